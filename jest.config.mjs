@@ -1,0 +1,8 @@
+export default {
+  roots: ['<rootDir>/src'],
+  testMatch: ['**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts'],
+  transform: { '^.+\\.ts$': ['@swc/jest', { jsc: { target: 'es2023', parser: { syntax: 'typescript' } } }] },
+  // the packages that ship as ES modules only are loaded by Node itself
+  transformIgnorePatterns: ['/node_modules/'],
+}

@@ -1,0 +1,36 @@
+import type { Settings } from '../game/settings.ts'
+import { draw } from './draw.ts'
+import type { Stream } from './seed.ts'
+import { sample } from './shuffle.ts'
+
+/** Whether the pairs of a board depend on the seed; if not, they need be worked out only once. */
+export function fillIsRandom(selected: number, needed: number, fill: Settings['fill']): boolean {
+  if (selected >= needed) return fill.pick === 'random' && selected > needed
+  return fill.repeat === 'at-random' || (fill.pick === 'random' && needed % selected > 0)
+}
+
+/**
+ * The pairs that come on the board: `needed` entries of `selection` (indices into the deck), in deck order, a repeated
+ * pair several times in a row. In: a selection of at least one, and of at least `needed` if repeat is `never`.
+ */
+export function fillPairs(
+  selection: readonly number[],
+  needed: number,
+  fill: Settings['fill'],
+  stream: Stream,
+): number[] {
+  const size = selection.length
+  const some = (count: number): number[] =>
+    fill.pick === 'random' && count < size
+      ? sample(size, count, stream)
+      : Array.from({ length: count }, (_, i) => i)
+  let places: number[]
+  if (size >= needed) places = some(needed)
+  else if (fill.repeat === 'at-random') places = Array.from({ length: needed }, () => draw(stream, size))
+  else {
+    places = some(needed % size)
+    for (let round = Math.floor(needed / size); round > 0; round--)
+      for (let i = 0; i < size; i++) places.push(i)
+  }
+  return places.sort((a, b) => a - b).map((place) => selection[place]!)
+}

@@ -1,0 +1,39 @@
+/** The stage that a board stands on, in CSS px. `ratio` is a card's width divided by its height. */
+export type Stage = { width: number; height: number; margin: number; gap: number; ratio: number }
+export type Place = { x: number; y: number; width: number; height: number }
+export type Layout = { card: { width: number; height: number }; grid: Place; places: Place[] }
+
+/**
+ * Where every cell of a rows × columns board lies. The card is the largest of that ratio, in whole px, with which all
+ * rows and columns fit inside the margins; the grid stands in the middle. Player, lens, checks and the placement
+ * table all use this one function. A stage too small for cards of 1 px gets cards of 1 px.
+ */
+export function layout(stage: Stage, rows: number, columns: number): Layout {
+  const roomX = (stage.width - 2 * stage.margin - (columns - 1) * stage.gap) / columns
+  const roomY = (stage.height - 2 * stage.margin - (rows - 1) * stage.gap) / rows
+  let width = Math.max(1, Math.floor(Math.min(roomX, (roomY + 0.5) * stage.ratio)))
+  while (width > 1 && Math.round(width / stage.ratio) > roomY) width--
+  const height = Math.max(1, Math.round(width / stage.ratio))
+  const gridWidth = columns * width + (columns - 1) * stage.gap
+  const gridHeight = rows * height + (rows - 1) * stage.gap
+  const grid = {
+    x: Math.floor((stage.width - gridWidth) / 2),
+    y: Math.floor((stage.height - gridHeight) / 2),
+    width: gridWidth,
+    height: gridHeight,
+  }
+  const places = Array.from({ length: rows * columns }, (_, cell) => ({
+    x: grid.x + (cell % columns) * (width + stage.gap),
+    y: grid.y + Math.floor(cell / columns) * (height + stage.gap),
+    width,
+    height,
+  }))
+  return { card: { width, height }, grid, places }
+}
+
+/** The cell whose rectangle holds the point, left and top edges included, or −1 in the gaps and outside. */
+export function cellAt(board: Layout, x: number, y: number): number {
+  return board.places.findIndex(
+    (place) => x >= place.x && x < place.x + place.width && y >= place.y && y < place.y + place.height,
+  )
+}

@@ -1,0 +1,25 @@
+/**
+ * A physical card, as one whole number: which pair of the deck, which of its faces, and whether the pair is related.
+ * A board of numbers is what makes a million deals and games a second's work; read it with the functions below.
+ */
+export type Card = number
+export type Side = 'a' | 'b'
+
+/** Stands in a cell that holds no card. */
+export const NO_CARD = -1
+
+/** The card of a pair (its place in the deck, from 0) that bears this side. An identical pair has only side a. */
+export const cardOf = (pair: number, side: Side, related: boolean): Card =>
+  pair * 4 + (related ? 2 : 0) + (side === 'b' ? 1 : 0)
+
+/** Which pair of the deck a card belongs to. */
+export const pairOf = (card: Card): number => card >> 2
+
+export const sideOf = (card: Card): Side => (card & 1 ? 'b' : 'a')
+
+/**
+ * Whether two cards match: different cards (the caller sees to it that their cells differ), of the same pair, and
+ * either the pair is identical or they bear different faces of it. Pictures, texts and names are never compared.
+ */
+export const cardsMatch = (one: Card, other: Card): boolean =>
+  one >> 2 === other >> 2 && ((one & 2) === 0 || one !== other)

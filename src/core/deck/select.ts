@@ -1,0 +1,20 @@
+import type { Pair } from '../game/game.ts'
+import type { Use } from '../game/settings.ts'
+
+/**
+ * The pairs that a level uses, as indices into the deck, in deck order. Ids and tags that no pair has, and positions
+ * beyond the deck, select nothing; findings tell of them.
+ */
+export function selectPairs(pairs: readonly Pair[], use: Use): number[] {
+  const all = pairs.map((_, index) => index)
+  if (use === 'all') return all
+  if ('tags' in use) {
+    const wanted = new Set(use.tags)
+    return all.filter((index) => pairs[index]!.tags?.some((tag) => wanted.has(tag)))
+  }
+  if ('pairs' in use) {
+    const wanted = new Set(use.pairs)
+    return all.filter((index) => wanted.has(pairs[index]!.id))
+  }
+  return all.slice(use.from - 1, use.to)
+}

@@ -1,0 +1,75 @@
+import { z } from 'zod'
+import { cellIndex } from '../deal/cells.ts'
+import type { Face, Game } from '../game/game.ts'
+import { resolveLevel } from '../game/levels.ts'
+import { gameSchema, gameShape } from '../game/schema.ts'
+import { bad, good, type Result } from '../result.ts'
+import { checkImageUrl } from './image.ts'
+import { parseJson, readHead, readWith } from './read-json.ts'
+
+export const GAME_FORMAT = 'lucky-twin/game'
+export const GAME_VERSION = 1
+
+/** The whole file, for docs/schema. */
+export const gameFileSchema = z.strictObject({
+  format: z.literal(GAME_FORMAT),
+  version: z.literal(GAME_VERSION),
+  ...gameShape,
+})
+
+/** A game from the text of a NAME.game.json. */
+export function readGame(text: string): Result<Game> {
+  const json = parseJson(text)
+  return json.ok ? gameFrom(json.value) : json
+}
+
+/** A game from parsed JSON: head, schema, images, and the gaps of every board. */
+export function gameFrom(value: unknown): Result<Game> {
+  const head = readHead(value, GAME_FORMAT, GAME_VERSION)
+  if (!head.ok) return head
+  const read = readWith(gameSchema, head.value)
+  if (!read.ok) return read
+  return imagesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
+}
+
+function imagesAreWrong(game: Game): Result<never> | null {
+  for (const [i, pair] of game.deck.pairs.entries())
+    for (const side of ['a', 'b'] as const) {
+      const face: Face | undefined = pair[side]
+      if (face?.kind !== 'image') continue
+      const checked = checkImageUrl(face.src)
+      if (!checked.ok) {
+        const where = checked.problem.at ? `${checked.problem.at}: ` : ''
+        return bad(`deck.pairs[${i}].${side}.src`, where + checked.problem.message)
+      }
+    }
+  return null
+}
+
+function gapsAreWrong(game: Game): Result<never> | null {
+  const boards = [
+    { at: 'house.board', board: game.house.board },
+    ...game.levels.map((level, i) => ({
+      at: level.board?.gaps ? `levels[${i}].board` : '',
+      board: resolveLevel(game, level).board,
+    })),
+  ]
+  for (const { at, board } of boards) {
+    if (!at) continue
+    const seen = new Set<string>()
+    for (const [i, name] of board.gaps.entries()) {
+      if (cellIndex(name, board.rows, board.columns) < 0)
+        return bad(`${at}.gaps[${i}]`, `${name} is not on this board of ${board.rows} × ${board.columns}`)
+      if (seen.has(name)) return bad(`${at}.gaps[${i}]`, `${name} is named twice`)
+      seen.add(name)
+    }
+  }
+  return null
+}
+
+/** The text of a game file. `readGame` gives back the same game. */
+export function writeGame(game: Game): string {
+  const { id, title, deck, house, levels } = game
+  const file = { format: GAME_FORMAT, version: GAME_VERSION, id, title, deck, house, levels }
+  return JSON.stringify(file, null, 2) + '\n'
+}

@@ -1,0 +1,98 @@
+import type { z } from 'zod'
+import { bad, good, type Problem, type Result } from '../result.ts'
+import { SIZES } from '../game/settings.ts'
+
+/** Reads JSON. A problem names the line and column where the text stops being JSON. */
+export function parseJson(text: string): Result<unknown> {
+  if (text.length > SIZES.file) return bad('', `larger than ${SIZES.file / 2 ** 20} MiB`)
+  const plain = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text
+  if (plain.trim() === '') return bad('', 'the file is empty')
+  try {
+    return good(JSON.parse(plain) as unknown)
+  } catch (error) {
+    return bad(placeOf(plain, (error as SyntaxError).message), 'not JSON, or cut off here')
+  }
+}
+
+/** "line 3, column 7": the position in an engine's message, or the end of a text that stops too soon; else nothing. */
+function placeOf(text: string, message: string): string {
+  const found = /position (\d+)/.exec(message)
+  if (!found && !/end/i.test(message)) return ''
+  const before = text.slice(0, found ? Number(found[1]) : text.length)
+  const line = before.split('\n').length
+  return `line ${line}, column ${before.length - before.lastIndexOf('\n')}`
+}
+
+/** "deck.pairs[3].a.text" */
+export function pathText(path: readonly PropertyKey[]): string {
+  return path
+    .map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i ? '.' : ''}${String(part)}`))
+    .join('')
+}
+
+/** The first thing that a schema has against a value, as a problem that names its place. */
+export function firstProblem(error: z.ZodError): Problem {
+  let issue = error.issues[0]! as z.core.$ZodIssue
+  const path = [...issue.path]
+  // in a union, the branch that got furthest knows best, then the one with the least against it
+  while (issue.code === 'invalid_union' && issue.errors.length) {
+    const depth = (issues: z.core.$ZodIssue[]): number => Math.max(...issues.map((one) => one.path.length))
+    const [branch] = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)
+    issue = branch!.find((one) => one.code === 'unrecognized_keys') ?? branch![0]!
+    path.push(...issue.path)
+  }
+  if (issue.code === 'unrecognized_keys')
+    return { at: pathText([...path, issue.keys[0]!]), message: 'unknown key' }
+  return { at: pathText(path), message: sentence(issue) }
+}
+
+function sentence(issue: z.core.$ZodIssue): string {
+  switch (issue.code) {
+    case 'invalid_type':
+      return issue.input === undefined && !('received' in issue) && /undefined/.test(issue.message)
+        ? 'is missing'
+        : issue.message.replace(/^Invalid input: /, '')
+    case 'too_big':
+      return `at most ${String(issue.maximum)}${unit(issue.origin)}`
+    case 'too_small':
+      return `at least ${String(issue.minimum)}${unit(issue.origin)}`
+    case 'invalid_value':
+      return `one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`
+    case 'invalid_union':
+      return 'none of the forms that are allowed here'
+    default:
+      return issue.message
+  }
+}
+
+const unit = (origin: string): string =>
+  origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : ''
+
+/** A value read with a schema, or the first problem. */
+export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
+  const read = schema.safeParse(value)
+  return read.success ? good(read.data) : { ok: false, problem: firstProblem(read.error) }
+}
+
+/**
+ * Checks the head that every file has. Out: the value without `format` and `version`.
+ * An older version would be migrated here; there is none yet. A newer one is refused.
+ */
+export function readHead(value: unknown, format: string, version: number): Result<Record<string, unknown>> {
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return bad('', `not a ${format} file: an object is expected`)
+  const { format: found, version: given, ...rest } = value as Record<string, unknown>
+  if (found !== format)
+    return bad(
+      'format',
+      `"${format}" is expected, not ${found === undefined ? 'nothing' : JSON.stringify(found)}`,
+    )
+  if (!Number.isInteger(given) || (given as number) < 1)
+    return bad('version', 'a whole number from 1 is expected')
+  if ((given as number) > version)
+    return bad(
+      'version',
+      `${String(given)} is newer than this Lucky Twin reads (${version}); update it to open this file`,
+    )
+  return good(rest)
+}

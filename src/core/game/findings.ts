@@ -1,0 +1,139 @@
+import { cellIndex } from '../deal/cells.ts'
+import { prepareDeal, type DealCode } from '../deal/deal.ts'
+import { apply } from '../play/machine.ts'
+import { newRound } from '../play/round.ts'
+import { pairOf, cardsMatch, NO_CARD } from '../deck/card.ts'
+import type { Cells } from '../deal/deal.ts'
+import type { Game, Level } from './game.ts'
+import { resolveLevel } from './levels.ts'
+import type { Settings } from './settings.ts'
+
+/** One thing that the checks have to say. `stops`: the game cannot be dealt or won as it is. */
+export type FindingCode =
+  | DealCode
+  | 'gap-outside'
+  | 'unknown-pair'
+  | 'unknown-tag'
+  | 'unknown-picture'
+  | 'cannot-be-won'
+  | 'missing-alt'
+  | 'kept-check-failed'
+export type Finding = { level: 'stops' | 'warns'; code: FindingCode; at: string; message: string }
+
+/**
+ * All findings of a game, levels in ladder order, then the deck. `pictures` are the names in the picture library;
+ * without them no picture is looked up.
+ */
+export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[] {
+  return [
+    ...game.levels.flatMap((level, index) => levelFindings(game, level, index)),
+    ...deckFindings(game, pictures),
+  ]
+}
+
+/** What the checks say about one level. `index` is its place in the ladder, from 0. */
+export function levelFindings(game: Game, level: Level, index: number): Finding[] {
+  const settings = resolveLevel(game, level)
+  const found: Finding[] = []
+  const add = (kind: Finding['level'], code: FindingCode, at: string, message: string): void => {
+    found.push({ level: kind, code, at: `levels[${index}].${at}`, message: `${level.name}: ${message}` })
+  }
+  const { board } = settings
+  for (const name of board.gaps)
+    if (cellIndex(name, board.rows, board.columns) < 0)
+      add(
+        'warns',
+        'gap-outside',
+        'board.gaps',
+        `the gap ${name} lies outside ${board.rows} × ${board.columns}`,
+      )
+  for (const missing of unknownUses(game, settings))
+    add('warns', missing.code, 'fill.use', `no pair of the deck has the ${missing.what} "${missing.name}"`)
+
+  const dealer = prepareDeal(game.deck.pairs, settings)
+  if (!dealer.ok) add('stops', dealer.problem.code, dealer.problem.at, dealer.problem.message)
+  else {
+    const by = luckiestLoss(settings, dealer.value.deal('findings'))
+    if (by) add('stops', 'cannot-be-won', by.at, by.message)
+  }
+  return found
+}
+
+function unknownUses(
+  game: Game,
+  settings: Settings,
+): { code: 'unknown-pair' | 'unknown-tag'; what: string; name: string }[] {
+  const { use } = settings.fill
+  if (use === 'all' || 'from' in use) return []
+  if ('tags' in use) {
+    const tags = new Set(game.deck.pairs.flatMap((pair) => pair.tags ?? []))
+    return use.tags
+      .filter((name) => !tags.has(name))
+      .map((name) => ({ code: 'unknown-tag', what: 'tag', name }))
+  }
+  const ids = new Set(game.deck.pairs.map((pair) => pair.id))
+  return use.pairs
+    .filter((name) => !ids.has(name))
+    .map((name) => ({ code: 'unknown-pair', what: 'id', name }))
+}
+
+/**
+ * Plays the level as luckily and quickly as anyone could: every turn a match, every press in the first millisecond in which
+ * it is taken. If even that is lost, nobody can win. Out: which limit loses it, or null.
+ */
+export function luckiestLoss(settings: Settings, cells: Cells): { at: string; message: string } | null {
+  const round = newRound(settings, cells, false)
+  const twins: [number, number][] = []
+  const waiting = new Map<number, number[]>()
+  cells.forEach((card, cell) => {
+    if (card === NO_CARD) return
+    const same = waiting.get(pairOf(card)) ?? []
+    const twin = same.findIndex((other) => cardsMatch(card, cells[other]!))
+    if (twin < 0) waiting.set(pairOf(card), [...same, cell])
+    else twins.push([same.splice(twin, 1)[0]!, cell])
+  })
+  const skips = settings.turn.duringLook !== 'wait'
+  for (const [one, other] of twins) {
+    const ready = round.phase === 'first-look' || (round.phase === 'judged' && !skips)
+    const at = ready ? round.dueAt : round.at
+    for (const cell of [one, other]) {
+      const { flips } = round
+      apply(round, { at, do: 'press', cell })
+      // under `skip` the first press only ends the look
+      if (round.flips === flips) apply(round, { at, do: 'press', cell })
+    }
+  }
+  if (round.lostBy === 'turns')
+    return {
+      at: 'limits.turns',
+      message: `${twins.length} pairs cannot be found in ${settings.limits.turns} turns`,
+    }
+  if (round.lostBy === 'clock')
+    return { at: 'clock.limit', message: 'the clock runs out before even the luckiest player is done' }
+  return null
+}
+
+function deckFindings(game: Game, pictures?: ReadonlySet<string>): Finding[] {
+  const found: Finding[] = []
+  game.deck.pairs.forEach((pair, i) => {
+    for (const side of ['a', 'b'] as const) {
+      const face = pair[side]
+      const at = `deck.pairs[${i}].${side}`
+      if (face?.kind === 'picture' && pictures && !pictures.has(face.name))
+        found.push({
+          level: 'stops',
+          code: 'unknown-picture',
+          at: `${at}.name`,
+          message: `${pair.name}: the library has no picture "${face.name}"`,
+        })
+      if (face?.kind === 'image' && !face.alt)
+        found.push({
+          level: 'warns',
+          code: 'missing-alt',
+          at: `${at}.alt`,
+          message: `${pair.name}: this image has no words for those who cannot see it`,
+        })
+    }
+  })
+  return found
+}

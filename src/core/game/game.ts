@@ -1,0 +1,25 @@
+import type { Section, Settings } from './settings.ts'
+import type { Pattern } from '../deck/back.ts'
+
+/** What is printed on a card's front. `ink` and `paper` are #rrggbb; `alt` is what a screen reader says. */
+export type Face = { alt?: string; ink?: string; paper?: string } & (
+  { kind: 'picture'; name: string } | { kind: 'image'; src: string } | { kind: 'text'; text: string }
+)
+
+/** An entry of the deck. Without `b` it is identical: the same face twice. */
+export type Pair = { id: string; name: string; tags?: string[]; a: Face; b?: Face }
+
+export type Back = { pattern: Pattern; ink: string; paper: string }
+
+/** A level names only what differs from the house rules, section by section, key by key. */
+export type Own = { [S in Section]?: Partial<Settings[S]> }
+export type Level = { id: string; name: string } & Own
+
+/** The one document: deck, house rules, levels. Files hold it together with `format` and `version`. */
+export type Game = {
+  id: string
+  title: string
+  deck: { back: Back; pairs: Pair[] }
+  house: Settings
+  levels: Level[]
+}

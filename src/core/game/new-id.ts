@@ -1,0 +1,23 @@
+import { LENGTHS } from './settings.ts'
+
+/** What an id may be made of: Latin letters, digits, dot, dash and underscore; the first a letter or digit. */
+export const ID = /^[A-Za-z0-9][A-Za-z0-9._-]*$/
+
+/**
+ * An id made from a name: small Latin letters, digits and dashes; `fallback` where nothing of the name is left.
+ * If it is taken, the first free of NAME-2, NAME-3, … is used.
+ */
+export function newId(name: string, taken: Iterable<string>, fallback = 'item'): string {
+  const plain = name
+    .normalize('NFD')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, LENGTHS.id - 5)
+    .replace(/^-+|-+$/g, '')
+  const stem = plain || fallback
+  const used = new Set(taken)
+  if (!used.has(stem)) return stem
+  let n = 2
+  while (used.has(`${stem}-${n}`)) n++
+  return `${stem}-${n}`
+}

@@ -1,0 +1,176 @@
+import { z } from 'zod'
+import { PATTERNS } from '../deck/back.ts'
+import { CELL_NAME } from '../deal/cells.ts'
+import { isSeed } from '../deal/seed.ts'
+import type { Game } from './game.ts'
+import { ID } from './new-id.ts'
+import {
+  BOUNDS,
+  CARD_SHAPES,
+  CLOCK_MODES,
+  CLOCK_STARTS,
+  DURING_LOOK,
+  LENGTHS,
+  LIVES_LOST_ON,
+  ON_MATCH,
+  ON_MISS,
+  PICKS,
+  REPEATS,
+  STARS_BY,
+  THEN,
+  WAYS,
+  type Settings,
+} from './settings.ts'
+
+/** The one schema of the game document. What it accepts is what the studio edits, files hold and docs/schema shows. */
+
+type Bound = readonly [number, number]
+const whole = ([low, high]: Bound) => z.int().min(low).max(high)
+const number = ([low, high]: Bound) => z.number().min(low).max(high)
+const text = (longest: number) => z.string().min(1).max(longest)
+export const idSchema = text(LENGTHS.id).regex(ID, 'letters, digits, dot, dash and underscore only')
+const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour as #rrggbb')
+export const seedSchema = z.string().refine(isSeed, `1 to ${LENGTHS.seed} characters`)
+
+const faceBase = {
+  alt: z.string().max(LENGTHS.alt).optional(),
+  ink: colour.optional(),
+  paper: colour.optional(),
+}
+export const faceSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('picture'), name: text(LENGTHS.name), ...faceBase }),
+  z.strictObject({ kind: z.literal('image'), src: z.string().min(1), ...faceBase }),
+  z.strictObject({ kind: z.literal('text'), text: text(LENGTHS.text), ...faceBase }),
+])
+
+const pairSchema = z.strictObject({
+  id: idSchema,
+  name: text(LENGTHS.name),
+  tags: z.array(text(LENGTHS.tag)).max(20).optional(),
+  a: faceSchema,
+  b: faceSchema.optional(),
+})
+
+const position = whole([1, BOUNDS.pairs[1]])
+const useSchema = z.union([
+  z.literal('all'),
+  z.strictObject({ tags: z.array(text(LENGTHS.tag)) }),
+  z.strictObject({ pairs: z.array(idSchema) }),
+  z.strictObject({ from: position, to: position }),
+])
+
+const starsSchema = z
+  .strictObject({
+    by: z.enum(STARS_BY),
+    at: z.tuple([whole(BOUNDS.star), whole(BOUNDS.star), whole(BOUNDS.star)]),
+  })
+  .refine(
+    ({ by, at: [one, two, three] }) =>
+      by === 'score' ? one <= two && two <= three : one >= two && two >= three,
+    'thresholds rise for a score, and fall for turns and time',
+  )
+
+export const settingsShape = {
+  board: z.strictObject({
+    rows: whole(BOUNDS.side),
+    columns: whole(BOUNDS.side),
+    gaps: z.array(z.string().regex(CELL_NAME, 'a cell such as C3')).max(BOUNDS.cards[1]),
+  }),
+  fill: z.strictObject({ use: useSchema, pick: z.enum(PICKS), repeat: z.enum(REPEATS) }),
+  deal: z.strictObject({
+    way: z.enum(WAYS),
+    steps: whole(BOUNDS.steps),
+    arranged: z
+      .array(
+        z
+          .string()
+          .max(LENGTHS.id + 2)
+          .nullable(),
+      )
+      .max(BOUNDS.cards[1]),
+    seed: z.union([z.literal('every-play'), z.literal('daily'), z.strictObject({ fixed: seedSchema })]),
+  }),
+  turn: z.strictObject({
+    firstLook: whole(BOUNDS.look),
+    matchLook: whole(BOUNDS.look),
+    missLook: whole(BOUNDS.look),
+    duringLook: z.enum(DURING_LOOK),
+    onMatch: z.enum(ON_MATCH),
+    onMiss: z.enum(ON_MISS),
+  }),
+  clock: z.strictObject({
+    mode: z.enum(CLOCK_MODES),
+    limit: whole(BOUNDS.limit),
+    startsAt: z.enum(CLOCK_STARTS),
+    lookStopsClock: z.boolean(),
+    matchBonus: whole(BOUNDS.clockChange),
+    missPenalty: whole(BOUNDS.clockChange),
+  }),
+  limits: z.strictObject({
+    lives: whole(BOUNDS.lives).nullable(),
+    livesLostOn: z.enum(LIVES_LOST_ON),
+    turns: whole(BOUNDS.turns).nullable(),
+  }),
+  score: z.strictObject({
+    match: whole(BOUNDS.points),
+    streakStep: number(BOUNDS.streakStep),
+    streakMax: number(BOUNDS.streakMax),
+    miss: whole(BOUNDS.points),
+    slip: whole(BOUNDS.points),
+    lucky: whole(BOUNDS.points),
+    perSecondLeft: whole(BOUNDS.points),
+    perLifeLeft: whole(BOUNDS.points),
+    floorAtZero: z.boolean(),
+    stars: starsSchema.nullable(),
+  }),
+  finish: z.strictObject({ wait: whole(BOUNDS.wait), then: z.enum(THEN) }),
+  look: z.strictObject({ table: colour, shape: z.enum(CARD_SHAPES), sounds: z.boolean() }),
+}
+export const settingsSchema: z.ZodType<Settings> = z.strictObject(settingsShape)
+
+const levelSchema = z.strictObject({
+  id: idSchema,
+  name: text(LENGTHS.name),
+  board: settingsShape.board.partial().optional(),
+  fill: settingsShape.fill.partial().optional(),
+  deal: settingsShape.deal.partial().optional(),
+  turn: settingsShape.turn.partial().optional(),
+  clock: settingsShape.clock.partial().optional(),
+  limits: settingsShape.limits.partial().optional(),
+  score: settingsShape.score.partial().optional(),
+  finish: settingsShape.finish.partial().optional(),
+  look: settingsShape.look.partial().optional(),
+})
+
+/** Ids may stand only once in a list; the message names the second place. */
+function onceEach(list: { id: string }[], path: (string | number)[], context: z.core.$RefinementCtx): void {
+  const first = new Map<string, number>()
+  list.forEach(({ id }, index) => {
+    const before = first.get(id)
+    if (before === undefined) first.set(id, index)
+    else
+      context.addIssue({
+        code: 'custom',
+        path: [...path, index, 'id'],
+        message: `"${id}" is already the id of number ${before + 1}`,
+      })
+  })
+}
+
+export const gameShape = {
+  id: idSchema,
+  title: text(LENGTHS.title),
+  deck: z
+    .strictObject({
+      back: z.strictObject({ pattern: z.enum(PATTERNS), ink: colour, paper: colour }),
+      pairs: z.array(pairSchema).max(BOUNDS.pairs[1]),
+    })
+    .superRefine((deck, context) => onceEach(deck.pairs, ['pairs'], context)),
+  house: settingsSchema,
+  levels: z
+    .array(levelSchema)
+    .min(BOUNDS.levels[0])
+    .max(BOUNDS.levels[1])
+    .superRefine((levels, context) => onceEach(levels, [], context)),
+}
+export const gameSchema: z.ZodType<Game> = z.strictObject(gameShape)

@@ -1,0 +1,59 @@
+import { NEVER, type Round } from './round.ts'
+
+/** Time used at the round's own time, in ms. Counted in every clock mode. */
+export function timeUsed(round: Round): number {
+  const { clock } = round
+  return clock.running ? clock.used + round.at - clock.since : clock.used
+}
+
+/** Time left in ms under a clock that counts down, else null. Never below 0. */
+export function timeLeft(round: Round): number | null {
+  return round.clock.limit === NEVER ? null : Math.max(0, round.clock.limit - timeUsed(round))
+}
+
+/**
+ * Starts or stops the clock at the round's time, as its phase and the rules ask, and works out what falls due next.
+ * To be called after every change of phase, dueAt or limit.
+ */
+export function setClock(round: Round): void {
+  const { clock, phase, dueAt } = round
+  const runs =
+    clock.started &&
+    (phase === 'ready' ||
+      phase === 'one-up' ||
+      (phase === 'judged' && !(round.rules.clock.lookStopsClock && isLocked(round))))
+  if (runs !== clock.running) {
+    if (runs) clock.since = round.at
+    else clock.used = timeUsed(round)
+    clock.running = runs
+  }
+  // the round is lost in the first millisecond after the limit
+  const clockDue = runs && clock.limit !== NEVER ? clock.since + clock.limit - clock.used + 1 : NEVER
+  round.nextDue = phase === 'paused' ? NEVER : dueAt < clockDue ? dueAt : clockDue
+}
+
+export function startClock(round: Round): void {
+  if (round.clock.started) return
+  round.clock.started = true
+  setClock(round)
+}
+
+/** Moves the limit (`down`) or the time used (`up`, never below zero) by `ms` in the player's favour. */
+export function favourClock(round: Round, ms: number): void {
+  const { clock, rules } = round
+  if (rules.clock.mode === 'down') clock.limit += ms
+  else if (rules.clock.mode === 'up') {
+    clock.used = Math.max(0, timeUsed(round) - ms)
+    clock.since = round.at
+  }
+  setClock(round)
+}
+
+/**
+ * Whether the board is locked: two cards lie judged and their look time is not over, or they wait for the button.
+ * Missed cards that wait for a press do not lock the board.
+ */
+export function isLocked(round: Round): boolean {
+  if (round.phase !== 'judged') return false
+  return round.dueAt !== NEVER || (!round.judgedMatch && round.rules.turn.onMiss === 'button')
+}

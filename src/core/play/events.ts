@@ -1,0 +1,51 @@
+/** The closed sets and the events of the turn machine; all plain data. */
+
+export const PHASES = ['first-look', 'ready', 'one-up', 'judged', 'paused', 'won', 'lost'] as const
+export type Phase = (typeof PHASES)[number]
+
+/** Why a press is refused; where several apply, the first in this order. */
+export const REASONS = [
+  'finished',
+  'paused',
+  'first-look',
+  'locked',
+  'no-card',
+  'matched',
+  'face-up',
+] as const
+export type Reason = (typeof REASONS)[number]
+
+export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
+export type CardState = (typeof CARD_STATES)[number]
+
+export const KINDS = ['found', 'lucky', 'slip', 'fresh'] as const
+export type Kind = (typeof KINDS)[number]
+
+export type LostBy = 'lives' | 'turns' | 'clock'
+export type Outcome = 'won' | 'lost' | 'open'
+
+/** What a player does. `at` is in whole ms since the deal and never runs backwards. */
+export type Input =
+  { at: number; do: 'press'; cell: number } | { at: number; do: 'turn-back' | 'pause' | 'resume' }
+
+/** What happened, in order. `at` in ms since the deal; `turn` counts from 1. */
+export type Event = { at: number; phase: Phase } & (
+  | { kind: 'first-look-over' }
+  | { kind: 'flip'; cell: number; turn: number }
+  | {
+      kind: 'match' | 'miss'
+      how: Kind
+      turn: number
+      first: number
+      second: number
+      streak: number
+      points: number
+    }
+  | { kind: 'life-lost'; left: number }
+  | { kind: 'clock-changed'; by: number }
+  | { kind: 'settled'; first: number; second: number; to: CardState; by: 'time' | 'press' | 'button' }
+  | { kind: 'refused'; cell: number; reason: Reason }
+  | { kind: 'paused' | 'resumed' }
+  | { kind: 'won'; bonus: number }
+  | { kind: 'lost'; by: LostBy }
+)

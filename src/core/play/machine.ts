@@ -1,0 +1,153 @@
+import { isLocked, setClock, startClock } from './clock.ts'
+import { judge, lose } from './judge.ts'
+import type { Input, Reason } from './events.ts'
+import { NEVER, type Round } from './round.ts'
+
+/*
+ * The turn machine. Everything that plays drives it: the table, replays, kept checks and simulated players.
+ *
+ *   first-look → ready → one-up → judged → ready … → won | lost,  and paused from any phase that is no end
+ *
+ * The outcome is decided at the press. After an end the two cards of the last turn still settle.
+ */
+
+/** Lets time pass up to `at` (ms since the deal): everything that falls due on the way happens, in order of time. */
+export function advance(round: Round, at: number): void {
+  while (round.nextDue <= at && round.nextDue !== NEVER) {
+    round.at = round.nextDue
+    if (round.dueAt <= round.at) fallDue(round)
+    else lose(round, 'clock')
+  }
+  if (at > round.at) round.at = at
+}
+
+/** Takes one input. Time passes first; an input from the past is taken at the round's own time. */
+export function apply(round: Round, input: Input): void {
+  if (input.at > round.at) advance(round, input.at)
+  if (input.do === 'press') press(round, input.cell)
+  else if (input.do === 'pause') pause(round)
+  else if (input.do === 'resume') resume(round)
+  else if (isWaitingForButton(round)) settle(round, 'button')
+  if (round.nextDue <= round.at) advance(round, round.at)
+}
+
+/** Whether two missed cards lie open until the player turns them back with the button. */
+export function isWaitingForButton(round: Round): boolean {
+  return round.phase === 'judged' && !round.judgedMatch && round.rules.turn.onMiss === 'button'
+}
+
+/** Whether two missed cards lie open until the next press. */
+export function isWaitingForPress(round: Round): boolean {
+  return round.phase === 'judged' && round.dueAt === NEVER && !isWaitingForButton(round)
+}
+
+/** Presses a cell at the round's own time; any number may come in, most are refused. */
+function press(round: Round, cell: number): void {
+  if (round.phase === 'judged') {
+    const { duringLook } = round.rules.turn
+    const mayEnd = isWaitingForPress(round) || (duringLook !== 'wait' && !isWaitingForButton(round))
+    if (mayEnd) {
+      settle(round, 'press')
+      if (duringLook !== 'skip-and-flip') return
+    }
+  }
+  const { phase } = round
+  if ((phase === 'ready' || phase === 'one-up') && round.states[cell] === 'down') flip(round, cell)
+  else refuse(round, cell)
+}
+
+function refuse(round: Round, cell: number): void {
+  const reason = refusal(round, cell)!
+  round.refused[reason] = (round.refused[reason] ?? 0) + 1
+  round.events?.push({ at: round.at, phase: round.phase, kind: 'refused', cell, reason })
+}
+
+/** Why a press on this cell would be refused now, or null. The order is that of REASONS. */
+export function refusal(round: Round, cell: number): Reason | null {
+  switch (round.phase) {
+    case 'won':
+    case 'lost':
+      return 'finished'
+    case 'paused':
+      return 'paused'
+    case 'first-look':
+      return 'first-look'
+    case 'judged':
+      if (isLocked(round)) return 'locked'
+  }
+  switch (round.states[cell] ?? null) {
+    case null:
+      return 'no-card'
+    case 'matched':
+    case 'gone':
+      return 'matched'
+    case 'up':
+      return 'face-up'
+    default:
+      return null
+  }
+}
+
+function flip(round: Round, cell: number): void {
+  const turn = round.turns + 1
+  round.states[cell] = 'up'
+  round.flips++
+  if (round.seenIn[cell] === 0) round.seenIn[cell] = turn
+  const isFirst = round.phase === 'ready'
+  round.phase = 'one-up'
+  if (!round.clock.started) startClock(round)
+  round.events?.push({ at: round.at, phase: 'one-up', kind: 'flip', cell, turn })
+  if (isFirst) round.first = cell
+  else {
+    round.second = cell
+    judge(round)
+  }
+}
+
+/** What the end of a first look or of a look time brings. */
+function fallDue(round: Round): void {
+  if (round.phase === 'first-look') {
+    round.dueAt = NEVER
+    round.phase = 'ready'
+    if (round.rules.clock.startsAt === 'deal') startClock(round)
+    setClock(round)
+    if (round.rules.turn.firstLook > 0)
+      round.events?.push({ at: round.at, phase: 'ready', kind: 'first-look-over' })
+  } else if (!round.judgedMatch && round.rules.turn.onMiss === 'press') {
+    // the look time is over and the lock with it, but the cards wait for the next press
+    round.dueAt = NEVER
+    setClock(round)
+  } else settle(round, 'time')
+}
+
+/** The two cards of this turn stay or leave, or turn back; then the board is ready, unless the round is over. */
+function settle(round: Round, by: 'time' | 'press' | 'button'): void {
+  const { first, second } = round
+  const to = !round.judgedMatch ? 'down' : round.rules.turn.onMatch === 'leave' ? 'gone' : 'matched'
+  round.states[first] = to
+  round.states[second] = to
+  round.first = -1
+  round.second = -1
+  round.dueAt = NEVER
+  if (round.phase === 'judged') round.phase = 'ready'
+  setClock(round)
+  round.events?.push({ at: round.at, phase: round.phase, kind: 'settled', first, second, to, by })
+}
+
+function pause(round: Round): void {
+  if (round.phase === 'paused' || round.phase === 'won' || round.phase === 'lost') return
+  round.heldPhase = round.phase
+  round.phase = 'paused'
+  round.pausedAt = round.at
+  setClock(round)
+  round.events?.push({ at: round.at, phase: 'paused', kind: 'paused' })
+}
+
+/** Play goes on where it stood; what is left of a look is left. */
+function resume(round: Round): void {
+  if (round.phase !== 'paused') return
+  round.phase = round.heldPhase
+  if (round.dueAt !== NEVER) round.dueAt += round.at - round.pausedAt
+  setClock(round)
+  round.events?.push({ at: round.at, phase: round.phase, kind: 'resumed' })
+}

@@ -1,0 +1,36 @@
+import type { Cells } from '../deal/deal.ts'
+import type { Settings } from '../game/settings.ts'
+import { advance, apply } from './machine.ts'
+import type { Input } from './events.ts'
+import type { RoundResult } from './result.ts'
+import { newRound, type Round } from './round.ts'
+
+/** A played game: enough to play it again exactly. `until` lets time pass after the last input. */
+export type Played = { inputs: readonly Input[]; until?: number }
+
+/** Plays inputs through the machine. In: a level's settings, the deal, inputs in order of time. */
+export function replay(rules: Settings, cells: Cells, played: Played): Round {
+  const round = newRound(rules, cells)
+  for (const input of played.inputs) apply(round, input)
+  if (played.until !== undefined) advance(round, played.until)
+  return round
+}
+
+/** Which of the expected figures a result does not meet: key, expected and actual. */
+export function differences(
+  expected: Partial<RoundResult>,
+  actual: RoundResult,
+): { key: keyof RoundResult; expected: unknown; actual: unknown }[] {
+  return (Object.keys(expected) as (keyof RoundResult)[])
+    .filter((key) => !same(expected[key], actual[key]))
+    .map((key) => ({ key, expected: expected[key], actual: actual[key] }))
+}
+
+/** Equal values; two counts by reason are equal when every reason has the same count, 0 where it is not named. */
+function same(one: unknown, other: unknown): boolean {
+  if (one === null || other === null || typeof one !== 'object' || typeof other !== 'object')
+    return one === other
+  const a = one as Record<string, number>
+  const b = other as Record<string, number>
+  return [...Object.keys(a), ...Object.keys(b)].every((key) => (a[key] ?? 0) === (b[key] ?? 0))
+}

@@ -1,0 +1,50 @@
+import { timeUsed } from './clock.ts'
+import type { LostBy, Outcome, Reason } from './events.ts'
+import { starsFor } from './points.ts'
+import type { Round } from './round.ts'
+
+/** The figures of a round, as `replay` prints them and as a kept check may expect them. Times in ms. */
+export type RoundResult = {
+  outcome: Outcome
+  lostBy: LostBy | null
+  turns: number
+  flips: number
+  matches: number
+  misses: number
+  found: number
+  lucky: number
+  slips: number
+  fresh: number
+  longestStreak: number
+  score: number
+  /** null: the level gives no stars */
+  stars: number | null
+  /** null: the level has no lives */
+  lives: number | null
+  timeUsed: number
+  /** how many presses were refused for each reason that occurred */
+  refused: Partial<Record<Reason, number>>
+}
+
+export function resultOf(round: Round): RoundResult {
+  const won = round.phase === 'won'
+  const time = timeUsed(round)
+  return {
+    outcome: won ? 'won' : round.phase === 'lost' ? 'lost' : 'open',
+    lostBy: round.lostBy,
+    turns: round.turns,
+    flips: round.flips,
+    matches: round.matches,
+    misses: round.misses,
+    found: round.found,
+    lucky: round.lucky,
+    slips: round.slips,
+    fresh: round.fresh,
+    longestStreak: round.longestStreak,
+    score: round.score,
+    stars: starsFor(round.rules.score, { won, score: round.score, turns: round.turns, time }),
+    lives: round.lives,
+    timeUsed: time,
+    refused: { ...round.refused },
+  }
+}

@@ -1,0 +1,127 @@
+import { NO_CARD } from '../deck/card.ts'
+import type { Cells } from '../deal/deal.ts'
+import type { Settings } from '../game/settings.ts'
+import { advance } from './machine.ts'
+import type { CardState, Event, LostBy, Phase, Reason } from './events.ts'
+
+/** A time that no round reaches, over twelve days of ms. A small whole number keeps the state's fields quick. */
+export const NEVER = 2 ** 30 - 1
+
+/**
+ * The state of one round: plain data, changed only by the machine. It is built from the level and a deal; a new round
+ * is a new state. All times are whole ms since the deal.
+ */
+export type Round = {
+  readonly rules: Settings
+  readonly cells: Cells
+  /** cards on the board at the deal */
+  readonly cards: number
+  phase: Phase
+  /** the phase that a pause stands over */
+  heldPhase: Phase
+  /** up to when everything that fell due has happened */
+  at: number
+  /** by cell; null where no card was dealt */
+  states: (CardState | null)[]
+  /** by cell: the turn in which its card was first flipped, 0 for never */
+  seenIn: number[]
+  /** the cards of this turn, −1 for none */
+  first: number
+  second: number
+  judgedMatch: boolean
+  /** when the first look or the look time ends; NEVER while nothing of the kind falls due */
+  dueAt: number
+  /** when anything at all falls due if nothing is pressed: dueAt or the clock, kept by setClock */
+  nextDue: number
+  pausedAt: number
+  clock: {
+    started: boolean
+    running: boolean
+    /** ms used up to `since` */
+    used: number
+    /** when the running stretch began */
+    since: number
+    /** the limit as bonus and penalty have moved it; NEVER unless the mode is `down` */
+    limit: number
+  }
+  turns: number
+  flips: number
+  matches: number
+  misses: number
+  found: number
+  lucky: number
+  slips: number
+  fresh: number
+  streak: number
+  longestStreak: number
+  score: number
+  /** null: there are no lives to lose */
+  lives: number | null
+  lostBy: LostBy | null
+  refused: Partial<Record<Reason, number>>
+  /** everything that happened, in order; null where nobody wants to know (simulations) */
+  events: Event[] | null
+}
+
+/**
+ * A new round of a level. In: its resolved settings and a deal's cells. `listen` keeps the list of events.
+ * Without a first look the round is ready at once.
+ */
+export function newRound(rules: Settings, cells: Cells, listen = true): Round {
+  let cards = 0
+  const states = new Array<CardState | null>(cells.length)
+  const seenIn = new Array<number>(cells.length)
+  for (let cell = 0; cell < cells.length; cell++) {
+    const holds = cells[cell] !== NO_CARD
+    states[cell] = holds ? 'down' : null
+    seenIn[cell] = 0
+    if (holds) cards++
+  }
+  const round: Round = {
+    rules,
+    cells,
+    cards,
+    phase: 'first-look',
+    heldPhase: 'first-look',
+    at: 0,
+    states,
+    seenIn,
+    first: -1,
+    second: -1,
+    judgedMatch: false,
+    dueAt: rules.turn.firstLook,
+    nextDue: rules.turn.firstLook,
+    pausedAt: 0,
+    clock: {
+      started: false,
+      running: false,
+      used: 0,
+      since: 0,
+      limit: rules.clock.mode === 'down' ? rules.clock.limit : NEVER,
+    },
+    turns: 0,
+    flips: 0,
+    matches: 0,
+    misses: 0,
+    found: 0,
+    lucky: 0,
+    slips: 0,
+    fresh: 0,
+    streak: 0,
+    longestStreak: 0,
+    score: 0,
+    lives: rules.limits.lives,
+    lostBy: null,
+    refused: {},
+    events: listen ? [] : null,
+  }
+  advance(round, 0)
+  return round
+}
+
+/** Whether every pair on the board is matched. */
+export const isCleared = (round: Round): boolean => round.matches * 2 === round.cards
+
+export const pairsLeft = (round: Round): number => round.cards / 2 - round.matches
+
+export const isOver = (round: Round): boolean => round.phase === 'won' || round.phase === 'lost'
