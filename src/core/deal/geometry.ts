@@ -37,3 +37,10 @@ export function cellAt(board: Layout, x: number, y: number): number {
     (place) => x >= place.x && x < place.x + place.width && y >= place.y && y < place.y + place.height,
   )
 }
+
+/** The stage of a table of this size in CSS px: margins and gaps that suit it, for cards of this ratio. */
+export function tableStage(width: number, height: number, ratio: number): Stage {
+  const short = Math.min(width, height)
+  const gap = Math.max(4, Math.min(12, Math.round(short / 52)))
+  return { width, height, margin: Math.max(8, Math.min(28, Math.round(short / 26))), gap, ratio }
+}

@@ -1,0 +1,134 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
+import { cellName } from '../core/deal/cells.ts'
+import { prepareDeal, type Cells } from '../core/deal/deal.ts'
+import { isSeed, nextSeed } from '../core/deal/seed.ts'
+import { writeDeal } from '../core/files/deal-file.ts'
+import { findingsOf } from '../core/game/findings.ts'
+import type { Game, Level } from '../core/game/game.ts'
+import { findLevel, resolveLevel } from '../core/game/levels.ts'
+import { differences, replay } from '../core/play/replay.ts'
+import { resultOf } from '../core/play/result.ts'
+import { shipHtml } from '../ship/html.ts'
+import { gatherArt } from '../ship/pictures.ts'
+import { gameAt, pictureAt, pictureLibrary, recordAt, Unusable } from './files.ts'
+
+/** What each command does. Data goes to `print`, messages to `tell`; the number is the exit code. */
+export type Out = { print(line: string): void; tell(line: string): void }
+
+function levelOf(game: Game, id: string | undefined): Level {
+  const level = id === undefined ? game.levels[0] : findLevel(game, id)
+  if (level) return level
+  const known = game.levels.map((one) => one.id).join(', ')
+  throw new Unusable(`no level "${id}" in this game; it has ${known}`)
+}
+
+export type DealOptions = { level?: string; seed?: string; count?: number; text?: boolean }
+
+/** Without a seed, the level's own rule gives one; 1 if the level cannot be dealt. */
+export function deal(path: string, options: DealOptions, out: Out): number {
+  const game = gameAt(path)
+  const level = levelOf(game, options.level)
+  const settings = resolveLevel(game, level)
+  const dealer = prepareDeal(game.deck.pairs, settings)
+  if (!dealer.ok) {
+    out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+    return 1
+  }
+  const count = options.count ?? 1
+  const seed = options.seed ?? nextSeed(settings.deal.seed, Date.now(), Date.now())
+  const seeds = count === 1 ? [seed] : Array.from({ length: count }, (_, i) => `${seed}-${i + 1}`)
+  for (const one of [seeds[0]!, seeds.at(-1)!])
+    if (!isSeed(one)) throw new Unusable(`--seed: "${one}" is not 1 to 64 characters long`)
+  for (const one of seeds) {
+    const cells = dealer.value.deal(one)
+    const { rows, columns } = dealer.value
+    if (options.text) out.print(textGrid(game, level, one, cells, columns))
+    else out.print(writeDeal({ level: level.id, seed: one, rows, columns, cells }, game.deck.pairs))
+  }
+  return 0
+}
+
+/** A board for people: columns lettered, rows numbered, every card by its pair's id, related ones with their side. */
+export function textGrid(game: Game, level: Level, seed: string, cells: Cells, columns: number): string {
+  const words = cells.map((card) => {
+    if (card === NO_CARD) return '·'
+    const pair = game.deck.pairs[pairOf(card)]!
+    return pair.b ? `${pair.id}/${sideOf(card)}` : pair.id
+  })
+  const wide = Math.max(...words.map((word) => word.length))
+  const row = (head: string, entries: string[]): string =>
+    `${head.padStart(2)}  ${entries.map((word) => word.padEnd(wide)).join('  ')}`.trimEnd()
+  const lines = [
+    `${level.name}, seed ${seed}`,
+    row(
+      '',
+      Array.from({ length: columns }, (_, i) => cellName(i, columns)[0]!),
+    ),
+  ]
+  for (let at = 0; at < words.length; at += columns)
+    lines.push(row(String(at / columns + 1), words.slice(at, at + columns)))
+  return lines.join('\n') + '\n'
+}
+
+/** Prints the result; 1 if the record expects something else. */
+export function replayRecord(
+  gamePath: string,
+  recordPath: string,
+  options: { events?: boolean },
+  out: Out,
+): number {
+  const game = gameAt(gamePath)
+  const record = recordAt(recordPath)
+  if (record.game !== game.id)
+    throw new Unusable(`${recordPath}: game: a record of "${record.game}", not of "${game.id}"`)
+  const level = findLevel(game, record.level)
+  if (!level) throw new Unusable(`${recordPath}: level: no level "${record.level}" in this game`)
+  const settings = resolveLevel(game, level)
+  const dealer = prepareDeal(game.deck.pairs, settings)
+  if (!dealer.ok) {
+    out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+    return 1
+  }
+  const round = replay(settings, dealer.value.deal(record.seed), record)
+  const result = resultOf(round)
+  out.print(JSON.stringify(options.events ? { ...result, events: round.events } : result))
+  const wrong = differences(record.expect ?? {}, result)
+  for (const { key, expected, actual } of wrong)
+    out.tell(`expected ${key} ${JSON.stringify(expected)}, but it is ${JSON.stringify(actual)}`)
+  return wrong.length ? 1 : 0
+}
+
+/** Prints the findings; 1 if one of them stops the game. */
+export function check(path: string, options: { json?: boolean }, out: Out): number {
+  const game = gameAt(path)
+  const findings = findingsOf(game, new Set(Object.keys(pictureLibrary())))
+  if (options.json) out.print(JSON.stringify(findings))
+  else if (findings.length === 0) out.print('no findings')
+  else for (const { level, code, at, message } of findings) out.print(`${level}  ${code}  ${at}  ${message}`)
+  return findings.some((finding) => finding.level === 'stops') ? 1 : 0
+}
+
+/** Writes the playable file. In: `player`, the folder of the built player. */
+export async function ship(path: string, to: string, player: string, out: Out): Promise<number> {
+  const game = gameAt(path)
+  const stops = findingsOf(game).filter((finding) => finding.level === 'stops')
+  for (const { at, message } of stops) out.tell(`${at}: ${message}`)
+  const art = await gatherArt(game, pictureAt)
+  if (!art.ok) {
+    out.tell(`${art.problem.at}: ${art.problem.message}`)
+    return 1
+  }
+  if (stops.length) return 1
+  const html = shipHtml(game, art.value, {
+    script: readFileSync(`${player}/player.js`, 'utf8'),
+    style: readFileSync(`${player}/player.css`, 'utf8'),
+  })
+  try {
+    writeFileSync(to, html)
+  } catch (error) {
+    throw new Unusable(`${to}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
+  }
+  out.tell(`${to}: ${Math.ceil(Buffer.byteLength(html) / 1024)} kB`)
+  return 0
+}

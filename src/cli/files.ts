@@ -1,0 +1,59 @@
+import { readFileSync, statSync } from 'node:fs'
+import { createRequire } from 'node:module'
+import { readGame } from '../core/files/game-file.ts'
+import { readGameZip } from '../core/files/game-zip.ts'
+import { readRecord, type PlayRecord } from '../core/files/record-file.ts'
+import type { Game } from '../core/game/game.ts'
+import { SIZES } from '../core/game/settings.ts'
+import { problemLine, type Result } from '../core/result.ts'
+import { pictureSvg } from '../ship/pictures.ts'
+
+/** The call or a file is unusable: one line that says what and where; the command ends with 2. */
+export class Unusable extends Error {}
+
+function readBytes(path: string): Buffer {
+  try {
+    if (statSync(path).size > SIZES.file)
+      throw new Unusable(`${path}: larger than ${SIZES.file / 2 ** 20} MiB`)
+    return readFileSync(path)
+  } catch (error) {
+    if (error instanceof Unusable) throw error
+    const { code } = error as NodeJS.ErrnoException
+    const why =
+      code === 'ENOENT' ? 'no such file' : code === 'EISDIR' ? 'is a folder' : `cannot be read (${code})`
+    throw new Unusable(`${path}: ${why}`)
+  }
+}
+
+function usable<T>(path: string, result: Result<T>): T {
+  if (result.ok) return result.value
+  throw new Unusable(`${path}: ${problemLine(result.problem)}`)
+}
+
+/** A game from NAME.game.json or NAME.game.zip, told apart by their first bytes. */
+export function gameAt(path: string): Game {
+  const bytes = readBytes(path)
+  const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b
+  return usable(path, zipped ? readGameZip(bytes) : readGame(bytes.toString('utf8')))
+}
+
+export function recordAt(path: string): PlayRecord {
+  return usable(path, readRecord(readBytes(path).toString('utf8')))
+}
+
+let library: Record<string, { body: string }> | null = null
+
+/** The drawings of the picture library, by name. */
+export function pictureLibrary(): Record<string, { body: string }> {
+  library ??= (
+    createRequire(import.meta.url)('@iconify-json/fluent-emoji-flat/icons.json') as {
+      icons: Record<string, { body: string }>
+    }
+  ).icons
+  return library
+}
+
+export const pictureAt = async (name: string): Promise<string | null> => {
+  const found = Object.hasOwn(pictureLibrary(), name) ? pictureLibrary()[name] : undefined
+  return found ? pictureSvg(found.body) : null
+}

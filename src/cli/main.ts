@@ -1,0 +1,82 @@
+import { Command, CommanderError, InvalidArgumentError } from 'commander'
+import { fileURLToPath } from 'node:url'
+import * as commands from './commands.ts'
+import { Unusable } from './files.ts'
+
+/** The command line. Exit 0: done; 1: the answer is no; 2: the call or a file is unusable, with one line that says why. */
+
+const out: commands.Out = {
+  print: (line) => process.stdout.write(line + '\n'),
+  tell: (line) => process.stderr.write(line + '\n'),
+}
+
+function countOf(text: string): number {
+  const count = Number(text)
+  if (!Number.isInteger(count) || count < 1 || count > 10_000_000)
+    throw new InvalidArgumentError('a whole number from 1 to 10,000,000 is expected.')
+  return count
+}
+
+const program = new Command('lucky-twin')
+  .description('Deals, replays, checks and ships pair-matching games.')
+  .exitOverride()
+  .configureOutput({ writeErr: () => undefined })
+let code = 0
+
+program
+  .command('deal')
+  .description('deal a level: one JSON line each, or a grid for people')
+  .argument('<game>', 'NAME.game.json or NAME.game.zip')
+  .option('--level <id>', 'the level; the first if left out')
+  .option('--seed <text>', 'the seed; with a count N, the seeds are TEXT-1 … TEXT-N')
+  .option('--count <n>', 'how many deals', countOf)
+  .option('--text', 'draw the board as a grid')
+  .action((game: string, options: commands.DealOptions) => {
+    code = commands.deal(game, options, out)
+  })
+program
+  .command('replay')
+  .description('play a record again and print its result')
+  .argument('<game>')
+  .argument('<record>', 'NAME.play.json')
+  .option('--events', 'print every event too')
+  .action((game: string, record: string, options: { events?: boolean }) => {
+    code = commands.replayRecord(game, record, options, out)
+  })
+program
+  .command('check')
+  .description('print the findings of a game')
+  .argument('<game>')
+  .option('--json', 'as JSON')
+  .action((game: string, options: { json?: boolean }) => {
+    code = commands.check(game, options, out)
+  })
+program
+  .command('ship')
+  .description('write the playable file')
+  .argument('<game>')
+  .requiredOption('--to <file>', 'the HTML file to write')
+  .action(async (game: string, options: { to: string }) => {
+    const player = fileURLToPath(new URL('../player', import.meta.url))
+    code = await commands.ship(game, options.to, player, out)
+  })
+
+// a reader that has seen enough closes the pipe
+process.stdout.on('error', (error: NodeJS.ErrnoException) => process.exit(error.code === 'EPIPE' ? 0 : 2))
+
+try {
+  await program.parseAsync()
+} catch (error) {
+  if (error instanceof CommanderError) {
+    if (error.exitCode !== 0) {
+      const why =
+        error.code === 'commander.help' ? 'a command is needed: deal, replay, check or ship' : error.message
+      out.tell(why.replace(/^error: /, '').replace(/\s*\n\s*/g, ' '))
+      code = 2
+    }
+  } else if (error instanceof Unusable) {
+    out.tell(error.message)
+    code = 2
+  } else throw error
+}
+process.exitCode = code

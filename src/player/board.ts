@@ -1,0 +1,162 @@
+import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
+import { layout, tableStage } from '../core/deal/geometry.ts'
+import { CARD_RATIO } from '../core/game/settings.ts'
+import { backBackground } from './back.ts'
+import { element } from './element.ts'
+import { faceElement } from './face.ts'
+import type { Table } from './table.ts'
+import { cardLabel, nameOf } from './words.ts'
+
+/** What is drawn of one card; compared before anything is touched. */
+type Drawn = { state: string; shows: boolean; order: string; label: string }
+type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
+
+/** The cards on the table, as an ARIA grid. Drawing touches only what changed. */
+export class BoardView {
+  readonly root = element('div', 'lt-board')
+  private cards: (CardView | null)[] = []
+  private readonly table: Table
+
+  constructor(table: Table) {
+    this.table = table
+    this.root.setAttribute('role', 'grid')
+  }
+
+  /** Lays the board of a new round. */
+  build(): void {
+    const { table, root } = this
+    const { rows, columns } = table.settings.board
+    root.replaceChildren()
+    root.style.setProperty('--back', backBackground(table.game.deck.back))
+    root.style.setProperty('--back-paper', table.game.deck.back.paper)
+    root.style.setProperty('--back-ink', table.game.deck.back.ink)
+    root.setAttribute('aria-label', `${table.level.name}, ${rows} rows, ${columns} columns`)
+    this.cards = []
+    if (!table.round) return
+    for (let row = 0; row < rows; row++) {
+      const line = element('div', 'lt-row')
+      line.setAttribute('role', 'row')
+      for (let column = 0; column < columns; column++) {
+        const cell = row * columns + column
+        const box = element('div', 'lt-cell')
+        box.setAttribute('role', 'gridcell')
+        const view = table.round.cells[cell] === NO_CARD ? null : this.card(cell)
+        if (view) box.append(view.button)
+        else box.setAttribute('aria-label', `${nameOf(table, cell)}, no card`)
+        this.cards.push(view)
+        line.append(box)
+      }
+      root.append(line)
+    }
+    this.place()
+    this.draw()
+  }
+
+  private card(cell: number): CardView {
+    const front = element('span', 'lt-front')
+    const inner = element('span', 'lt-inner', element('span', 'lt-back'), front)
+    const button = element('button', 'lt-card', inner)
+    button.type = 'button'
+    button.dataset.cell = String(cell)
+    inner.addEventListener('animationend', () => button.classList.remove('lt-turning'))
+    return { button, inner, front, drawn: null }
+  }
+
+  /** Puts every card where the geometry says. To be called when the size of the table changes. */
+  place(): void {
+    const { root, table } = this
+    const { rows, columns } = table.settings.board
+    const box = root.getBoundingClientRect()
+    // a scaled preview has another size on screen than in its own px
+    const width = root.offsetWidth || box.width
+    const height = root.offsetHeight || box.height
+    const { places } = layout(tableStage(width, height, CARD_RATIO[table.settings.look.shape]), rows, columns)
+    this.cards.forEach((view, cell) => {
+      if (!view) return
+      const { x, y, width: w, height: h } = places[cell]!
+      Object.assign(view.button.style, { left: `${x}px`, top: `${y}px`, width: `${w}px`, height: `${h}px` })
+      view.button.style.setProperty('--order', String(cell))
+    })
+  }
+
+  draw(): void {
+    this.cards.forEach((view, cell) => view && this.drawCard(view, cell))
+  }
+
+  private drawCard(view: CardView, cell: number): void {
+    const { table } = this
+    const round = table.round!
+    const state = round.states[cell]!
+    // the first look is a matter of drawing: the machine leaves every card down
+    const looked =
+      round.phase === 'first-look' || (round.phase === 'paused' && round.heldPhase === 'first-look')
+    const hidden = round.phase === 'paused'
+    const shows = (state !== 'down' && !(hidden && state === 'up')) || (looked && !hidden) || table.glass
+    const now: Drawn = {
+      state,
+      shows,
+      order: state === 'up' ? (cell === round.first ? 'first' : cell === round.second ? 'second' : '') : '',
+      label: cardLabel(table, cell, looked && !hidden),
+    }
+    const old = view.drawn
+    view.drawn = now
+    const { button } = view
+    button.tabIndex = cell === table.cursor ? 0 : -1
+    if (
+      old &&
+      old.state === now.state &&
+      old.shows === shows &&
+      old.order === now.order &&
+      old.label === now.label
+    )
+      return
+    button.dataset.state = state
+    if (now.order) button.dataset.order = now.order
+    else delete button.dataset.order
+    button.classList.toggle('lt-glass', shows && state === 'down' && !looked)
+    button.setAttribute('aria-label', now.label)
+    if (shows && !view.front.firstChild) view.front.append(this.face(cell))
+    else if (!shows && (!old || !old.shows)) view.front.replaceChildren()
+    if (old && old.shows !== shows && !(table.glass && state === 'down')) this.turn(view, shows)
+    button.classList.toggle('lt-shows', shows)
+  }
+
+  /** The card turns; its face is taken from the page once it lies face down. */
+  private turn(view: CardView, up: boolean): void {
+    const { button, inner, front } = view
+    button.classList.remove('lt-turning')
+    if (matchMedia('(prefers-reduced-motion: reduce)').matches) {
+      if (!up) front.replaceChildren()
+      return
+    }
+    button.classList.add('lt-turning')
+    inner.addEventListener(
+      'animationend',
+      () => {
+        if (!view.drawn?.shows) front.replaceChildren()
+      },
+      { once: true },
+    )
+  }
+
+  private face(cell: number): HTMLElement {
+    const { game, art, settings, round } = this.table
+    const card = round!.cells[cell]!
+    const pair = game.deck.pairs[pairOf(card)]!
+    const face = (sideOf(card) === 'b' && pair.b) || pair.a
+    return faceElement(face, art, CARD_RATIO[settings.look.shape])
+  }
+
+  /** Moves the keyboard's place and the focus with it. */
+  focus(cell: number): void {
+    this.table.cursor = cell
+    this.cards.forEach((view, at) => view && (view.button.tabIndex = at === cell ? 0 : -1))
+    this.cards[cell]?.button.focus({ preventScroll: true })
+  }
+
+  /** The cell that a node belongs to, or −1. */
+  cellOf(node: EventTarget | null): number {
+    const card = node instanceof Element ? node.closest<HTMLElement>('.lt-card') : null
+    return card && this.root.contains(card) ? Number(card.dataset.cell) : -1
+  }
+}

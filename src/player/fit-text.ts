@@ -1,0 +1,54 @@
+/** Rough widths in em, good enough to fit a card; measured text would need the font to be loaded first. */
+const WIDE = /[\u1100-\u11ff\u2e80-\uffdc\u{1f000}-\u{3ffff}MWmw@%—]/u
+const NARROW = /[ .,:;'!|iIjlt·()[\]-]/
+
+/** The width of a text in em, estimated. */
+export function textWidth(text: string): number {
+  let width = 0
+  for (const letter of text) width += WIDE.test(letter) ? 1 : NARROW.test(letter) ? 0.36 : 0.6
+  return width
+}
+
+/**
+ * In how many lines a text sits largest on a card, and how wide its widest line is then, in em.
+ * In: any text; a card's width divided by its height. Lines break at spaces only.
+ */
+export function fitText(text: string, ratio: number): { lines: number; width: number } {
+  const words = text.split(/\s+/).filter(Boolean)
+  const widths = words.map(textWidth)
+  const space = 0.36
+  let best = { lines: 1, width: Math.max(0.7, textWidth(words.join(' '))) }
+  // the type is as large as the narrower of width and height lets it be
+  const size = (fit: { lines: number; width: number }): number =>
+    Math.min(ratio / fit.width, 1 / (fit.lines * 1.2))
+  for (let lines = 2; lines <= Math.min(words.length, 5); lines++) {
+    const fit = breakInto(widths, space, lines)
+    if (size(fit) > size(best)) best = fit
+  }
+  return best
+}
+
+/** The narrowest way to set words of these widths in at most so many lines, by trying each useful width. */
+function breakInto(widths: number[], space: number, lines: number): { lines: number; width: number } {
+  let low = Math.max(...widths)
+  let high = widths.reduce((a, b) => a + b + space, 0)
+  const used = (limit: number): number => {
+    let count = 1
+    let line = 0
+    for (const width of widths) {
+      if (line > 0 && line + space + width > limit) {
+        count++
+        line = width
+      } else line += (line > 0 ? space : 0) + width
+    }
+    return count
+  }
+  if (used(low) > lines)
+    while (high - low > 0.01) {
+      const middle = (low + high) / 2
+      if (used(middle) <= lines) high = middle
+      else low = middle
+    }
+  else high = low
+  return { lines: used(high), width: high }
+}

@@ -1,0 +1,111 @@
+import iconAgain from '~icons/ph/arrow-counter-clockwise?raw'
+import iconNext from '~icons/ph/arrow-right?raw'
+import iconPlay from '~icons/ph/play-fill?raw'
+import iconStar from '~icons/ph/star-four-fill?raw'
+import { openCells } from '../core/deal/cells.ts'
+import type { Level } from '../core/game/game.ts'
+import { resolveLevel } from '../core/game/levels.ts'
+import { resultOf } from '../core/play/result.ts'
+import type { Best } from './best.ts'
+import { button, element, icon } from './element.ts'
+import { nextLevel, type Table } from './table.ts'
+import { clockText, lostWords, tale } from './words.ts'
+
+export type PanelActs = { resume(): void; again(): void; deal(level: Level): void; close(): void }
+
+/** The panel that lies over the board now, or null. `best` are the results won so far, `record` that this one beat them. */
+export function panelFor(table: Table, acts: PanelActs, best: Best, record: boolean): HTMLElement | null {
+  switch (table.panel) {
+    case 'pause':
+      return panel(
+        'Paused',
+        [element('p', '', 'The cards are turned away until you go on.')],
+        [
+          button('lt-button lt-main', 'Go on', acts.resume, iconPlay),
+          button('lt-button', 'Start over', acts.again, iconAgain),
+        ],
+      )
+    case 'problem':
+      return panel('This level cannot be dealt', [element('p', '', `${table.problem}.`)], [])
+    case 'levels':
+      return panel('Levels', [levelList(table, acts, best)], [button('lt-button', 'Close', acts.close)])
+    case 'result':
+      return resultPanel(table, acts, record)
+    default:
+      return null
+  }
+}
+
+function panel(title: string, body: Node[], buttons: HTMLElement[]): HTMLElement {
+  const heading = element('h2', 'lt-panel-title', title)
+  heading.id = 'lt-panel-title'
+  const box = element('div', 'lt-panel', heading, ...body, element('div', 'lt-panel-buttons', ...buttons))
+  box.setAttribute('role', 'dialog')
+  box.setAttribute('aria-modal', 'true')
+  box.setAttribute('aria-labelledby', heading.id)
+  return box
+}
+
+function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElement {
+  const result = resultOf(table.round!)
+  const won = result.outcome === 'won'
+  const next = nextLevel(table)
+  const body: Node[] = []
+  if (won && result.stars !== null) body.push(starRow(result.stars))
+  body.push(element('p', 'lt-tale', won ? tale(result) : `${lostWords(result.lostBy!)} ${leftWords(table)}`))
+  const facts = element('dl', 'lt-facts')
+  const fact = (name: string, value: string): void =>
+    facts.append(element('div', '', element('dt', '', name), element('dd', '', value)))
+  fact('score', String(result.score))
+  fact('turns', String(result.turns))
+  fact('time', clockText(result.timeUsed, false))
+  body.push(facts)
+  if (record) body.push(element('p', 'lt-record', 'Your best on this level.'))
+  const again = button(
+    `lt-button${won && next ? '' : ' lt-main'}`,
+    won ? 'Play again' : 'Try again',
+    acts.again,
+    iconAgain,
+  )
+  const buttons = [again]
+  if (won && next)
+    buttons.unshift(button('lt-button lt-main', `Next: ${next.name}`, () => acts.deal(next), iconNext))
+  return panel(won ? 'All pairs found' : 'Not this time', body, buttons)
+}
+
+function leftWords(table: Table): string {
+  const left = table.round!.cards / 2 - table.round!.matches
+  return left === 1 ? 'One pair was left.' : `${left} pairs were left.`
+}
+
+function starRow(stars: number): HTMLElement {
+  const row = element('p', 'lt-stars')
+  row.setAttribute('role', 'img')
+  row.setAttribute('aria-label', `${stars} of 3 stars`)
+  for (let i = 0; i < 3; i++) {
+    const star = icon(iconStar)
+    star.classList.toggle('lt-won', i < stars)
+    row.append(star)
+  }
+  return row
+}
+
+function levelList(table: Table, acts: PanelActs, best: Best): HTMLElement {
+  const list = element('ol', 'lt-levels')
+  for (const level of table.game.levels) {
+    const pairs = openCells(resolveLevel(table.game, level).board).length / 2
+    const won = best[level.id]
+    const choose = button('lt-level-choice', '', () => acts.deal(level))
+    choose.append(
+      element('span', 'lt-level-title', level.name),
+      element('span', 'lt-level-note', `${pairs} pairs`),
+    )
+    if (won)
+      choose.append(
+        won.stars === null ? element('span', 'lt-level-note', `best ${won.score}`) : starRow(won.stars),
+      )
+    if (level.id === table.level.id) choose.setAttribute('aria-current', 'true')
+    list.append(element('li', '', choose))
+  }
+  return list
+}

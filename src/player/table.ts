@@ -1,0 +1,117 @@
+import { prepareDeal } from '../core/deal/deal.ts'
+import { nextSeed } from '../core/deal/seed.ts'
+import type { Game, Level } from '../core/game/game.ts'
+import { resolveLevel } from '../core/game/levels.ts'
+import type { Settings } from '../core/game/settings.ts'
+import { advance, apply } from '../core/play/machine.ts'
+import type { Event, Input } from '../core/play/events.ts'
+import { isOver, newRound, type Round } from '../core/play/round.ts'
+import type { Art } from './face.ts'
+
+export type Panel = 'none' | 'pause' | 'result' | 'levels' | 'problem'
+
+/**
+ * The state of the table that players touch; everything that is drawn follows from it. Files beside this one are verbs
+ * on it: deal, press, pause here; draw, input, sound, panels elsewhere.
+ */
+export type Table = {
+  readonly game: Game
+  readonly art: Art
+  level: Level
+  settings: Settings
+  seed: string
+  /** null: this level cannot be dealt; `problem` says why */
+  round: Round | null
+  problem: string
+  /** what the player did in this round, with times: enough for a record */
+  inputs: Input[]
+  /** performance.now() of the deal, moved so that elapsed × speed is the round's time */
+  startedAt: number
+  speed: number
+  panel: Panel
+  /** when the panel for the end opens, in the round's ms; NaN while the round is open */
+  endsAt: number
+  glass: boolean
+  sound: boolean
+  /** the cell that the keyboard stands on */
+  cursor: number
+  /** how many of the round's events have been heard and told */
+  heard: number
+}
+
+export function newTable(game: Game, art: Art, level: Level): Table {
+  return {
+    game,
+    art,
+    level,
+    settings: resolveLevel(game, level),
+    seed: '',
+    round: null,
+    problem: '',
+    inputs: [],
+    startedAt: 0,
+    speed: 1,
+    panel: 'none',
+    endsAt: NaN,
+    glass: false,
+    sound: game.house.look.sounds,
+    cursor: 0,
+    heard: 0,
+  }
+}
+
+/** A new round of a level. Without a seed, the level's own rule gives the next one. */
+export function dealTable(table: Table, level: Level, seed?: string): void {
+  const settings = resolveLevel(table.game, level)
+  const fresh = crypto.getRandomValues(new Uint32Array(1))[0]!
+  table.level = level
+  table.settings = settings
+  table.seed = seed ?? nextSeed(settings.deal.seed, Date.now(), fresh)
+  table.inputs = []
+  table.heard = 0
+  table.endsAt = NaN
+  table.startedAt = performance.now()
+  const dealer = prepareDeal(table.game.deck.pairs, settings)
+  table.round = dealer.ok ? newRound(settings, dealer.value.deal(table.seed)) : null
+  table.problem = dealer.ok ? '' : dealer.problem.message
+  table.panel = dealer.ok ? 'none' : 'problem'
+  table.cursor = Math.max(0, table.round?.states.findIndex((state) => state !== null) ?? 0)
+}
+
+/** The round's time now, in whole ms since the deal. */
+export const timeNow = (table: Table): number =>
+  Math.max(table.round?.at ?? 0, Math.floor((performance.now() - table.startedAt) * table.speed))
+
+/** Lets time pass up to now. Out: whether the panel for the end is due. */
+export function tick(table: Table): boolean {
+  const { round } = table
+  if (!round) return false
+  advance(round, timeNow(table))
+  if (isOver(round) && Number.isNaN(table.endsAt)) table.endsAt = endOf(round) + table.settings.finish.wait
+  return table.panel === 'none' && round.at >= table.endsAt
+}
+
+const endOf = (round: Round): number =>
+  round.events!.findLast((event) => event.kind === 'won' || event.kind === 'lost')!.at
+
+/** Gives the machine one input, now. */
+export function act(
+  table: Table,
+  input: { do: 'press'; cell: number } | { do: 'turn-back' | 'pause' | 'resume' },
+): void {
+  if (!table.round) return
+  const timed: Input = { at: timeNow(table), ...input }
+  table.inputs.push(timed)
+  apply(table.round, timed)
+}
+
+/** The events since the last call. */
+export function newEvents(table: Table): Event[] {
+  const events = table.round?.events?.slice(table.heard) ?? []
+  table.heard += events.length
+  return events
+}
+
+/** The level after this one on the ladder, or undefined. */
+export const nextLevel = (table: Table): Level | undefined =>
+  table.game.levels[table.game.levels.findIndex(({ id }) => id === table.level.id) + 1]

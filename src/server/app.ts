@@ -1,0 +1,46 @@
+import compression from 'compression'
+import express, { type Express } from 'express'
+import helmet from 'helmet'
+import { join } from 'node:path'
+
+/** The app that serves the built studio from `folder`, with a strict policy. Every path that is no file is the studio's own. */
+export function makeApp(folder: string): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(
+    helmet({
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          scriptSrc: ["'self'"],
+          // the component library sets style attributes
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          fontSrc: ["'self'", 'data:'],
+          connectSrc: ["'self'"],
+          workerSrc: ["'self'", 'blob:'],
+          frameSrc: ["'self'", 'blob:'],
+          objectSrc: ["'none'"],
+          // the app is served over plain http on this machine
+          upgradeInsecureRequests: null,
+        },
+      },
+      strictTransportSecurity: false,
+      // both need https, or say nothing on it
+      originAgentCluster: false,
+      crossOriginOpenerPolicy: false,
+    }),
+  )
+  app.use(compression())
+  app.get('/healthz', (_request, response) => {
+    response.type('text/plain').send('ok')
+  })
+  app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', index: false }))
+  app.use(express.static(folder, { index: false }))
+  app.get('/{*path}', (request, response) => {
+    // a missing file is missing; only pages fall back to the studio
+    if (/\.[a-z0-9]+$/i.test(request.path)) response.status(404).type('text/plain').send('not found')
+    else response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } })
+  })
+  return app
+}

@@ -1,0 +1,58 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { utf8ToBytes } from '@noble/hashes/utils.js'
+import { fromUint8Array } from 'js-base64'
+import type { Game } from '../core/game/game.ts'
+
+/** The built player: dist/player/player.js and player.css. */
+export type BuiltPlayer = { script: string; style: string }
+
+const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
+const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
+
+/** JSON that can stand inside a script element, whatever its texts say. */
+const safeJson = (value: unknown): string =>
+  JSON.stringify(value).replace(
+    /[<\u2028\u2029]/g,
+    (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
+  )
+
+const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8ToBytes(text)))}'`
+
+/**
+ * A game as one HTML file that plays anywhere and asks for nothing. Its policy allows the script and the style inside it, by
+ * their hashes, and images and fonts inside it; everything else is forbidden.
+ * In: a game; its library pictures as data URLs by name; the built player.
+ */
+export function shipHtml(game: Game, art: Record<string, string>, player: BuiltPlayer): string {
+  // a closing tag inside a string of the script would end it; `<\/` means the same there
+  const script = player.script.trim().replace(/<\/(script)/gi, '<\\/$1')
+  const style = player.style.trim()
+  const policy = [
+    "default-src 'none'",
+    `script-src ${hashOf(script)}`,
+    `style-src ${hashOf(style)}`,
+    'img-src data:',
+    'font-src data:',
+    "base-uri 'none'",
+    "form-action 'none'",
+  ].join('; ')
+  return `<!doctype html>
+<html lang="en">
+<head>
+<meta charset="utf-8">
+<meta http-equiv="Content-Security-Policy" content="${policy}">
+<meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
+<meta name="generator" content="Lucky Twin">
+<meta name="theme-color" content="#25264a">
+<title>${escapeHtml(game.title)}</title>
+<style>${style}</style>
+</head>
+<body>
+<main id="lucky-twin"></main>
+<noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
+<script type="application/json" id="lucky-twin-game">${safeJson({ game, art })}</script>
+<script>${script}</script>
+</body>
+</html>
+`
+}

@@ -1,0 +1,34 @@
+import type { Game } from '../core/game/game.ts'
+import { bad, good, type Result } from '../core/result.ts'
+
+/** The names of all library pictures on the faces of a game, each once. */
+export function picturesOf(game: Game): string[] {
+  const faces = game.deck.pairs.flatMap((pair) => (pair.b ? [pair.a, pair.b] : [pair.a]))
+  return [...new Set(faces.flatMap((face) => (face.kind === 'picture' ? [face.name] : [])))]
+}
+
+/** A picture of the library as a whole SVG, from its drawing. All are 32 × 32. */
+export const pictureSvg = (body: string): string =>
+  `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32">${body}</svg>`
+
+/**
+ * The pictures of a game as data URLs by name. In: `find`, which gives the SVG text of a name, or null if the library has no
+ * such picture. A problem names the first face that asks for one.
+ */
+export async function gatherArt(
+  game: Game,
+  find: (name: string) => Promise<string | null>,
+): Promise<Result<Record<string, string>>> {
+  const art: Record<string, string> = {}
+  for (const name of picturesOf(game)) {
+    const svg = await find(name)
+    if (svg === null) {
+      const at = game.deck.pairs.findIndex(({ a, b }) =>
+        [a, b].some((face) => face?.kind === 'picture' && face.name === name),
+      )
+      return bad(`deck.pairs[${at}]`, `the library has no picture "${name}"`)
+    }
+    art[name] = `data:image/svg+xml,${encodeURIComponent(svg)}`
+  }
+  return good(art)
+}
