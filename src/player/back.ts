@@ -1,37 +1,33 @@
 import type { Pattern } from '../core/deck/back.ts'
 import type { Back } from '../core/game/game.ts'
 
-/** One tile of each pattern: its side and its strokes, drawn in the back's ink on its paper. */
+/** One tile of each pattern: its side, and its strokes in the back's paper on its ink. */
 const TILES: Record<Pattern, { side: number; draw: string }> = {
-  herringbone: {
-    side: 16,
-    draw: '<path d="M0 4 4 0M0 12 12 0M4 16 16 4M12 16l4-4" stroke-width="2"/><path d="m0 8 8 8M8 0l8 8" stroke-width="2" opacity=".45"/>',
-  },
+  herringbone: { side: 16, draw: '<path d="m0 4 4 4-4 4M8-4 16 4 8 12 0 4M8 4l8 8-8 8-8-8" opacity=".5"/>' },
   lattice: {
-    side: 14,
-    draw: '<path d="M0 0 14 14M14 0 0 14" stroke-width="1.6"/><circle cx="7" cy="7" r="2.2" fill="INK" stroke="none"/>',
+    side: 16,
+    draw: '<path d="M0 0 16 16M16 0 0 16" opacity=".42"/><circle cx="8" cy="8" r="2" fill="PAPER" stroke="none" opacity=".75"/>',
   },
   ripples: {
-    side: 20,
-    draw: '<circle cx="10" cy="20" r="4"/><circle cx="10" cy="20" r="9"/><circle cx="0" cy="10" r="4"/><circle cx="0" cy="10" r="9"/><circle cx="20" cy="10" r="4"/><circle cx="20" cy="10" r="9"/>',
+    side: 24,
+    draw: '<g opacity=".5"><circle cx="12" cy="12" r="3"/><circle cx="12" cy="12" r="7.500"/><circle cx="0" cy="0" r="3"/><circle cx="24" cy="0" r="3"/><circle cx="0" cy="24" r="3"/><circle cx="24" cy="24" r="3"/></g>',
   },
   pennants: {
     side: 18,
-    draw: '<path d="M0 0h9L4.5 8zM9 9h9l-4.500 8z" fill="INK" stroke="none"/>',
+    draw: '<path d="M1 1h8L5 8zM10 10h8l-4 7z" fill="PAPER" stroke="none" opacity=".5"/>',
   },
   rivets: {
     side: 14,
-    draw: '<circle cx="3.500" cy="3.500" r="2" fill="INK" stroke="none"/><circle cx="10.500" cy="10.500" r="2.800"/>',
+    draw: '<circle cx="3.500" cy="3.500" r="1.600" fill="PAPER" stroke="none" opacity=".8"/><circle cx="10.500" cy="10.500" r="2.600" opacity=".5"/>',
   },
   plain: { side: 10, draw: '' },
 }
 
-/** The CSS background of a back: its pattern as an image that repeats, on its paper. */
+/** The CSS background of a back: its pattern as an image that repeats. */
 export function backBackground({ pattern, ink, paper }: Back): string {
   const { side, draw } = TILES[pattern]
-  if (!draw) return ink
   const svg =
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" fill="none" stroke="${ink}" stroke-width="1.5">` +
-    `<rect width="${side}" height="${side}" fill="${paper}" stroke="none"/>${draw.replaceAll('INK', ink)}</svg>`
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" fill="none" stroke="${paper}" stroke-width="1.5">` +
+    `<rect width="${side}" height="${side}" fill="${ink}" stroke="none"/>${draw.replaceAll('PAPER', paper)}</svg>`
   return `url("data:image/svg+xml,${encodeURIComponent(svg)}")`
 }

@@ -14,8 +14,8 @@ export function faceWords(face: Face, name: string): string {
 export function faceElement(face: Face, art: Art, ratio: number): HTMLElement {
   const box = document.createElement('span')
   box.className = `lt-face lt-face-${face.kind}`
-  if (face.paper) box.style.setProperty('--paper', face.paper)
-  if (face.ink) box.style.setProperty('--ink', face.ink)
+  if (face.paper) box.style.setProperty('--face-paper', face.paper)
+  if (face.ink) box.style.setProperty('--face-ink', face.ink)
   if (face.kind === 'text') {
     const text = document.createElement('span')
     text.className = 'lt-text'

@@ -27,7 +27,8 @@ let context: AudioContext | null = null
 
 /** Plays a sound; says nothing where the browser has no audio or does not allow it yet. */
 export function playSound(name: SoundName): void {
-  if (typeof AudioContext === 'undefined') return
+  // before the first press a browser refuses to make a sound
+  if (typeof AudioContext === 'undefined' || navigator.userActivation?.hasBeenActive === false) return
   context ??= new AudioContext()
   if (context.state === 'suspended') void context.resume().catch(() => undefined)
   for (const { pitch, at, long, loud, shape } of SOUNDS[name]) {

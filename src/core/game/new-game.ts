@@ -1,0 +1,70 @@
+import { DEFAULT_BACK } from '../deck/back.ts'
+import { boardFor } from '../deal/board-for.ts'
+import type { Face, Game, Level, Pair } from './game.ts'
+import { newId } from './new-id.ts'
+import { DEFAULTS, LENGTHS } from './settings.ts'
+
+export const STARTS = ['pictures', 'images', 'words', 'letters'] as const
+export type Start = (typeof STARTS)[number]
+
+/** Pictures that a new game may begin with: things of a workshop, none much like another. */
+const PICTURES =
+  'gear old-key compass bell candle magnet telescope hourglass-not-done light-bulb balance-scale toolbox microscope anchor camera umbrella rocket drum kite locomotive sailboat crown scissors teapot violin tent world-map hammer snowflake puzzle-piece abacus balloon trophy parachute ladder envelope accordion radio glasses backpack'.split(
+    ' ',
+  )
+
+const SMALL =
+  'one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  )
+const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
+
+/** The English word for a number from 1 to 200. */
+export function numberWord(n: number): string {
+  if (n >= 100) {
+    const rest = n % 100
+    return `${SMALL[Math.floor(n / 100) - 1]!} hundred${rest ? ` ${numberWord(rest)}` : ''}`
+  }
+  if (n < 20) return SMALL[n - 1]!
+  const unit = n % 10
+  return TENS[Math.floor(n / 10) - 2]! + (unit ? `-${SMALL[unit - 1]!}` : '')
+}
+
+const title = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1).replaceAll('-', ' ')
+
+/** "The n-th letter or number": A to Z, then 1, 2, 3, … */
+const letterOrNumber = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : String(i - 25))
+
+/** The pairs with which a game of this kind begins. In: how many, 1 to 200; no more than there are pictures. */
+export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[] {
+  const made = (i: number): { name: string; a: Face; b?: Face } => {
+    if (kind === 'pictures') return { name: title(PICTURES[i]!), a: { kind: 'picture', name: PICTURES[i]! } }
+    if (kind === 'letters') {
+      const text = letterOrNumber(i)
+      return { name: text, a: { kind: 'text', text } }
+    }
+    const word = numberWord(i + 1)
+    return { name: title(word), a: { kind: 'text', text: String(i + 1) }, b: { kind: 'text', text: word } }
+  }
+  const ids: string[] = []
+  return Array.from({ length: kind === 'pictures' ? Math.min(count, PICTURES.length) : count }, (_, i) => {
+    const { name, a, b } = made(i)
+    const id = newId(name, ids, 'pair')
+    ids.push(id)
+    return { id, name, a, ...(b ? { b } : {}) }
+  })
+}
+
+export const MOST_START_PICTURES = PICTURES.length
+
+/** A game that can be played at once: one level, on which all of its pairs lie. */
+export function newGame(name: string, pairs: Pair[]): Game {
+  const first: Level = { id: 'first', name: 'First level' }
+  return {
+    id: newId(name, [], 'game'),
+    title: name.slice(0, LENGTHS.title),
+    deck: { back: DEFAULT_BACK, pairs },
+    house: { ...DEFAULTS, board: boardFor(pairs.length) },
+    levels: [first],
+  }
+}

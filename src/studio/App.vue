@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import { RouterView } from 'vue-router'
+import { storageProblem } from './store/db.ts'
+import ToastList from './toast/ToastList.vue'
+</script>
+
+<template>
+  <p v-if="storageProblem" class="storage" role="alert">{{ storageProblem }}</p>
+  <RouterView />
+  <ToastList />
+</template>
+
+<style scoped>
+.storage {
+  padding: 8px 20px;
+  background: var(--brick-pale);
+  color: var(--brick);
+  font-weight: 600;
+}
+</style>

@@ -1,0 +1,40 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+
+/** Whether keys are being typed as text now, so that no shortcut may act. */
+export function isTyping(target: EventTarget | null): boolean {
+  if (!(target instanceof HTMLElement)) return false
+  if (
+    target.isContentEditable ||
+    target instanceof HTMLTextAreaElement ||
+    target instanceof HTMLSelectElement
+  )
+    return true
+  return target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type)
+}
+
+/**
+ * Shortcuts while a component is there. Names: the key in small letters, with "alt+", "ctrl+" (or ⌘) and "shift+" in front in
+ * this order. None acts while text is typed or a dialog is open, but those with ctrl do what they do in text fields there.
+ */
+export function useKeys(keys: Record<string, () => void>): void {
+  function press(event: KeyboardEvent): void {
+    if (
+      isTyping(event.target) ||
+      event.defaultPrevented ||
+      document.querySelector('[aria-modal="true"].el-dialog')
+    )
+      return
+    const name = [
+      event.altKey ? 'alt+' : '',
+      event.ctrlKey || event.metaKey ? 'ctrl+' : '',
+      event.shiftKey && (event.ctrlKey || event.metaKey) ? 'shift+' : '',
+      (event.altKey && /^Digit\d$/.test(event.code) ? event.code.slice(5) : event.key).toLowerCase(),
+    ].join('')
+    const act = keys[name]
+    if (!act) return
+    event.preventDefault()
+    act()
+  }
+  onMounted(() => window.addEventListener('keydown', press))
+  onBeforeUnmount(() => window.removeEventListener('keydown', press))
+}

@@ -1,0 +1,82 @@
+<script setup lang="ts">
+import type { Pair } from '../../core/game/game.ts'
+import FaceView from '../cards/FaceView.vue'
+
+/** A pair as two cards that lean on each other; an identical one shows its twin as a turned-away shadow. */
+defineProps<{ pair: Pair; chosen: boolean }>()
+defineEmits<{ choose: [] }>()
+</script>
+
+<template>
+  <li :data-pair="pair.id">
+    <button class="tile" :class="{ chosen }" type="button" :aria-pressed="chosen" @click="$emit('choose')">
+      <span class="cards">
+        <span class="card twin" :class="{ away: !pair.b }"><FaceView :face="pair.b ?? pair.a" /></span>
+        <span class="card"><FaceView :face="pair.a" /></span>
+      </span>
+      <span class="name">{{ pair.name }}</span>
+    </button>
+  </li>
+</template>
+
+<style scoped>
+li {
+  content-visibility: auto;
+  contain-intrinsic-size: 152px 128px;
+}
+.tile {
+  display: grid;
+  justify-items: center;
+  gap: 8px;
+  width: 100%;
+  padding: 12px 8px 8px;
+  border: 2px solid transparent;
+  border-radius: var(--round-card);
+  background: none;
+  color: inherit;
+  font: 600 14px/1.3 var(--body);
+  cursor: pointer;
+}
+.tile:hover {
+  background: #ffffffb0;
+}
+.tile.chosen {
+  border-color: var(--lagoon);
+  background: var(--lagoon-pale);
+}
+.cards {
+  position: relative;
+  width: 112px;
+  height: 80px;
+}
+.card {
+  position: absolute;
+  top: 0;
+  left: 0;
+  width: 66px;
+  height: 79px;
+  border-radius: 8px;
+  background: var(--card);
+  box-shadow:
+    0 0 0 1px #ddd3c0,
+    0 2px 6px #23243f26;
+  transform: rotate(-4deg);
+}
+.card.twin {
+  left: 47px;
+  transform: rotate(5deg);
+}
+.away :deep(.lt-face) {
+  filter: saturate(0.25);
+  opacity: 0.4;
+}
+.away {
+  background: #efeae0;
+}
+.name {
+  max-width: 100%;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+</style>

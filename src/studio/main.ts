@@ -1,0 +1,9 @@
+import '@fontsource-variable/bricolage-grotesque/wght.css'
+import '@fontsource-variable/figtree/wght.css'
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+import App from './App.vue'
+import './look/base.css'
+import { router } from './router.ts'
+
+createApp(App).use(createPinia()).use(router).mount('#app')

@@ -1,0 +1,30 @@
+import type { Game } from '../../core/game/game.ts'
+import { SIZES } from '../../core/game/settings.ts'
+import { bad, type Result } from '../../core/result.ts'
+
+/** Reads a game file that the user chose or dropped. The readers are fetched with the first file. */
+export async function openGameFile(file: File): Promise<Result<Game>> {
+  if (file.size > SIZES.file) return bad('', `larger than ${SIZES.file / 2 ** 20} MiB`)
+  const bytes = new Uint8Array(await file.arrayBuffer())
+  if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
+    const { readGameZip } = await import('../../core/files/game-zip.ts')
+    return readGameZip(bytes)
+  }
+  const { readGame } = await import('../../core/files/game-file.ts')
+  return readGame(new TextDecoder().decode(bytes))
+}
+
+/** Hands a file to the user's downloads. */
+export function download(name: string, content: BlobPart, type: string): void {
+  const link = document.createElement('a')
+  link.href = URL.createObjectURL(new Blob([content], { type }))
+  link.download = name
+  link.click()
+  // the download has taken the content by then
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
+}
+
+export async function downloadGame(game: Game): Promise<void> {
+  const { writeGame } = await import('../../core/files/game-file.ts')
+  download(`${game.id}.game.json`, writeGame(game), 'application/json')
+}

@@ -1,0 +1,101 @@
+import Dexie, { type Table } from 'dexie'
+import { ref } from 'vue'
+import type { Game } from '../../core/game/game.ts'
+
+/** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
+export type Kept = { key: string; game: Game; rev: number; touched: number }
+type Note = { name: string; value: unknown }
+
+class Shelf extends Dexie {
+  games!: Table<Kept, string>
+  notes!: Table<Note, string>
+  constructor() {
+    super('lucky-twin')
+    this.version(1).stores({ games: 'key', notes: 'name' })
+  }
+}
+
+const db = new Shelf()
+/** What the browser said when it would not keep something; empty while all is well. */
+export const storageProblem = ref('')
+/** Stands in where the browser keeps nothing at all; it lasts as long as this tab. */
+const memory = new Map<string, Kept>()
+let refused = false
+
+const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lucky-twin')
+
+/** Calls back with the key of every game that another tab saved or removed. Out: stops listening. */
+export function onOtherTab(tell: (key: string) => void): () => void {
+  const listener = (event: MessageEvent<string>): void => tell(event.data)
+  channel?.addEventListener('message', listener)
+  return () => channel?.removeEventListener('message', listener)
+}
+
+export class Changed extends Error {}
+
+async function open(): Promise<boolean> {
+  if (refused) return false
+  try {
+    await db.open()
+    return true
+  } catch (error) {
+    refused = true
+    storageProblem.value = `This browser does not let Lucky Twin keep games (${(error as Error).name}). What you make here lasts until the tab is closed: save it as a file.`
+    return false
+  }
+}
+
+export async function allGames(): Promise<Kept[]> {
+  return (await open()) ? db.games.toArray() : [...memory.values()]
+}
+
+export async function oneGame(key: string): Promise<Kept | undefined> {
+  return (await open()) ? db.games.get(key) : memory.get(key)
+}
+
+/**
+ * Keeps a game. `before` is the rev that was read (0 for a new row). Out: the new rev.
+ * Throws Changed if another tab has saved since, and whatever the browser throws when storage is full.
+ */
+export async function keepGame(key: string, game: Game, before: number): Promise<number> {
+  const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
+  const clash = (now: Kept | undefined): boolean => (now?.rev ?? 0) !== before
+  if (await open())
+    await db.transaction('rw', db.games, async () => {
+      if (clash(await db.games.get(key))) throw new Changed()
+      await db.games.put(row)
+    })
+  else {
+    if (clash(memory.get(key))) throw new Changed()
+    memory.set(key, row)
+  }
+  channel?.postMessage(key)
+  return row.rev
+}
+
+/** Puts a removed row back just as it was. */
+export async function putBack(row: Kept): Promise<void> {
+  if (await open()) await db.games.put(row)
+  else memory.set(row.key, row)
+  channel?.postMessage(row.key)
+}
+
+export async function dropGame(key: string): Promise<void> {
+  if (await open()) await db.games.delete(key)
+  else memory.delete(key)
+  channel?.postMessage(key)
+}
+
+/** Runs `first` once in the life of this browser's shelf, whichever tab comes first. */
+export async function onceEver(name: string, first: () => Promise<Kept[]>): Promise<void> {
+  const rows = async (): Promise<Kept[]> => ((await open()) && (await db.notes.get(name)) ? [] : first())
+  if (await open()) {
+    const made = await rows()
+    if (made.length)
+      await db.transaction('rw', db.games, db.notes, async () => {
+        if (await db.notes.get(name)) return
+        await db.notes.put({ name, value: true })
+        await db.games.bulkAdd(made)
+      })
+  } else if (memory.size === 0) for (const row of await rows()) memory.set(row.key, row)
+}
