@@ -13,6 +13,9 @@ import { playSound, soundOf } from './sound.ts'
 import { act, dealTable, newEvents, newTable, nextLevel, tick, timeNow, type Table } from './table.ts'
 import { shown, spoken } from './words.ts'
 
+/** How long a card takes to turn, in ms; it lies within the look time. */
+export const TURN_MS = 270
+
 export type PlayerOptions = {
   game: Game
   /** where library pictures are to be had */
@@ -62,6 +65,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const felt = element('div', 'lt-felt', board.root)
   const root = element('section', 'lt-player', hud.head, hud.bar, felt, hud.foot, live)
   root.setAttribute('aria-label', game.title)
+  root.style.setProperty('--lt-turn', `${TURN_MS}ms`)
   host.replaceChildren(root)
   listen(board, table, (cell) => input({ do: 'press', cell }))
   const resized = new ResizeObserver(() => board.place())

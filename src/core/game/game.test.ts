@@ -22,7 +22,7 @@ describe('levels and house rules', () => {
     expect(resolveLevel({ house }, level).board).toEqual({ rows: 6, columns: 7, gaps: [] })
   })
   test('own keys are made and given back', () => {
-    const own = withOwn(level, 'limits', 'lives', null)
+    const own = withOwn(level, 'limits', { lives: null })
     expect(isOwn(own, 'limits', 'lives')).toBe(true)
     expect(ownKeys(own)).toEqual(['board.rows', 'clock.mode', 'limits.lives'])
     expect(withoutOwn(own, 'limits', 'lives')).toEqual(level)

@@ -27,14 +27,9 @@ export function ownKeys(level: Level): string[] {
   return SECTIONS.flatMap((section) => Object.keys(level[section] ?? {}).map((key) => `${section}.${key}`))
 }
 
-/** The level with one key said by itself. Returns a new level. */
-export function withOwn<S extends Section, K extends keyof Settings[S]>(
-  level: Level,
-  section: S,
-  key: K,
-  value: Settings[S][K],
-): Level {
-  return { ...level, [section]: { ...(level[section] ?? {}), [key]: value } }
+/** The level with some keys of a section said by itself. Returns a new level. */
+export function withOwn<S extends Section>(level: Level, section: S, patch: Partial<Settings[S]>): Level {
+  return { ...level, [section]: { ...(level[section] ?? {}), ...patch } }
 }
 
 /** The level with one key given back to the house rules; an emptied section goes too. Returns a new level. */

@@ -79,19 +79,13 @@ export const useBench = defineStore('bench', () => {
   const undo = (): void => step(past, future)
   const redo = (): void => step(future, past)
 
-  /** Sets one key where it belongs: on the open level as its own, or in the house rules. */
-  function set<S extends Section, K extends keyof Settings[S] & string>(
-    section: S,
-    name: K,
-    value: Settings[S][K],
-    label = 'change a setting',
-  ): void {
-    const open = level.value
-    const about = `${rung.value}/${section}.${name}`
+  /** Sets keys of a section where they belong: on the open level as its own, or in the house rules. */
+  function set<S extends Section>(section: S, patch: Partial<Settings[S]>, label = 'change a setting'): void {
     if (!game.value) return
-    if (open) replaceLevel(withOwn(open, section, name, value), label, about)
+    const about = `${rung.value}/${section}.${Object.keys(patch).join()}`
+    if (level.value) replaceLevel(withOwn(level.value, section, patch), label, about)
     else {
-      const house = { ...game.value.house, [section]: { ...game.value.house[section], [name]: value } }
+      const house = { ...game.value.house, [section]: { ...game.value.house[section], ...patch } }
       replace({ ...game.value, house }, label, about)
     }
   }

@@ -1,0 +1,8 @@
+// npm run bench: speeds and sizes, each as a ratio against something in the same run or against its limit.
+import { ensureBuild, ensurePackages } from './ensure.mjs'
+
+ensurePackages()
+await ensureBuild()
+const { reportSizes } = await import('./bench/sizes.mjs')
+reportSizes()
+await import('../dist/node/bench.js')

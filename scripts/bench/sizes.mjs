@@ -1,0 +1,38 @@
+// What a first visit to the shelf loads, and how large a shipped player is, gzipped.
+import { readFileSync } from 'node:fs'
+import { gzipSync } from 'node:zlib'
+import { ROOT } from '../ensure.mjs'
+
+const app = `${ROOT}/dist/app`
+const size = (path) => gzipSync(readFileSync(path)).length
+
+/** Every script and style that the entry and the shelf's own chunk import at once, from the build's manifest. */
+function firstLoad() {
+  const manifest = JSON.parse(readFileSync(`${app}/.vite/manifest.json`, 'utf8'))
+  const seen = new Set()
+  const files = { js: new Set(), css: new Set() }
+  const visit = (key) => {
+    if (seen.has(key)) return
+    seen.add(key)
+    const chunk = manifest[key]
+    if (chunk.file.endsWith('.js')) files.js.add(chunk.file)
+    for (const css of chunk.css ?? []) files.css.add(css)
+    for (const next of chunk.imports ?? []) visit(next)
+  }
+  visit('index.html')
+  visit('src/studio/shelf/ShelfView.vue')
+  return files
+}
+
+const line = (title, bytes, limit) =>
+  console.log(
+    `${title}: ${(bytes / 1000).toFixed(1)} kB, ${(bytes / limit).toFixed(2)} of the ${limit / 1000} kB meant ${bytes > limit ? 'OVER' : 'ok'}`,
+  )
+
+export function reportSizes() {
+  const { js, css } = firstLoad()
+  const sum = (files) => [...files].reduce((bytes, file) => bytes + size(`${app}/${file}`), 0)
+  line('First load of the shelf, JavaScript', sum(js), 230_000)
+  line('First load of the shelf, CSS', sum(css), 60_000)
+  line("Shipped file, the player's script", size(`${ROOT}/dist/player/player.js`), 30_000)
+}

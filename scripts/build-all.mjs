@@ -1,0 +1,20 @@
+// Builds everything: the picture library, the player that ships, the studio, and what runs in Node.
+import { rmSync } from 'node:fs'
+import { build } from 'vite'
+import { ROOT } from './ensure.mjs'
+import { layOutPictures } from './pictures.mjs'
+
+const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel: 'warn' })
+
+/** The studio puts the built player into the files it ships, so the player comes first. */
+export async function buildPlayer() {
+  layOutPictures(ROOT)
+  await build(config('vite.player.config.ts'))
+}
+
+export async function buildAll() {
+  rmSync(`${ROOT}/dist`, { recursive: true, force: true })
+  await buildPlayer()
+  await build(config('vite.config.ts'))
+  await build(config('vite.node.config.ts'))
+}

@@ -1,0 +1,97 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { cellIndex } from '../../core/deal/cells.ts'
+import { BOUNDS, type CardShape, type Settings } from '../../core/game/settings.ts'
+import NumberWord from '../settings/NumberWord.vue'
+import OwnTab from '../settings/OwnTab.vue'
+import SettingChoice from '../settings/SettingChoice.vue'
+import { useBench } from '../store/bench.ts'
+
+const props = defineProps<{ settings: Settings }>()
+const bench = useBench()
+const board = computed(() => props.settings.board)
+const SHAPES: [CardShape, string][] = [
+  ['portrait', 'upright'],
+  ['square', 'square'],
+  ['landscape', 'broad'],
+]
+
+/** A smaller board loses the gaps that no longer lie on it. */
+function resize(patch: { rows?: number; columns?: number }): void {
+  const { rows, columns, gaps } = { ...board.value, ...patch }
+  const left = gaps.filter((name) => cellIndex(name, rows, columns) >= 0)
+  bench.set('board', left.length < gaps.length ? { ...patch, gaps: left } : patch, 'change the board')
+}
+const fill = (name: string): void =>
+  bench.set('board', { gaps: board.value.gaps.filter((gap) => gap !== name) }, `fill ${name}`)
+</script>
+
+<template>
+  <section aria-labelledby="board-title">
+    <h3 id="board-title">Board</h3>
+    <div class="row">
+      <span>Rows and columns</span>
+      <span>
+        <NumberWord
+          :model-value="board.rows"
+          label="Rows"
+          :bounds="BOUNDS.side"
+          @update:model-value="(rows) => resize({ rows })"
+        />
+        ×
+        <NumberWord
+          :model-value="board.columns"
+          label="Columns"
+          :bounds="BOUNDS.side"
+          @update:model-value="(columns) => resize({ columns })"
+        />
+        <OwnTab section="board" :names="['rows', 'columns']" />
+      </span>
+    </div>
+    <div class="row">
+      <span>Gaps</span>
+      <span class="gaps">
+        <button
+          v-for="name in board.gaps"
+          :key="name"
+          class="gap"
+          type="button"
+          :aria-label="`Fill the gap ${name}`"
+          :title="`Fill ${name}`"
+          @click="fill(name)"
+        >
+          {{ name }}
+        </button>
+        <span v-if="!board.gaps.length">none</span>
+        <OwnTab section="board" :names="['gaps']" />
+      </span>
+    </div>
+    <div class="row">
+      <span>Cards are</span>
+      <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" />
+    </div>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+<style scoped>
+.gaps {
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: flex-end;
+  gap: 4px;
+}
+.gap {
+  padding: 1px 9px;
+  border: 0;
+  border-radius: 10px;
+  background: var(--sand);
+  color: inherit;
+  font: 600 14px var(--body);
+  cursor: pointer;
+}
+.gap:hover {
+  background: var(--line);
+  text-decoration: line-through;
+}
+</style>

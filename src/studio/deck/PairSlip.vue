@@ -1,0 +1,321 @@
+<script setup lang="ts">
+import IconBack from '~icons/ph/caret-left'
+import IconForward from '~icons/ph/caret-right'
+import IconRemove from '~icons/ph/trash'
+import IconReplace from '~icons/ph/upload-simple'
+import { ElColorPicker, ElInput, ElSegmented } from 'element-plus'
+import 'element-plus/theme-chalk/el-color-picker.css'
+import 'element-plus/theme-chalk/el-input.css'
+import 'element-plus/theme-chalk/el-segmented.css'
+import { computed, ref } from 'vue'
+import type { Face, Pair } from '../../core/game/game.ts'
+import { LENGTHS } from '../../core/game/settings.ts'
+import { problemLine } from '../../core/result.ts'
+import { faceWords } from '../../player/face.ts'
+import FaceView from '../cards/FaceView.vue'
+import { useBench } from '../store/bench.ts'
+import { useToasts } from '../toast/useToasts.ts'
+import { imageSource } from './image-files.ts'
+import PicturePicker from './PicturePicker.vue'
+
+/** Everything about one pair: its faces, name, words for those who listen, tags, colours. */
+const props = defineProps<{ pair: Pair }>()
+const emit = defineEmits<{ remove: []; move: [by: number]; close: [] }>()
+const bench = useBench()
+const { say } = useToasts()
+
+const side = ref<'a' | 'b'>('a')
+const picturesOpen = ref(false)
+const picker = ref<HTMLInputElement>()
+const face = computed(() => props.pair[side.value] ?? props.pair.a)
+const twins = computed({
+  get: () => (props.pair.b ? 'related' : 'identical'),
+  set: (value) => {
+    if (value === 'identical') side.value = 'a'
+    change(
+      'change the twins',
+      (pair) => {
+        const { b: _b, ...rest } = pair
+        return value === 'related'
+          ? { ...rest, b: { kind: 'text', text: pair.name.slice(0, LENGTHS.text) } }
+          : rest
+      },
+      '',
+    )
+  },
+})
+const SIDES = computed(() => [
+  { label: 'first face', value: 'a' },
+  { label: 'second face', value: 'b' },
+])
+
+function change(label: string, to: (pair: Pair) => Pair, about: string): void {
+  bench.edit(
+    label,
+    (game) => {
+      const at = game.deck.pairs.findIndex(({ id }) => id === props.pair.id)
+      if (at >= 0) game.deck.pairs[at] = to(props.pair)
+    },
+    about && `${props.pair.id}/${about}`,
+  )
+}
+const changeFace = (label: string, next: Face, about: string): void =>
+  change(label, (pair) => ({ ...pair, [side.value]: next }), `${side.value}/${about}`)
+
+/** A key of the face set, or taken away where nothing is left of it. */
+function setFace(key: 'alt' | 'ink' | 'paper', value: string | null): void {
+  const { [key]: _old, ...rest } = face.value
+  changeFace(`change the ${key}`, (value ? { ...rest, [key]: value } : rest) as Face, key)
+}
+function setText(text: string): void {
+  if (text.trim())
+    changeFace('change the text', { ...colours(), kind: 'text', text: text.slice(0, LENGTHS.text) }, 'text')
+}
+const colours = (): Pick<Face, 'ink' | 'paper' | 'alt'> => {
+  const { ink, paper, alt } = face.value
+  return {
+    ...(ink ? { ink } : {}),
+    ...(paper ? { paper } : {}),
+    ...(alt && face.value.kind === 'text' ? { alt } : {}),
+  }
+}
+function setName(name: string): void {
+  if (name.trim())
+    change('rename a pair', (pair) => ({ ...pair, name: name.trim().slice(0, LENGTHS.name) }), 'name')
+}
+function setTags(text: string): void {
+  const tags = [
+    ...new Set(
+      text
+        .split(',')
+        .map((tag) => tag.trim().slice(0, LENGTHS.tag))
+        .filter(Boolean),
+    ),
+  ].slice(0, 20)
+  change('change the tags', ({ tags: _tags, ...pair }) => (tags.length ? { ...pair, tags } : pair), 'tags')
+}
+function usePicture([pair]: Pair[]): void {
+  if (pair) changeFace('change a picture', { ...colours(), ...pair.a }, 'picture')
+}
+async function useImage(files: FileList | null): Promise<void> {
+  const file = files?.[0]
+  if (!file) return
+  const source = await imageSource(file)
+  if (source.ok)
+    changeFace(
+      'change an image',
+      { ...colours(), kind: 'image', src: source.value, alt: props.pair.name },
+      'image',
+    )
+  else say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
+  if (picker.value) picker.value.value = ''
+}
+</script>
+
+<template>
+  <section class="slip" aria-labelledby="slip-name">
+    <header>
+      <h2 id="slip-name">{{ pair.name }}</h2>
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Move earlier in the deck"
+        title="Earlier (Alt+↑)"
+        @click="emit('move', -1)"
+      >
+        <IconBack />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Move later in the deck"
+        title="Later (Alt+↓)"
+        @click="emit('move', 1)"
+      >
+        <IconForward />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        :aria-label="`Remove ${pair.name}`"
+        title="Remove (Delete)"
+        @click="emit('remove')"
+      >
+        <IconRemove />
+      </button>
+    </header>
+    <div class="cards">
+      <button
+        class="card"
+        :class="{ on: side === 'a' && pair.b }"
+        type="button"
+        :aria-label="`First face: ${faceWords(pair.a, pair.name)}`"
+        @click="side = 'a'"
+      >
+        <FaceView :face="pair.a" />
+      </button>
+      <button
+        v-if="pair.b"
+        class="card"
+        :class="{ on: side === 'b' }"
+        type="button"
+        :aria-label="`Second face: ${faceWords(pair.b, pair.name)}`"
+        @click="side = 'b'"
+      >
+        <FaceView :face="pair.b" />
+      </button>
+      <span v-else class="card twin"><FaceView :face="pair.a" /></span>
+    </div>
+    <div class="row">
+      <span id="twins-label">Twins</span>
+      <ElSegmented
+        v-model="twins"
+        :options="['identical', 'related']"
+        aria-labelledby="twins-label"
+        size="small"
+      />
+    </div>
+    <label class="row"
+      >Name <ElInput :model-value="pair.name" :maxlength="LENGTHS.name" aria-label="Name" @change="setName"
+    /></label>
+    <label class="row"
+      >Tags
+      <ElInput
+        :model-value="(pair.tags ?? []).join(', ')"
+        placeholder="metal, round"
+        aria-label="Tags, separated by commas"
+        @change="setTags"
+    /></label>
+    <div v-if="pair.b" class="row">
+      <span id="side-label">Below: the</span>
+      <ElSegmented v-model="side" :options="SIDES" aria-labelledby="side-label" size="small" />
+    </div>
+    <label v-if="face.kind === 'text'" class="row"
+      >Text
+      <ElInput
+        :model-value="face.text"
+        :maxlength="LENGTHS.text"
+        aria-label="Text on the card"
+        @input="setText"
+    /></label>
+    <label class="row"
+      >Read aloud as
+      <ElInput
+        :model-value="face.alt ?? ''"
+        :placeholder="faceWords({ ...face, alt: undefined }, pair.name)"
+        :maxlength="LENGTHS.alt"
+        aria-label="Read aloud as"
+        @change="(value) => setFace('alt', value.trim())"
+    /></label>
+    <div class="row">
+      <span>Paper and ink</span>
+      <span class="colours">
+        <ElColorPicker
+          :model-value="face.paper ?? '#fffdf8'"
+          color-format="hex"
+          aria-label="Paper"
+          @change="(value) => setFace('paper', value)"
+        />
+        <ElColorPicker
+          :model-value="face.ink ?? '#23243f'"
+          color-format="hex"
+          aria-label="Ink"
+          :disabled="face.kind !== 'text'"
+          @change="(value) => setFace('ink', value)"
+        />
+      </span>
+    </div>
+    <div class="replace">
+      <span class="soft">Put something else on it</span>
+      <button class="btn" type="button" @click="picturesOpen = true">A picture</button>
+      <button class="btn" type="button" @click="picker?.click()"><IconReplace />An image</button>
+      <button v-if="face.kind !== 'text'" class="btn" type="button" @click="setText(pair.name)">Text</button>
+    </div>
+    <input
+      ref="picker"
+      class="hidden-text"
+      type="file"
+      accept="image/*"
+      tabindex="-1"
+      aria-label="Image for this face"
+      @change="useImage(($event.target as HTMLInputElement).files)"
+    />
+    <PicturePicker v-model="picturesOpen" one @add="usePicture" />
+  </section>
+</template>
+
+<style scoped>
+header {
+  display: flex;
+  align-items: center;
+}
+h2 {
+  flex: 1;
+  min-width: 0;
+  overflow-wrap: anywhere;
+  font-size: 20px;
+}
+.cards {
+  position: relative;
+  height: 160px;
+  margin: 14px 0 18px;
+}
+.card {
+  position: absolute;
+  top: 4px;
+  left: 16px;
+  z-index: 1;
+  width: 124px;
+  height: 148px;
+  padding: 0;
+  border: 0;
+  border-radius: 10px;
+  background: var(--card);
+  box-shadow:
+    0 0 0 1px #ddd3c0,
+    0 4px 12px #23243f26;
+  transform: rotate(-3.5deg);
+  cursor: pointer;
+}
+.card + .card {
+  left: 118px;
+  z-index: 0;
+  transform: rotate(4deg);
+}
+.card.on {
+  box-shadow:
+    0 0 0 3px var(--lagoon),
+    0 4px 12px #23243f26;
+}
+.twin {
+  background: #efeae0;
+  cursor: default;
+}
+.twin :deep(.lt-face) {
+  filter: saturate(0.25);
+  opacity: 0.4;
+}
+.row {
+  display: grid;
+  grid-template-columns: 96px 1fr;
+  align-items: center;
+  gap: 8px;
+  min-height: 44px;
+  padding: 4px 0;
+  border-bottom: 1px solid var(--sand);
+  color: var(--ink-soft);
+}
+.colours {
+  display: flex;
+  gap: 8px;
+}
+.replace {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-top: 14px;
+}
+.replace .soft {
+  flex: 1 1 100%;
+}
+</style>

@@ -1,0 +1,56 @@
+import { describe, expect, test } from '@jest/globals'
+import { replay } from '../../core/play/replay.ts'
+import { cellsOf, pairsNamed, settingsWith } from '../../core/testing/games.ts'
+import { eventWords, sights } from './ledger-words.ts'
+
+const settings = settingsWith({
+  board: { rows: 2, columns: 2 },
+  deal: { way: 'in-order' },
+  turn: { firstLook: 100, onMatch: 'leave' },
+  clock: { mode: 'down', missPenalty: 1500 },
+  limits: { lives: 3 },
+  score: { miss: 20, floorAtZero: false, perLifeLeft: 5 },
+})
+const press = (at: number, cell: number) => ({ at, do: 'press' as const, cell })
+const round = replay(settings, cellsOf(settings, pairsNamed(2)), {
+  inputs: [
+    press(100, 0),
+    press(200, 2),
+    press(300, 7),
+    press(2000, 0),
+    press(2100, 1),
+    press(4000, 2),
+    press(4100, 3),
+  ],
+})
+
+describe('the ledger', () => {
+  test('tells what happened, in lines', () => {
+    expect(round.events!.map((event) => eventWords(event, 2))).toEqual([
+      'first look over',
+      'flip A1',
+      'flip A2',
+      'miss A1 A2, fresh, −20',
+      'life lost, 2 left',
+      'clock −1.5 s',
+      'B4 refused: locked',
+      'A1 A2 turned back',
+      'flip A1',
+      'flip B1',
+      'match A1 B1, lucky, +100',
+      'A1 B1 left',
+      'flip A2',
+      'flip B2',
+      'match A2 B2, lucky, +150',
+      'won, +10',
+    ])
+  })
+  test('counts how often each card was seen, and when last', () => {
+    expect(sights(round.events!, 4)).toEqual([
+      { times: 2, last: 2 },
+      { times: 1, last: 2 },
+      { times: 2, last: 3 },
+      { times: 1, last: 3 },
+    ])
+  })
+})

@@ -1,0 +1,125 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { readNumber, STEP, writeNumber, type Unit } from './numbers.ts'
+
+/** A number edited in place: type it, step it with the arrow keys or the wheel. What is out of bounds is told and not taken. */
+const props = withDefaults(
+  defineProps<{
+    modelValue: number
+    label: string
+    bounds: readonly [number, number]
+    unit?: Unit
+    whole?: boolean
+  }>(),
+  { unit: 'count', whole: true },
+)
+const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
+
+const text = ref('')
+const problem = ref('')
+const show = (): void => {
+  text.value = writeNumber(props.modelValue, props.unit)
+  problem.value = ''
+}
+watch(() => [props.modelValue, props.unit], show, { immediate: true })
+const width = computed(() => `${Math.max(2, text.value.length) + 0.6}ch`)
+const range = computed(
+  () => `${writeNumber(props.bounds[0], props.unit)} to ${writeNumber(props.bounds[1], props.unit)}`,
+)
+
+function take(value: number | null): void {
+  const wanted =
+    value !== null && props.whole && props.unit !== 'more' && props.unit !== 'times'
+      ? Math.round(value)
+      : value
+  if (wanted === null || wanted < props.bounds[0] || wanted > props.bounds[1])
+    problem.value = `${props.label}: ${range.value}`
+  else if (wanted === props.modelValue) show()
+  else {
+    problem.value = ''
+    emit('update:modelValue', wanted)
+  }
+}
+function stepBy(direction: number): void {
+  const next = +(props.modelValue + direction * STEP[props.unit]).toFixed(4)
+  take(Math.min(props.bounds[1], Math.max(props.bounds[0], next)))
+}
+/** The wheel steps only the number that is being edited; elsewhere it scrolls. */
+function turnWheel(event: WheelEvent): void {
+  if (event.target !== document.activeElement) return
+  event.preventDefault()
+  stepBy(event.deltaY < 0 ? 1 : -1)
+}
+function leave(): void {
+  if (problem.value) show()
+}
+</script>
+
+<template>
+  <span class="number-word">
+    <input
+      v-model="text"
+      type="text"
+      inputmode="decimal"
+      role="spinbutton"
+      autocomplete="off"
+      :aria-label="label"
+      :aria-valuenow="modelValue"
+      :aria-valuetext="writeNumber(modelValue, unit)"
+      :aria-valuemin="bounds[0]"
+      :aria-valuemax="bounds[1]"
+      :aria-invalid="problem !== ''"
+      :title="`${label}: ${range}`"
+      :style="{ width }"
+      @change="take(readNumber(text, unit))"
+      @blur="leave"
+      @focus="($event.target as HTMLInputElement).select()"
+      @keydown.up.exact.prevent="stepBy(1)"
+      @keydown.down.exact.prevent="stepBy(-1)"
+      @keydown.enter.prevent="take(readNumber(text, unit))"
+      @keydown.esc="show"
+      @wheel="turnWheel"
+    />
+    <span v-if="problem" class="problem" role="alert">{{ problem }}</span>
+  </span>
+</template>
+
+<style scoped>
+.number-word {
+  position: relative;
+  white-space: nowrap;
+}
+input {
+  padding: 0 4px 1px;
+  border: 0;
+  border-bottom: 2px solid var(--lagoon);
+  border-radius: 4px 4px 0 0;
+  background: #eef4f1;
+  color: inherit;
+  font: inherit;
+  font-weight: 700;
+  line-height: 1.4;
+  text-align: center;
+}
+input:hover {
+  background: var(--lagoon-pale);
+}
+input:focus-visible {
+  outline-offset: 0;
+}
+input[aria-invalid='true'] {
+  border-color: var(--brick);
+  background: var(--brick-pale);
+}
+.problem {
+  position: absolute;
+  top: calc(100% + 5px);
+  left: 0;
+  z-index: 20;
+  padding: 4px 10px;
+  border-radius: var(--round);
+  background: var(--brick);
+  color: #fff;
+  font: 600 14px/1.4 var(--body);
+}
+</style>

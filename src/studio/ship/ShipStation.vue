@@ -1,0 +1,251 @@
+<script setup lang="ts">
+import IconFile from '~icons/ph/file-code'
+import IconOk from '~icons/ph/check-circle'
+import IconPage from '~icons/ph/browser'
+import IconStop from '~icons/ph/x-circle'
+import IconWarn from '~icons/ph/warning-circle'
+import IconZip from '~icons/ph/file-zip'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { findingsOf, type Finding } from '../../core/game/findings.ts'
+import { problemLine } from '../../core/result.ts'
+import { mountPlayer, type Player } from '../../player/mount.ts'
+import { pictureIndex, pictureUrl } from '../cards/pictures.ts'
+import { download, downloadGame } from '../shelf/open-file.ts'
+import { useBench } from '../store/bench.ts'
+import { useToasts } from '../toast/useToasts.ts'
+import { makeHtml } from './make-html.ts'
+
+const bench = useBench()
+const route = useRoute()
+const { say } = useToasts()
+const host = ref<HTMLElement>()
+const pictures = ref<ReadonlySet<string>>()
+const busy = ref(false)
+let player: Player | null = null
+
+const game = computed(() => bench.game!)
+const findings = computed(() => findingsOf(game.value, pictures.value))
+const stopped = computed(() => findings.value.some((finding) => finding.level === 'stops'))
+const hasImages = computed(() =>
+  game.value.deck.pairs.some(({ a, b }) => a.kind === 'image' || b?.kind === 'image'),
+)
+
+/** The station and rung where a finding can be mended. */
+function placeOf(finding: Finding) {
+  const at = /^levels\[(\d+)\]\.(\w+)/.exec(finding.at)
+  const level = at && game.value.levels[Number(at[1])]?.id
+  const station = !at ? 'deck' : ['board', 'fill', 'deal'].includes(at[2]!) ? 'deal' : 'rules'
+  return { name: 'bench', params: { id: String(route.params.id), station, ...(level ? { level } : {}) } }
+}
+
+async function page(): Promise<void> {
+  busy.value = true
+  try {
+    const html = await makeHtml(game.value)
+    if (!html.ok) return say(problemLine(html.problem), { tone: 'wrong' })
+    download(`${game.value.id}.html`, html.value, 'text/html')
+    say(`${game.value.id}.html, ${Math.ceil(new Blob([html.value]).size / 1024)} kB, is among your downloads`)
+  } catch (error) {
+    say(`The file could not be made: ${(error as Error).message}`, { tone: 'wrong' })
+  } finally {
+    busy.value = false
+  }
+}
+async function zip(): Promise<void> {
+  const { writeGameZip } = await import('../../core/files/game-zip.ts')
+  download(
+    `${game.value.id}.game.zip`,
+    writeGameZip(game.value) as Uint8Array<ArrayBuffer>,
+    'application/zip',
+  )
+}
+
+function mount(): void {
+  player?.destroy()
+  player = mountPlayer(host.value!, { game: game.value, art: pictureUrl })
+}
+onMounted(async () => {
+  mount()
+  pictures.value = await pictureIndex().then(
+    (all) => new Set(all.map(({ name }) => name)),
+    () => undefined,
+  )
+})
+onBeforeUnmount(() => player?.destroy())
+watch(game, mount)
+</script>
+
+<template>
+  <div class="ship">
+    <section class="preview" aria-label="Preview at phone size">
+      <div class="phone"><div ref="host" class="host" /></div>
+    </section>
+    <section class="files">
+      <h2>Ship {{ game.title }}</h2>
+      <p class="lead">One file for players, or exact data for your own program.</p>
+
+      <div class="ways">
+        <article class="panel way">
+          <IconPage class="sign" aria-hidden="true" />
+          <h3>A page that plays anywhere</h3>
+          <p class="soft">
+            One HTML file with cards, rules and sounds inside. It plays offline and asks for nothing.
+          </p>
+          <button class="btn main" type="button" :disabled="busy || stopped" @click="page">
+            {{ busy ? 'Making it…' : 'Download the page' }}
+          </button>
+          <p v-if="stopped" class="stop">Mend what stops the game first.</p>
+        </article>
+        <article class="panel way">
+          <IconFile class="sign" aria-hidden="true" />
+          <h3>The game as data</h3>
+          <p class="soft">
+            Deck, rules and levels as JSON: to keep, to hand on, or to read with your own code and the command
+            line.
+          </p>
+          <button class="btn" type="button" @click="downloadGame(game)">Download the game file</button>
+          <button v-if="hasImages" class="btn" type="button" @click="zip">
+            <IconZip />With images as a zip
+          </button>
+        </article>
+      </div>
+
+      <h3 class="title">Findings</h3>
+      <p v-if="!findings.length" class="fine">
+        <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
+      </p>
+      <ul v-else>
+        <li v-for="(finding, i) in findings" :key="i" :class="finding.level">
+          <component :is="finding.level === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
+          <span
+            ><strong>{{ finding.level === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>
+            {{ finding.message }}</span
+          >
+          <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
+        </li>
+      </ul>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.ship {
+  display: grid;
+  grid-template-columns: 460px minmax(0, 1fr);
+  height: 100%;
+}
+.preview {
+  display: grid;
+  place-items: center;
+  overflow: auto;
+  padding: 16px;
+  border-right: 1px solid var(--line);
+  background: var(--paper);
+}
+.phone {
+  padding: 12px 10px;
+  border-radius: 34px;
+  background: #16172c;
+  box-shadow: 0 14px 40px #23243f40;
+}
+.host {
+  width: 360px;
+  height: 640px;
+  border-radius: 24px;
+  overflow: hidden;
+}
+.files {
+  overflow-y: auto;
+  padding: 28px 36px;
+}
+h2 {
+  font-size: 25px;
+}
+.lead {
+  margin: 4px 0 20px;
+}
+.ways {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
+  gap: 16px;
+}
+.way {
+  display: grid;
+  justify-items: start;
+  align-content: start;
+  gap: 8px;
+  padding: 20px;
+  box-shadow: var(--shadow);
+}
+.sign {
+  width: 34px;
+  height: 34px;
+  color: var(--lagoon);
+}
+.way .btn {
+  margin-top: 6px;
+}
+.stop {
+  color: var(--brick);
+  font-weight: 600;
+}
+.title {
+  margin: 28px 0 8px;
+}
+.fine {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  color: var(--lagoon-deep);
+  font-weight: 600;
+}
+.fine svg {
+  width: 22px;
+  height: 22px;
+}
+ul {
+  display: grid;
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: 24px 1fr auto;
+  align-items: center;
+  gap: 10px;
+  padding: 8px 12px;
+  border-radius: var(--round-card);
+  background: var(--paper);
+}
+li.stops {
+  background: var(--brick-pale);
+}
+li.stops svg {
+  color: var(--brick);
+}
+li svg {
+  width: 22px;
+  height: 22px;
+  color: #8c3713;
+}
+@media (max-width: 900px) {
+  .ship {
+    grid-template-columns: minmax(0, 1fr);
+    overflow-y: auto;
+  }
+  .phone {
+    padding: 0;
+    border-radius: 0;
+  }
+  .preview {
+    padding: 0;
+  }
+  .host {
+    max-width: 100vw;
+    border-radius: 0;
+  }
+}
+</style>

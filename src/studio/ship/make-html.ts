@@ -1,0 +1,16 @@
+import type { Game } from '../../core/game/game.ts'
+import type { Result } from '../../core/result.ts'
+import { gatherArt } from '../../ship/pictures.ts'
+import { pictureText } from '../cards/pictures.ts'
+
+/** The playable file of a game. The built player and all that joins it are fetched only now. */
+export async function makeHtml(game: Game): Promise<Result<string>> {
+  const art = await gatherArt(game, pictureText)
+  if (!art.ok) return art
+  const [{ shipHtml }, { default: script }, { default: style }] = await Promise.all([
+    import('../../ship/html.ts'),
+    import('../../../dist/player/player.js?raw'),
+    import('../../../dist/player/player.css?raw'),
+  ])
+  return { ok: true, value: shipHtml(game, art.value, { script, style }) }
+}
