@@ -8,7 +8,7 @@ import type { Table } from './table.ts'
 import { cardLabel, nameOf } from './words.ts'
 
 /** What is drawn of one card; compared before anything is touched. */
-type Drawn = { state: string; shows: boolean; order: string; label: string }
+type Drawn = { state: string; shows: boolean; order: string; judged: string; label: string }
 type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
 
 /** The cards on the table, as an ARIA grid. Drawing touches only what changed. */
@@ -96,6 +96,7 @@ export class BoardView {
       state,
       shows,
       order: state === 'up' ? (cell === round.first ? 'first' : cell === round.second ? 'second' : '') : '',
+      judged: state === 'up' && round.second >= 0 ? (round.judgedMatch ? 'match' : 'miss') : '',
       label: cardLabel(table, cell, looked && !hidden),
     }
     const old = view.drawn
@@ -107,12 +108,15 @@ export class BoardView {
       old.state === now.state &&
       old.shows === shows &&
       old.order === now.order &&
+      old.judged === now.judged &&
       old.label === now.label
     )
       return
     button.dataset.state = state
     if (now.order) button.dataset.order = now.order
     else delete button.dataset.order
+    if (now.judged) button.dataset.judged = now.judged
+    else delete button.dataset.judged
     button.classList.toggle('lt-glass', shows && state === 'down' && !looked)
     button.setAttribute('aria-label', now.label)
     if (shows && !view.front.firstChild) view.front.append(this.face(cell))

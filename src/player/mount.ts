@@ -1,7 +1,7 @@
 import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/game/levels.ts'
 import { resultOf } from '../core/play/result.ts'
-import { isOver } from '../core/play/round.ts'
+import { isOver, NEVER } from '../core/play/round.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
 import { BoardView } from './board.ts'
 import { element } from './element.ts'
@@ -10,6 +10,7 @@ import { Hud } from './hud.ts'
 import { listen } from './input.ts'
 import { panelFor } from './panels.ts'
 import { playSound, soundOf } from './sound.ts'
+import './player.css'
 import { act, dealTable, newEvents, newTable, nextLevel, tick, timeNow, type Table } from './table.ts'
 import { shown, spoken } from './words.ts'
 
@@ -81,12 +82,13 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     root.style.setProperty('--table', table.settings.look.table)
     root.classList.toggle('lt-fade', table.settings.turn.onMatch === 'fade')
     board.build()
-    root.classList.remove('lt-dealt')
+    root.classList.remove('lt-dealt', 'lt-is-won')
     void root.offsetWidth
     root.classList.add('lt-dealt')
     hud.say(table.settings.turn.firstLook > 0 ? 'look well…' : '', 'plain')
     live.textContent = table.settings.turn.firstLook > 0 ? 'Look: all cards lie face up for a moment.' : ''
     if (table.sound) playSound('deal')
+    options.onChange?.(table)
     after()
     run()
   }
@@ -102,10 +104,13 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       if (word) words.push(word)
       const line = shown(event)
       if (line) hud.say(line.text, line.tone)
-      if (event.kind === 'won') record = keepBest(keep, table.level.id, resultOf(table.round!))
+      if (event.kind === 'won') {
+        root.classList.add('lt-is-won')
+        record = keepBest(keep, table.level.id, resultOf(table.round!))
+      }
     }
     if (words.length) live.textContent = words.join(' ')
-    if (events.length || !table.round) {
+    if (events.length) {
       board.draw()
       options.onChange?.(table)
     }
@@ -126,8 +131,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     frame = 0
     if (tick(table)) finish()
     after()
-    if (table.round && table.round.phase !== 'paused' && (!isOver(table.round) || table.panel === 'none'))
-      run()
+    const { round } = table
+    if (!round || round.phase === 'paused') return
+    // behind the result the last two cards still settle
+    if (!isOver(round) || table.panel === 'none' || round.nextDue !== NEVER) run()
   }
   function run(): void {
     if (frame === 0) frame = requestAnimationFrame(step)

@@ -2,7 +2,6 @@ import type { Game } from '../core/game/game.ts'
 import { keepUnder } from './best.ts'
 import { mountPlayer } from './mount.ts'
 import './fonts.css'
-import './player.css'
 
 /** The start of a shipped file: reads the game that lies beside this script and puts the table up. */
 const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {

@@ -212,6 +212,7 @@ onBeforeUnmount(() => {
 nav {
   display: flex;
   align-self: end;
+  align-items: flex-end;
   gap: 4px;
 }
 .tab {

@@ -1,8 +1,6 @@
 <script setup lang="ts">
-import { ElDialog } from 'element-plus'
-import 'element-plus/theme-chalk/el-dialog.css'
-import 'element-plus/theme-chalk/el-overlay.css'
 import { STATION_NAMES, STATIONS } from '../router.ts'
+import ModalDialog from '../look/ModalDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
 const KEYS: [string, [string, string][]][] = [
@@ -42,7 +40,7 @@ const KEYS: [string, [string, string][]][] = [
 </script>
 
 <template>
-  <ElDialog v-model="open" title="All keys" width="520">
+  <ModalDialog v-model="open" title="All keys" :width="520">
     <section v-for="[title, rows] in KEYS" :key="title">
       <h3>{{ title }}</h3>
       <dl>
@@ -53,7 +51,7 @@ const KEYS: [string, [string, string][]][] = [
       </dl>
     </section>
     <p class="soft">No key does anything while text is being typed.</p>
-  </ElDialog>
+  </ModalDialog>
 </template>
 
 <style scoped>

@@ -18,12 +18,7 @@ export function isTyping(target: EventTarget | null): boolean {
  */
 export function useKeys(keys: Record<string, () => void>): void {
   function press(event: KeyboardEvent): void {
-    if (
-      isTyping(event.target) ||
-      event.defaultPrevented ||
-      document.querySelector('[aria-modal="true"].el-dialog')
-    )
-      return
+    if (isTyping(event.target) || event.defaultPrevented || document.querySelector('dialog[open]')) return
     const name = [
       event.altKey ? 'alt+' : '',
       event.ctrlKey || event.metaKey ? 'ctrl+' : '',

@@ -21,10 +21,10 @@ const step = computed(() => side.value * 1.24)
     :viewBox="`0 0 ${board.columns * step} ${board.rows * step}`"
   >
     <rect
-      v-for="cell in cards"
-      :key="cell"
-      :x="(cell % board.columns) * step"
-      :y="Math.floor(cell / board.columns) * step"
+      v-for="at in cards"
+      :key="at"
+      :x="(at % board.columns) * step"
+      :y="Math.floor(at / board.columns) * step"
       :width="side"
       :height="side"
       :rx="side * 0.22"

@@ -18,7 +18,7 @@ const use = computed(() => props.settings.fill.use)
 const selection = computed(() => selectPairs(pairs.value, use.value))
 const needed = computed(() => Math.floor(openCells(props.settings.board).length / 2))
 const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
-const SHOWN = 16
+const SHOWN = 17
 
 type How = 'all' | 'tags' | 'pairs' | 'range'
 const how = computed<How>(() =>
@@ -166,8 +166,8 @@ const sentence = computed(() => {
   list-style: none;
 }
 .faces li {
-  width: 32px;
-  height: 32px;
+  width: 29px;
+  height: 29px;
   border-radius: 6px;
   box-shadow: 0 0 0 1px var(--line);
 }

@@ -89,7 +89,7 @@ function typeSeed(event: Event): void {
           :disabled="rule !== 'every-play'"
           @click="view.dealAgain"
         >
-          <IconDeal />Deal again
+          <IconDeal />Deal<span class="hidden-text"> again</span>
         </button>
       </span>
     </div>
@@ -99,6 +99,7 @@ function typeSeed(event: Event): void {
 <style scoped src="./panel.css"></style>
 <style scoped>
 label {
+  flex: none;
   color: var(--ink-soft);
 }
 .seed {
@@ -107,7 +108,7 @@ label {
   gap: 8px;
 }
 .seed input {
-  width: 118px;
+  width: 112px;
   padding: 2px 4px;
   border: 0;
   border-bottom: 2px solid var(--lagoon);

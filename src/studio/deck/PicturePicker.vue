@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { ElDialog } from 'element-plus'
-import 'element-plus/theme-chalk/el-dialog.css'
-import 'element-plus/theme-chalk/el-overlay.css'
 import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
 import { pictureIndex, pictureUrl, searchPictures, type Picture } from '../cards/pictures.ts'
 import { useBench } from '../store/bench.ts'
+import ModalDialog from '../look/ModalDialog.vue'
 
 /** The picture library: search by word, choose one or many. */
 const open = defineModel<boolean>({ required: true })
@@ -67,7 +65,7 @@ function add(): void {
 </script>
 
 <template>
-  <ElDialog v-model="open" title="Pictures" width="860" top="6vh" append-to-body>
+  <ModalDialog v-model="open" title="Pictures" :width="860">
     <label class="search">
       <span class="hidden-text">Search the pictures</span>
       <input v-model="query" type="search" placeholder="a word, such as key, boat, music" autofocus />
@@ -97,7 +95,7 @@ function add(): void {
         Show more
       </button>
     </div>
-    <template v-if="!one" #footer>
+    <template v-if="!one" #buttons>
       <button class="btn" type="button" @click="open = false">Cancel</button>
       <button class="btn main" type="button" :disabled="!chosen.length" @click="add">
         {{
@@ -105,7 +103,7 @@ function add(): void {
         }}
       </button>
     </template>
-  </ElDialog>
+  </ModalDialog>
 </template>
 
 <style scoped>
@@ -173,8 +171,5 @@ function add(): void {
 .problem {
   margin-top: 12px;
   color: var(--brick);
-}
-.btn + .btn {
-  margin-left: 8px;
 }
 </style>

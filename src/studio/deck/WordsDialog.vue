@@ -1,12 +1,10 @@
 <script setup lang="ts">
-import { ElDialog } from 'element-plus'
-import 'element-plus/theme-chalk/el-dialog.css'
-import 'element-plus/theme-chalk/el-overlay.css'
 import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
 import FaceView from '../cards/FaceView.vue'
 import { useBench } from '../store/bench.ts'
 import { typedPairs } from './typed-pairs.ts'
+import ModalDialog from '../look/ModalDialog.vue'
 
 /** Pairs from typed words, seen before they are added. */
 const open = defineModel<boolean>({ required: true })
@@ -32,7 +30,7 @@ function add(): void {
 </script>
 
 <template>
-  <ElDialog v-model="open" title="Words" width="720" append-to-body>
+  <ModalDialog v-model="open" title="Words" :width="720">
     <p id="words-help" class="soft">
       One pair a line: a word and its twin, with a tab, comma, semicolon or = between them. A line with one
       word makes identical twins.
@@ -56,13 +54,13 @@ function add(): void {
       <li v-for="problem in typed.problems.slice(0, 4)" :key="problem">{{ problem }}</li>
       <li v-if="typed.problems.length > 4">and {{ typed.problems.length - 4 }} more lines</li>
     </ul>
-    <template #footer>
+    <template #buttons>
       <button class="btn" type="button" @click="open = false">Cancel</button>
       <button class="btn main" type="button" :disabled="!count" @click="add">
         {{ count === 1 ? 'Add 1 pair' : `Add ${count} pairs` }}
       </button>
     </template>
-  </ElDialog>
+  </ModalDialog>
 </template>
 
 <style scoped>
@@ -109,8 +107,5 @@ textarea::placeholder {
   margin: 12px 0 0;
   padding-left: 20px;
   color: var(--brick);
-}
-.btn + .btn {
-  margin-left: 8px;
 }
 </style>

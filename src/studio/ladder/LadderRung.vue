@@ -147,9 +147,15 @@ function rename(): void {
 .rung.open {
   border-color: var(--line);
   background: var(--card);
-  box-shadow:
-    inset 4px 0 0 var(--apricot),
-    var(--shadow);
+  box-shadow: var(--shadow);
+}
+.rung.open::before {
+  content: '';
+  position: absolute;
+  inset: 12px auto 12px -14px;
+  width: 5px;
+  border-radius: 0 4px 4px 0;
+  background: var(--apricot);
 }
 .face {
   display: grid;

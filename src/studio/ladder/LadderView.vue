@@ -131,7 +131,7 @@ onBeforeUnmount(() => sortable?.destroy())
 .house.open {
   border-color: var(--line);
   background: var(--card);
-  box-shadow: inset 4px 0 0 var(--apricot);
+  box-shadow: var(--shadow);
 }
 .house .soft {
   font-size: 13px;

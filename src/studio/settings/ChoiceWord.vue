@@ -24,9 +24,8 @@ select {
   border: 0;
   border-bottom: 2px dotted var(--lagoon);
   border-radius: 4px 4px 0 0;
-  background:
-    linear-gradient(135deg, transparent 50%, var(--lagoon) 0) right 6px center / 5px 5px no-repeat,
-    linear-gradient(225deg, transparent 50%, var(--lagoon) 0) right 1px center / 5px 5px no-repeat;
+  background: url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 6'%3E%3Cpath d='M1 1h8L5 5z' fill='%231f7f80'/%3E%3C/svg%3E")
+    right 3px center / 9px 6px no-repeat;
   color: inherit;
   font: inherit;
   font-weight: 700;

@@ -22,6 +22,8 @@ const show = (): void => {
   problem.value = ''
 }
 watch(() => [props.modelValue, props.unit], show, { immediate: true })
+/** Without the newer CSS the width follows the text by count. */
+const fits = CSS.supports('field-sizing', 'content')
 const width = computed(() => `${Math.max(2, text.value.length) + 0.6}ch`)
 const range = computed(
   () => `${writeNumber(props.bounds[0], props.unit)} to ${writeNumber(props.bounds[1], props.unit)}`,
@@ -70,7 +72,7 @@ function leave(): void {
       :aria-valuemax="bounds[1]"
       :aria-invalid="problem !== ''"
       :title="`${label}: ${range}`"
-      :style="{ width }"
+      :style="{ width: fits ? undefined : width }"
       @change="take(readNumber(text, unit))"
       @blur="leave"
       @focus="($event.target as HTMLInputElement).select()"
@@ -100,6 +102,8 @@ input {
   font-weight: 700;
   line-height: 1.4;
   text-align: center;
+  field-sizing: content;
+  min-width: 1.9em;
 }
 input:hover {
   background: var(--lagoon-pale);

@@ -8,8 +8,10 @@ import IconZip from '~icons/ph/file-zip'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { findingsOf, type Finding } from '../../core/game/findings.ts'
+import { resolveLevel } from '../../core/game/levels.ts'
 import { problemLine } from '../../core/result.ts'
 import { mountPlayer, type Player } from '../../player/mount.ts'
+import BoardMini from '../cards/BoardMini.vue'
 import { pictureIndex, pictureUrl } from '../cards/pictures.ts'
 import { download, downloadGame } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
@@ -111,6 +113,19 @@ watch(game, mount)
         </article>
       </div>
 
+      <h3 class="title">Straight to a level</h3>
+      <p class="soft">
+        Add <code>?level=ID</code> to the page's address, and <code>&amp;seed=TEXT</code> for one certain
+        deal.
+      </p>
+      <ul class="levels">
+        <li v-for="level in game.levels" :key="level.id">
+          <BoardMini :board="resolveLevel(game, level).board" :cell="4" />
+          <strong>{{ level.name }}</strong>
+          <code>?level={{ level.id }}</code>
+        </li>
+      </ul>
+
       <h3 class="title">Findings</h3>
       <p v-if="!findings.length" class="fine">
         <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
@@ -191,7 +206,31 @@ h2 {
   font-weight: 600;
 }
 .title {
-  margin: 28px 0 8px;
+  margin: 28px 0 6px;
+}
+code {
+  padding: 1px 5px;
+  border-radius: 4px;
+  background: var(--sand);
+  font-size: 14px;
+}
+ul.levels {
+  margin-top: 10px;
+  grid-template-columns: repeat(auto-fill, minmax(290px, 1fr));
+}
+.levels li {
+  grid-template-columns: 48px 1fr;
+  gap: 0 10px;
+}
+.levels :deep(.mini) {
+  grid-row: span 2;
+  justify-self: center;
+  color: #b9ad95;
+}
+.levels code {
+  padding: 0;
+  overflow-wrap: anywhere;
+  background: none;
 }
 .fine {
   display: flex;

@@ -1,0 +1,38 @@
+import { defineConfig } from '@playwright/test'
+
+const port = Number(process.env.TEST_PORT ?? 8497)
+
+/** Browser tests: the built app in Debian's chromium, served as users have it. */
+export default defineConfig({
+  testDir: 'tests',
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  workers: 2,
+  fullyParallel: true,
+  forbidOnly: !!process.env.CI,
+  retries: 0,
+  reporter: process.env.TEST_REPORT ? [['line'], ['json', { outputFile: process.env.TEST_REPORT }]] : 'line',
+  outputDir: 'test-results',
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH || '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node dist/node/server.js',
+    url: `http://127.0.0.1:${port}/healthz`,
+    env: { PORT: String(port), HOST: '127.0.0.1' },
+    reuseExistingServer: false,
+  },
+})

@@ -1,0 +1,245 @@
+import { expect, test } from '@playwright/test'
+import { spawn, spawnSync } from 'node:child_process'
+import { once } from 'node:events'
+import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const folder = mkdtempSync(join(tmpdir(), 'commands-'))
+const CLOCK = 'demo/clockmakers-drawer.game.json'
+
+function run(...args: string[]): { code: number; out: string; err: string } {
+  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
+    encoding: 'utf8',
+  })
+  return { code: status!, out: stdout, err: stderr }
+}
+function file(name: string, content: unknown): string {
+  const path = join(folder, name)
+  writeFileSync(path, typeof content === 'string' ? content : JSON.stringify(content))
+  return path
+}
+const changed = (name: string, change: (game: any) => void): string => {
+  const game = JSON.parse(readFileSync(CLOCK, 'utf8'))
+  change(game)
+  return file(name, game)
+}
+const oneLine = (text: string): boolean => /^[^\n]+\n$/.test(text)
+
+test('deal prints JSON lines, the same for the same seed', () => {
+  const { code, out, err } = run('deal', CLOCK, '--level', 'bench', '--seed', 'tick', '--count', '3')
+  expect([code, err]).toEqual([0, ''])
+  const lines = out
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line))
+  expect(lines.map(({ level, seed, rows, columns }) => [level, seed, rows, columns])).toEqual(
+    [1, 2, 3].map((n) => ['bench', `tick-${n}`, 4, 4]),
+  )
+  expect(lines[0].cells).toHaveLength(16)
+  expect(JSON.parse(run('deal', CLOCK, '--level', 'bench', '--seed', 'tick-2').out)).toEqual(lines[1])
+})
+
+test('deal --text draws a grid', () => {
+  const { code, out } = run('deal', CLOCK, '--level', 'cabinet', '--seed', 'tick', '--text')
+  expect(code).toBe(0)
+  const lines = out.split('\n')
+  expect(lines[0]).toBe('Cabinet, seed tick')
+  expect(lines[1]!.trim().split(/\s+/)).toEqual(['A', 'B', 'C', 'D', 'E', 'F'])
+  expect(lines[4]!.trim().split(/\s+/).slice(0, 5)).toEqual([
+    '3',
+    expect.any(String),
+    expect.any(String),
+    '·',
+    '·',
+  ])
+})
+
+test('replay prints the result, with --events every event, and exits 1 if it is not what is expected', () => {
+  const cells: string[] = JSON.parse(run('deal', CLOCK, '--level', 'warm-up', '--seed', 'tick').out).cells
+  const twin = cells.indexOf(cells[0]!, 1)
+  const record = {
+    format: 'lucky-twin/play',
+    version: 1,
+    game: 'clockmakers-drawer',
+    level: 'warm-up',
+    seed: 'tick',
+    inputs: [
+      { at: 100, do: 'press', cell: 0 },
+      { at: 2000, do: 'press', cell: 0 },
+      { at: 2100, do: 'press', cell: twin },
+      { at: 2200, do: 'press', cell: twin },
+    ],
+    until: 5000,
+    expect: { outcome: 'open', lucky: 1, score: 100 },
+  }
+  const path = file('good.play.json', record)
+  const { code, out } = run('replay', CLOCK, path)
+  expect(code).toBe(0)
+  expect(JSON.parse(out)).toEqual({
+    outcome: 'open',
+    lostBy: null,
+    turns: 1,
+    flips: 2,
+    matches: 1,
+    misses: 0,
+    found: 0,
+    lucky: 1,
+    slips: 0,
+    fresh: 0,
+    longestStreak: 1,
+    score: 100,
+    stars: 0,
+    lives: null,
+    timeUsed: 3000,
+    refused: { 'first-look': 1, locked: 1 },
+  })
+  const { events } = JSON.parse(run('replay', CLOCK, path, '--events').out)
+  expect(events.map(({ kind }: { kind: string }) => kind)).toEqual([
+    'refused',
+    'first-look-over',
+    'flip',
+    'flip',
+    'match',
+    'refused',
+    'settled',
+  ])
+  const wrong = run(
+    'replay',
+    CLOCK,
+    file('wrong.play.json', { ...record, expect: { lucky: 0, refused: { locked: 1 } } }),
+  )
+  expect(wrong.code).toBe(1)
+  expect(wrong.err).toContain('expected lucky 0, but it is 1')
+  expect(wrong.err).toContain('expected refused')
+})
+
+test('check prints findings and exits 1 if one stops the game', () => {
+  expect(run('check', CLOCK)).toMatchObject({ code: 0, out: 'no findings\n' })
+  expect(run('check', CLOCK, '--json')).toMatchObject({ code: 0, out: '[]\n' })
+  const odd = changed('odd.game.json', (game) => (game.levels[0].board = { rows: 3, columns: 3 }))
+  const { code, out } = run('check', odd, '--json')
+  expect(code).toBe(1)
+  expect(JSON.parse(out)).toEqual([
+    {
+      level: 'stops',
+      code: 'odd-board',
+      at: 'levels[0].board',
+      message: 'Warm-up: 9 cells hold a card; twins need an even number',
+    },
+  ])
+  const unknown = changed('unknown.game.json', (game) => (game.deck.pairs[3].a.name = 'no-such-picture'))
+  expect(run('check', unknown)).toMatchObject({ code: 1, out: expect.stringContaining('unknown-picture') })
+})
+
+test('ship writes one file, and none for a game that is stopped', () => {
+  const to = join(folder, 'game.html')
+  expect(run('ship', CLOCK, '--to', to).code).toBe(0)
+  expect(readFileSync(to, 'utf8')).toMatch(/^<!doctype html>/)
+  const odd = changed('odd2.game.json', (game) => (game.levels[0].board = { rows: 3, columns: 3 }))
+  const none = join(folder, 'none.html')
+  expect(run('ship', odd, '--to', none).code).toBe(1)
+  expect(existsSync(none)).toBe(false)
+})
+
+for (const [what, args, message] of [
+  ['no command', [], 'a command is needed'],
+  ['an unknown command', ['shuffle'], "unknown command 'shuffle'"],
+  ['an unknown option', ['deal', CLOCK, '--sed', 'x'], "unknown option '--sed'"],
+  ['no such file', ['check', 'nowhere.json'], 'nowhere.json: no such file'],
+  ['a folder', ['check', 'demo'], 'demo: is a folder'],
+  [
+    'no such level',
+    ['deal', CLOCK, '--level', 'attic'],
+    'no level "attic" in this game; it has warm-up, bench, top-drawer, cabinet',
+  ],
+  ['a count that is none', ['deal', CLOCK, '--count', 'many'], 'a whole number from 1'],
+  ['a seed that is too long', ['deal', CLOCK, '--seed', 'x'.repeat(65)], '--seed:'],
+  [
+    'another kind of file',
+    ['replay', CLOCK, CLOCK],
+    'format: "lucky-twin/play" is expected, not "lucky-twin/game"',
+  ],
+  [
+    'no place to write',
+    ['ship', CLOCK, '--to', '/nowhere/at/all.html'],
+    '/nowhere/at/all.html: cannot be written',
+  ],
+  ['no --to', ['ship', CLOCK], '--to'],
+] as const)
+  test(`${what}: exit 2, one line that says what and where`, () => {
+    const { code, out, err } = run(...args)
+    expect([code, out]).toEqual([2, ''])
+    expect(err).toContain(message)
+    expect(oneLine(err)).toBe(true)
+  })
+
+test('a record of another game or level is unusable', () => {
+  const record = {
+    format: 'lucky-twin/play',
+    version: 1,
+    game: 'other',
+    level: 'warm-up',
+    seed: 's',
+    inputs: [],
+  }
+  expect(run('replay', CLOCK, file('other.play.json', record))).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('game: a record of "other"'),
+  })
+  const level = file('level.play.json', { ...record, game: 'clockmakers-drawer', level: 'attic' })
+  expect(run('replay', CLOCK, level)).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('level: no level "attic"'),
+  })
+})
+
+test.describe('the server', () => {
+  /** Starts it with these settings, and gives its first line and a way to end it. */
+  async function start(
+    env: Record<string, string>,
+  ): Promise<{ line: string; code: number | null; end(): Promise<void> }> {
+    const { PORT: _port, HOST: _host, ...rest } = process.env
+    const server = spawn(process.execPath, ['dist/node/server.js'], { env: { ...rest, ...env } })
+    const line = await new Promise<string>((resolve) => {
+      server.stdout.once('data', (data) => resolve(String(data)))
+      server.stderr.once('data', (data) => resolve(String(data)))
+    })
+    const end = async (): Promise<void> => {
+      if (server.exitCode !== null) return
+      server.kill('SIGTERM')
+      await once(server, 'exit')
+    }
+    if (!line.includes('http')) await once(server, 'exit')
+    return { line, code: server.exitCode, end }
+  }
+
+  test('serves the app with a policy, health, and 404 for what is not there', async ({ request }) => {
+    const health = await request.get('/healthz')
+    expect([health.status(), await health.text()]).toEqual([200, 'ok'])
+    const page = await request.get('/games/anything/deck')
+    expect(page.headers()['content-security-policy']).toContain("script-src 'self'")
+    expect(await page.text()).toContain('<div id="app">')
+    expect((await request.get('/assets/none.js')).status()).toBe(404)
+    expect((await request.get('/pictures/../../package.json')).status()).toBe(404)
+  })
+
+  test('takes the next port if its own is taken, unless PORT says which', async () => {
+    // whoever has it, it is taken
+    const taken = createServer()
+    const settled = Promise.race([
+      once(taken, 'listening'),
+      new Promise((resolve) => taken.on('error', resolve)),
+    ])
+    taken.listen(8420, '127.0.0.1')
+    await settled
+    const moved = await start({})
+    expect(moved.line).toMatch(/http:\/\/127\.0\.0\.1:84(2[1-9]|[3-9]\d)/)
+    await moved.end()
+    const refused = await start({ PORT: '8420' })
+    expect(refused.line).toContain('cannot listen on 127.0.0.1:8420')
+    expect(refused.code).toBe(1)
+    taken.close()
+  })
+})

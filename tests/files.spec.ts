@@ -1,0 +1,162 @@
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { downloadOf, openStation } from './helpers.ts'
+
+const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
+// one px, made by hand: a PNG and a GIF that any browser draws
+const PNG = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
+const GIF = Buffer.from('R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7', 'base64')
+
+type Given = { name: string; mimeType: string; buffer: Buffer }
+const given = (name: string, content: string | Buffer, mimeType = 'application/json'): Given => ({
+  name,
+  mimeType,
+  buffer: Buffer.from(content),
+})
+const changed = (change: (file: any) => void): string => {
+  const file = JSON.parse(DEMO)
+  change(file)
+  return JSON.stringify(file)
+}
+
+/** Lets files fall onto an element, as a person drops them. */
+async function drop(page: Page, selector: string, files: Given[]): Promise<void> {
+  const transfer = await page.evaluateHandle(
+    (list) => {
+      const data = new DataTransfer()
+      for (const { name, type, base64 } of list)
+        data.items.add(new File([Uint8Array.from(atob(base64), (c) => c.charCodeAt(0))], name, { type }))
+      return data
+    },
+    files.map(({ name, mimeType, buffer }) => ({ name, type: mimeType, base64: buffer.toString('base64') })),
+  )
+  await page.dispatchEvent(selector, 'drop', { dataTransfer: transfer })
+}
+
+test('a game file dropped on the shelf is opened, and what was there stays', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('article')).toHaveCount(2)
+  await drop(page, '.shelf', [
+    given(
+      'x.game.json',
+      changed((file) => (file.title = 'Dropped')),
+    ),
+  ])
+  await expect(page.getByRole('heading', { name: 'Dropped' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: "The Clockmaker's Drawer" })).toBeVisible()
+})
+
+for (const [what, content, message] of [
+  ['no JSON', 'hello there', 'no-json.json: not JSON, or cut off here'],
+  ['cut off', DEMO.slice(0, 2000), 'not JSON, or cut off here'],
+  ['a newer version', changed((f) => (f.version = 9)), 'version: 9 is newer than this Lucky Twin reads'],
+  ['an unknown key', changed((f) => (f.deck.pairs[2].colour = 'x')), 'deck.pairs[2].colour: unknown key'],
+  ['a wrong type', changed((f) => (f.house.turn.missLook = '1s')), 'house.turn.missLook: expected number'],
+  ['a billion rows', changed((f) => (f.levels[1].board.rows = 1e9)), 'levels[1].board.rows: at most 20'],
+  [
+    'a pair id twice',
+    changed((f) => (f.deck.pairs[4].id = 'cog')),
+    'deck.pairs[4].id: "cog" is already the id of number 1',
+  ],
+  ['a broken zip', Buffer.from('PK\x03\x04 nothing'), 'not a zip, or cut off'],
+] as const)
+  test(`a file with ${what} gets one clear message and changes nothing`, async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('article')).toHaveCount(2)
+    await page.getByLabel('Game files').setInputFiles(given('no-json.json', content as string))
+    await expect(page.getByRole('status').getByText(message)).toHaveCount(1)
+    await expect(page.getByRole('article')).toHaveCount(2)
+  })
+
+test('own images become pairs; what is no image is told and left out', async ({ page }) => {
+  await openStation(page, 'deck')
+  await drop(page, '.deck', [
+    given('brass_plate.png', PNG, 'image/png'),
+    given('film.gif', GIF, 'image/gif'),
+    given('notes.png', 'these are words', 'image/png'),
+    given(
+      'sly.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg">\n<script>alert(1)</script></svg>',
+      'image/svg+xml',
+    ),
+    given('torn.png', PNG.subarray(0, 30), 'image/png'),
+    given(
+      'good.svg',
+      '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 4 4"><path d="M0 0h4v4z"/></svg>',
+      'image/svg+xml',
+    ),
+  ])
+  await expect(page.getByText('3 pairs added')).toBeVisible()
+  await expect(
+    page.getByText('notes.png: not a PNG, JPEG, WebP, GIF or SVG image (and 2 more)'),
+  ).toBeVisible()
+  await expect(page.getByText('27 pairs', { exact: true })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'brass plate' })).toBeVisible()
+  await page
+    .getByLabel('Images to add')
+    .setInputFiles(
+      given('sly.svg', '<svg xmlns="http://www.w3.org/2000/svg"><script/></svg>', 'image/svg+xml'),
+    )
+  await expect(page.getByText('sly.svg: line 1: an SVG that holds a <script>')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await expect(page.getByText('24 pairs', { exact: true })).toBeVisible()
+})
+
+test('a large image is made no larger than is useful', async ({ page }) => {
+  await openStation(page, 'deck')
+  const large = await page.evaluate(() => {
+    const canvas = document.createElement('canvas')
+    canvas.width = 1600
+    canvas.height = 800
+    canvas.getContext('2d')!.fillRect(10, 10, 900, 500)
+    return canvas.toDataURL('image/png').split(',')[1]!
+  })
+  await page
+    .getByLabel('Images to add')
+    .setInputFiles(given('wide.png', Buffer.from(large, 'base64'), 'image/png'))
+  await expect(page.getByText('1 pair added')).toBeVisible()
+  const size = await page
+    .locator('[data-pair="wide"] img')
+    .first()
+    .evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight])
+  expect(size).toEqual([512, 256])
+})
+
+test('a game with images goes out as a zip and comes in again', async ({ page }) => {
+  await openStation(page, 'deck')
+  await page.getByLabel('Images to add').setInputFiles(given('brass.png', PNG, 'image/png'))
+  await page.getByRole('link', { name: 'Ship' }).click()
+  const { name, path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'With images as a zip' }).click(),
+  )
+  expect(name).toBe('clockmakers-drawer.game.zip')
+  await page.goto('/')
+  await page.getByLabel('Game files').setInputFiles(path)
+  await page.getByRole('status').getByRole('button', { name: 'Open' }).click()
+  await expect(page.getByText('25 pairs', { exact: true })).toBeVisible()
+})
+
+test('text from a game never becomes HTML', async ({ page }) => {
+  const evil = '<img src=x onerror="window.hacked=1"><script>window.hacked=1</script>'
+  const game = changed((file) => {
+    file.title = evil.slice(0, 100)
+    file.levels[0].name = evil.slice(0, 100)
+    for (const pair of file.deck.pairs) {
+      pair.name = evil.slice(0, 100)
+      pair.a = { kind: 'text', text: evil, alt: evil }
+      pair.tags = ['<b>tag']
+    }
+  })
+  await page.goto('/')
+  await page.getByLabel('Game files').setInputFiles(given('evil.json', game))
+  await page.getByRole('status').getByRole('button', { name: 'Open' }).click()
+  for (const name of ['Deal', 'Rules', 'Play', 'Ship', 'Deck']) {
+    await page.getByRole('link', { name, exact: true }).click()
+    await expect(page.locator('.station').getByRole('heading').first()).toBeVisible()
+  }
+  expect(await page.evaluate(() => 'hacked' in window)).toBe(false)
+  expect(await page.locator('img[src="x"], .station b').count()).toBe(0)
+})

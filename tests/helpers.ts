@@ -1,0 +1,127 @@
+import { expect, type Locator, type Page } from '@playwright/test'
+import axe from 'axe-core'
+
+/** Fails with what axe finds on the page as it stands. */
+export async function expectNoViolations(page: Page): Promise<void> {
+  await page.evaluate(axe.source)
+  const found = await page.evaluate(async () => {
+    const { axe } = window as unknown as {
+      axe: {
+        run(): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>
+      }
+    }
+    // what is still moving has no colour of its own yet
+    await Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined)))
+    const { violations } = await axe.run()
+    return violations.map(
+      ({ id, nodes }) =>
+        `${id}: ${nodes.map((node) => `${node.html} ${node.failureSummary ?? ''}`).join('\n')}`,
+    )
+  })
+  expect(found).toEqual([])
+}
+
+export const card = (page: Page | Locator, cell: number): Locator =>
+  page.locator(`.lt-card[data-cell="${cell}"]`)
+
+/** What a face-up card shows, as its accessible name says it: "B2, Old key" gives "Old key". */
+async function shown(page: Page, cell: number): Promise<string> {
+  await expect(card(page, cell)).toHaveAttribute('data-state', /up|matched|gone/)
+  const name = (await card(page, cell).getAttribute('aria-label'))!
+  return name.split(', ')[1]!
+}
+
+/** Presses cards with a mouse, or with keys alone from wherever the focus is on the board. */
+export type Press = (page: Page, cell: number) => Promise<void>
+export const byMouse: Press = (page, cell) => card(page, cell).click()
+
+export const byKeys =
+  (columns: number): Press =>
+  async (page, cell) => {
+    for (;;) {
+      const at = Number(
+        await page.evaluate(() => (document.activeElement as HTMLElement).dataset.cell ?? NaN),
+      )
+      if (at === cell) break
+      const [row, column] = [Math.floor(at / columns), at % columns]
+      const [toRow, toColumn] = [Math.floor(cell / columns), cell % columns]
+      if (row !== toRow) await page.keyboard.press(row < toRow ? 'ArrowDown' : 'ArrowUp')
+      else await page.keyboard.press(column < toColumn ? 'ArrowRight' : 'ArrowLeft')
+    }
+    await page.keyboard.press('Enter')
+  }
+
+/**
+ * Plays the open board to the win by remembering what the cards show. `twinOf` says what belongs to what is shown;
+ * for identical pairs that is the same.
+ */
+export async function playToTheWin(
+  page: Page,
+  press: Press,
+  twinOf: (words: string) => string = (words) => words,
+): Promise<void> {
+  const cells = await page
+    .locator('.lt-card')
+    .evaluateAll((cards) => cards.map((one) => Number((one as HTMLElement).dataset.cell)))
+  const known = new Map<string, number[]>()
+  const unseen = [...cells]
+  let left = cells.length
+  const settled = async (): Promise<void> => {
+    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+  }
+  const learn = async (cell: number): Promise<string> => {
+    const words = await shown(page, cell)
+    known.set(words, [...(known.get(words) ?? []), cell])
+    return words
+  }
+  const forget = (words: string, cell: number): void => {
+    known.set(
+      words,
+      known.get(words)!.filter((one) => one !== cell),
+    )
+  }
+  while (left > 0) {
+    const pair = [...known.keys()].flatMap((words) => {
+      const [one] = known.get(words)!
+      const other = known.get(twinOf(words))?.find((cell) => cell !== one)
+      return one !== undefined && other !== undefined ? [[words, one, other] as const] : []
+    })[0]
+    let first: number
+    let words: string
+    if (pair) {
+      ;[words, first] = pair
+      await press(page, first)
+    } else {
+      first = unseen.shift()!
+      await press(page, first)
+      words = await learn(first)
+    }
+    const twin = known.get(twinOf(words))?.find((cell) => cell !== first)
+    const second = twin ?? unseen.shift()!
+    await press(page, second)
+    const other = twin === undefined ? await learn(second) : twinOf(words)
+    if (other === twinOf(words)) {
+      forget(words, first)
+      forget(other, second)
+      left -= 2
+    }
+    if (left > 0) await settled()
+  }
+}
+
+/** Opens a demo game's station and waits until it stands. */
+export async function openStation(page: Page, path: string, game = 'clockmakers-drawer'): Promise<void> {
+  await page.goto('/')
+  await expect(page.getByRole('article')).toHaveCount(2)
+  await page.goto(`/games/${game}/${path}`)
+  await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
+}
+
+/** The bytes of a file that a press downloads. */
+export async function downloadOf(
+  page: Page,
+  press: () => Promise<void>,
+): Promise<{ name: string; path: string }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), press()])
+  return { name: download.suggestedFilename(), path: (await download.path())! }
+}

@@ -1,0 +1,217 @@
+import { chromium, expect, test, type Page } from '@playwright/test'
+import { mkdtempSync, readFileSync, readlinkSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { downloadOf, openStation } from './helpers.ts'
+
+const title = (page: Page) => page.getByLabel('Title of the game')
+async function retitle(page: Page, text: string): Promise<void> {
+  await title(page).fill(text)
+  await title(page).press('Enter')
+}
+const saved = (page: Page) => expect(page.getByText('saved ✓')).toBeVisible()
+
+test('everything is saved by itself and survives a reload', async ({ page }) => {
+  await openStation(page, 'deal/bench')
+  await retitle(page, 'Evening drawer')
+  await page.getByRole('button', { name: /^B2, / }).click()
+  await page.getByRole('button', { name: /^C2, / }).click()
+  await expect(page.getByText('14 cards, 7 pairs.')).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await expect(page.getByText('14 cards, 7 pairs.')).toBeVisible()
+  await expect(title(page)).toHaveValue('Evening drawer')
+  await expect(page.getByRole('button', { name: 'B2, a gap' })).toBeVisible()
+})
+
+test('and a killed browser', async ({ baseURL }, info) => {
+  const folder = mkdtempSync(join(tmpdir(), 'profile-'))
+  const launch = () =>
+    chromium.launchPersistentContext(folder, { ...info.project.use.launchOptions, baseURL })
+  const first = await launch()
+  const page = await first.newPage()
+  await openStation(page, 'rules')
+  await retitle(page, 'Kept through the night')
+  await saved(page)
+  // the profile's lock names the browser's own process
+  const pid = Number(readlinkSync(join(folder, 'SingletonLock')).split('-').at(-1))
+  const gone = new Promise((resolve) => first.on('close', resolve))
+  process.kill(pid, 'SIGKILL')
+  await gone
+  const second = await launch()
+  const again = await second.newPage()
+  await again.goto('/')
+  await expect(again.getByRole('heading', { name: 'Kept through the night' })).toBeVisible()
+  await second.close()
+})
+
+test('every kind of edit can be undone and done again', async ({ page }) => {
+  await openStation(page, 'deck')
+  const undo = () => page.keyboard.press('Control+z')
+  const redo = () => page.keyboard.press('Control+Shift+z')
+  const pairs = page.locator('.tile .name')
+  const first = async (): Promise<string> => (await pairs.first().textContent())!
+
+  await page.getByRole('button', { name: 'Cog' }).click()
+  await page.keyboard.press('Delete')
+  await expect(pairs).toHaveCount(23)
+  await page.keyboard.press('Alt+ArrowRight')
+  expect(await first()).toBe('Mantel clock')
+  await undo()
+  expect(await first()).toBe('Hourglass')
+  await undo()
+  await expect(pairs).toHaveCount(24)
+  await redo()
+  await redo()
+  expect(await first()).toBe('Mantel clock')
+  await undo()
+  await undo()
+
+  await page.getByRole('link', { name: 'Rules', exact: true }).click()
+  await page.getByRole('link', { name: /^Bench/ }).click()
+  const limit = page.getByRole('spinbutton', { name: 'Limit', exact: true })
+  await limit.focus()
+  await page.keyboard.press('ArrowUp')
+  await expect(limit).toHaveValue('1:35')
+  await limit.blur()
+  await undo()
+  await expect(limit).toHaveValue('1:30')
+
+  await page.getByRole('button', { name: 'Duplicate this level' }).click()
+  await expect(page.getByRole('link', { name: /^Bench copy/ })).toBeVisible()
+  await page.getByRole('button', { name: 'Move this level up' }).click()
+  await page.getByRole('button', { name: 'Rename this level' }).click()
+  await page.getByLabel('Name of the level').fill('Second bench')
+  await page.keyboard.press('Enter')
+  const rungs = page.locator('.rung strong')
+  await expect(rungs).toHaveText(['Warm-up', 'Second bench', 'Bench', 'Top drawer', 'Cabinet'])
+  await page.getByRole('button', { name: 'Remove this level' }).click()
+  await expect(rungs).toHaveText(['Warm-up', 'Bench', 'Top drawer', 'Cabinet'])
+  for (const text of [
+    ['Warm-up', 'Second bench', 'Bench', 'Top drawer', 'Cabinet'],
+    ['Warm-up', 'Bench copy', 'Bench', 'Top drawer', 'Cabinet'],
+    ['Warm-up', 'Bench', 'Bench copy', 'Top drawer', 'Cabinet'],
+    ['Warm-up', 'Bench', 'Top drawer', 'Cabinet'],
+  ]) {
+    await undo()
+    await expect(rungs).toHaveText(text)
+  }
+})
+
+test('a level follows the house rules until it says otherwise, and again when asked', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  const look = page.getByRole('spinbutton', { name: 'Look time of a miss' })
+  await look.fill('2')
+  await look.press('Enter')
+  const own = page.getByRole('button', { name: 'missLook: own; follow the house rules again' })
+  await expect(own).toBeVisible()
+  await page.getByRole('link', { name: /^House rules/ }).click()
+  await expect(look).toHaveValue('1.0 s')
+  await look.fill('1.4')
+  await look.press('Enter')
+  await page.getByRole('link', { name: /^Bench/ }).click()
+  await expect(look).toHaveValue('2.0 s')
+  await own.click()
+  await expect(look).toHaveValue('1.4 s')
+  await expect(own).toBeHidden()
+})
+
+test('a number out of bounds is told and not taken', async ({ page }) => {
+  await openStation(page, 'rules')
+  const look = page.getByRole('spinbutton', { name: 'Look time of a miss' })
+  for (const wrong of ['61', '-1', 'long']) {
+    await look.fill(wrong)
+    await look.press('Enter')
+    await expect(page.getByText('Look time of a miss: 0.0 s to 60.0 s')).toBeVisible()
+    await look.press('Escape')
+    await expect(look).toHaveValue('1.0 s')
+  }
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+})
+
+test('a second tab follows the first', async ({ page, context }) => {
+  await openStation(page, 'rules')
+  const other = await context.newPage()
+  await openStation(other, 'deck')
+  await retitle(page, 'Seen by both')
+  await expect(title(other)).toHaveValue('Seen by both')
+  await retitle(other, 'And back')
+  await expect(title(page)).toHaveValue('And back')
+})
+
+test('two tabs that edit at once never overwrite each other in silence', async ({ page, context }) => {
+  await openStation(page, 'rules')
+  const other = await context.newPage()
+  await openStation(other, 'rules')
+  await title(page).fill('From the one')
+  await title(other).fill('From the other')
+  await Promise.all([title(page).press('Enter'), title(other).press('Enter')])
+  const question = 'Another tab has changed this game.'
+  await expect
+    .poll(
+      async () =>
+        Number(await page.getByText(question).isVisible()) +
+        Number(await other.getByText(question).isVisible()),
+    )
+    .toBeGreaterThan(0)
+  const [late, early] = (await page.getByText(question).isVisible()) ? [page, other] : [other, page]
+  const mine = await title(late).inputValue()
+  const theirs = await title(early).inputValue()
+  await late.getByRole('button', { name: 'Keep mine as a copy' }).click()
+  await expect(late.getByText(question)).toBeHidden()
+  await late.goto('/')
+  await expect(late.getByRole('heading', { name: theirs, exact: true })).toBeVisible()
+  await expect(late.getByRole('heading', { name: `${mine} copy`, exact: true })).toBeVisible()
+})
+
+test('a removed game comes back by Undo; a duplicate stands for itself', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('button', { name: 'Remove The Signal Room' }).click()
+  await expect(page.getByRole('heading', { name: 'The Signal Room' })).toBeHidden()
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await expect(page.getByRole('heading', { name: 'The Signal Room' })).toBeVisible()
+  await page.getByRole('button', { name: 'Duplicate The Signal Room' }).click()
+  await page.getByRole('link', { name: 'Open The Signal Room copy' }).click()
+  await retitle(page, 'Mine')
+  await saved(page)
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'The Signal Room', exact: true })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Mine', exact: true })).toBeVisible()
+})
+
+test('a refused storage says so, and the game can be saved as a file', async ({ page }) => {
+  await page.addInitScript(() => Object.defineProperty(window, 'indexedDB', { value: undefined }))
+  await page.goto('/')
+  await expect(page.getByText('This browser does not let Lucky Twin keep games')).toBeVisible()
+  await page.getByRole('button', { name: 'Make it' }).click()
+  await retitle(page, 'For this tab only')
+  await page.getByRole('link', { name: 'Ship' }).click()
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the game file' }).click(),
+  )
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
+    format: 'lucky-twin/game',
+    version: 1,
+    title: 'For this tab only',
+  })
+})
+
+test('a full storage says so, keeps the work, and offers the file', async ({ page }) => {
+  // no quota that a test can set reaches IndexedDB here, so the browser's own error is raised in its place
+  await page.addInitScript(() => {
+    const put = IDBObjectStore.prototype.put
+    IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
+      if ('full' in window) throw new DOMException('The quota has been exceeded.', 'QuotaExceededError')
+      return put.apply(this, args)
+    }
+  })
+  await openStation(page, 'rules')
+  await page.evaluate(() => Object.assign(window, { full: true }))
+  await retitle(page, 'Too much')
+  await expect(page.getByText('This browser did not keep the last changes')).toBeVisible()
+  const { path } = await downloadOf(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
+  expect(JSON.parse(readFileSync(path, 'utf8')).title).toBe('Too much')
+  await page.evaluate(() => Reflect.deleteProperty(window, 'full'))
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await saved(page)
+})

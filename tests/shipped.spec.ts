@@ -1,0 +1,175 @@
+import { devices, expect, test, type Page } from '@playwright/test'
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { byMouse, card, playToTheWin } from './helpers.ts'
+
+const folder = mkdtempSync(join(tmpdir(), 'games-'))
+const run = (...args: string[]): string =>
+  execFileSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'ignore'],
+  })
+
+/** Ships the clockmaker's game with its house rules changed, and gives its address. */
+function shipped(name: string, change: (game: any) => void = () => undefined): { url: string; game: string } {
+  const file = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  file.levels[0].turn.firstLook = 0
+  Object.assign(file.house.turn, { matchLook: 200, missLook: 250 })
+  file.house.finish.wait = 100
+  change(file)
+  const game = join(folder, `${name}.game.json`)
+  writeFileSync(game, JSON.stringify(file))
+  const html = join(folder, `${name}.html`)
+  run('ship', game, '--to', html)
+  return { url: pathToFileURL(html).href, game }
+}
+
+const deal = (game: string, level: string, seed: string): (string | null)[] =>
+  JSON.parse(run('deal', game, '--level', level, '--seed', seed)).cells
+
+test('level and seed in the address choose what is dealt, just as the command line deals it', async ({
+  page,
+}) => {
+  const { url, game } = shipped('address')
+  await page.goto(`${url}?level=cabinet&seed=tick-1`)
+  const cells = deal(game, 'cabinet', 'tick-1')
+  await expect(page.getByRole('grid', { name: 'Cabinet, 6 rows, 6 columns' })).toBeVisible()
+  await expect(page.locator('button[data-cell]')).toHaveCount(32)
+  const first = cells.indexOf(cells[0]!, 1)
+  await card(page, 0).click()
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+  await card(page, first).click()
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'gone')
+  await expect(card(page, first)).toHaveAttribute('data-state', 'gone')
+})
+
+test('a card that lies face down tells nothing, neither by name nor in the page', async ({ page }) => {
+  const { url } = shipped('silent')
+  await page.goto(url)
+  await expect(card(page, 3)).toHaveAttribute('aria-label', 'D1, face down')
+  expect(await page.locator('.lt-board img, .lt-board .lt-text').count()).toBe(0)
+  await card(page, 3).click()
+  await expect(card(page, 3)).toHaveAttribute('aria-label', /^D1, (?!face down)\w/)
+  expect(await page.locator('.lt-board img').count()).toBe(1)
+})
+
+test('the policy forbids every request and every script that is not its own', async ({ page }) => {
+  const { url } = shipped('policy')
+  await page.goto(url)
+  const blocked = await page.evaluate(async () => {
+    const violations: string[] = []
+    document.addEventListener('securitypolicyviolation', (event) => violations.push(event.effectiveDirective))
+    await fetch('http://127.0.0.1:9/').catch(() => undefined)
+    const script = document.createElement('script')
+    script.textContent = 'window.ran = 1'
+    document.body.append(script)
+    const image = new Image()
+    image.src = 'http://127.0.0.1:9/x.png'
+    await new Promise((resolve) => image.addEventListener('error', resolve))
+    return { violations, ran: 'ran' in window }
+  })
+  expect(blocked.ran).toBe(false)
+  expect(new Set(blocked.violations)).toEqual(new Set(['connect-src', 'script-src-elem', 'img-src']))
+})
+
+test('best results stay, stars are shown beside the levels, and next goes up the ladder', async ({
+  page,
+}) => {
+  const { url } = shipped('best')
+  await page.goto(url)
+  await playToTheWin(page, byMouse)
+  await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
+  await page.getByRole('button', { name: 'Next: Bench' }).click()
+  await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
+  await expect(card(page, 0)).toBeFocused()
+  await page.reload()
+  await page.getByRole('button', { name: 'Choose a level' }).click()
+  await expect(
+    page.getByRole('button', { name: /^Warm-up/ }).getByRole('img', { name: /of 3 stars/ }),
+  ).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
+})
+
+const press = async (page: Page, ...cells: number[]): Promise<void> => {
+  for (const cell of cells) await card(page, cell).click()
+}
+/** Two cells that are no twins. */
+const miss = (cells: (string | null)[]): [number, number] => [0, cells.findIndex((name) => name !== cells[0])]
+
+test('a game is lost by its lives', async ({ page }) => {
+  const { url, game } = shipped('lives', (file) => (file.house.limits.lives = 1))
+  await page.goto(`${url}?level=warm-up&seed=a`)
+  await press(page, ...miss(deal(game, 'warm-up', 'a')))
+  const dialog = page.getByRole('dialog', { name: 'Not this time' })
+  await expect(dialog).toContainText('No lives left. 6 pairs were left.')
+  await dialog.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.locator('[data-state="down"]')).toHaveCount(12)
+})
+
+test('by its turns, and by the clock, at the right instant', async ({ page }) => {
+  const turns = shipped('turns', (file) => (file.levels[0].limits = { turns: 6 }))
+  await page.goto(`${turns.url}?seed=a`)
+  const [one, other] = miss(deal(turns.game, 'warm-up', 'a'))
+  for (let i = 0; i < 6; i++) {
+    await press(page, one, other)
+    await expect(page.locator('[data-order]')).toHaveCount(0)
+  }
+  await expect(page.getByRole('dialog')).toContainText('No turns left')
+
+  const clock = shipped('clock', (file) =>
+    Object.assign(file.levels[0], { clock: { mode: 'down', limit: 2000, matchBonus: 0 } }),
+  )
+  await page.goto(`${clock.url}?seed=a`)
+  await press(page, 0)
+  await expect(page.getByRole('dialog')).toContainText('Time is up')
+  await expect(page.getByText('0:00')).toBeVisible()
+})
+
+test('a pause hides the cards and stops the clock', async ({ page }) => {
+  const { url } = shipped('pause', (file) => Object.assign(file.levels[0], { clock: { mode: 'up' } }))
+  await page.goto(url)
+  await press(page, 0)
+  await page.getByRole('button', { name: 'Pause' }).click()
+  const at = await page.locator('.lt-time .lt-value').textContent()
+  await expect(page.locator('.lt-shows')).toHaveCount(0)
+  await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused()
+  await page.waitForFunction(() => performance.now() > 2500)
+  await expect(page.locator('.lt-time .lt-value')).toHaveText(at!)
+  await page.keyboard.press('Escape')
+  await expect(page.locator('.lt-shows')).toHaveCount(1)
+})
+
+test('a screen reader is told each card, and what came of it', async ({ page }) => {
+  const { url, game } = shipped('spoken')
+  await page.goto(`${url}?seed=a`)
+  const cells = deal(game, 'warm-up', 'a')
+  const twin = cells.indexOf(cells[0]!, 1)
+  await press(page, 0)
+  await expect(page.getByRole('status')).toHaveText(/^A1: .+\.$/)
+  await press(page, twin)
+  await expect(page.getByRole('status')).toHaveText(/: .+\. A match, by luck\.$/)
+})
+
+test.describe('on a phone', () => {
+  const { defaultBrowserType: _browser, ...phone } = devices['Pixel 5']
+  test.use({ ...phone, viewport: { width: 360, height: 640 } })
+
+  test('cards are pressed by touch, and every target is large enough', async ({ page }) => {
+    const { url, game } = shipped('touch')
+    await page.goto(`${url}?seed=a`)
+    const cells = deal(game, 'warm-up', 'a')
+    await card(page, 0).tap()
+    await card(page, cells.indexOf(cells[0]!, 1)).tap()
+    await expect(page.locator('[data-state="matched"]')).toHaveCount(2)
+    for (const box of await page
+      .locator('.lt-card')
+      .evaluateAll((all) => all.map((one) => one.getBoundingClientRect().width)))
+      expect(box).toBeGreaterThanOrEqual(44)
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
+    expect(overflow).toBe(0)
+  })
+})

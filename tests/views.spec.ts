@@ -1,0 +1,103 @@
+import { expect, test } from '@playwright/test'
+import { byMouse, card, expectNoViolations, openStation, playToTheWin } from './helpers.ts'
+
+test.describe('axe finds nothing on', () => {
+  test('the shelf, and a page that is not there', async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('article')).toHaveCount(2)
+    await expectNoViolations(page)
+    await page.goto('/nowhere/at/all')
+    await expect(page.getByRole('heading')).toBeVisible()
+    await expectNoViolations(page)
+    await page.goto('/games/none-such/deck')
+    await expect(page.getByRole('heading', { name: 'This game is not on the shelf' })).toBeVisible()
+    await expectNoViolations(page)
+  })
+
+  test('the light table, a slip of either kind, and the back', async ({ page }) => {
+    await openStation(page, 'deck')
+    await expect(page.getByRole('heading', { name: 'The back' })).toBeVisible()
+    await expectNoViolations(page)
+    await page.getByRole('button', { name: 'Loupe' }).click()
+    await expectNoViolations(page)
+    await page.getByText('related', { exact: true }).click()
+    await page.getByText('second face', { exact: true }).click()
+    await expect(page.getByRole('textbox', { name: 'Text on the card' })).toHaveValue('Loupe')
+    await expectNoViolations(page)
+  })
+
+  for (const path of ['deal', 'deal/cabinet', 'rules', 'rules/top-drawer', 'play/top-drawer', 'ship'])
+    test(path, async ({ page }) => {
+      await openStation(page, path)
+      await expect(page.locator('.station h2').first()).toBeVisible()
+      await expectNoViolations(page)
+    })
+
+  test('all keys', async ({ page }) => {
+    await openStation(page, 'deck')
+    await page.getByRole('button', { name: 'All keys' }).click()
+    await expect(page.getByRole('dialog', { name: 'All keys' })).toBeVisible()
+    await expectNoViolations(page)
+  })
+
+  test('a board that cannot be dealt', async ({ page }) => {
+    await openStation(page, 'deal/bench')
+    await page.getByRole('spinbutton', { name: 'Rows' }).fill('5')
+    await page.getByRole('spinbutton', { name: 'Rows' }).press('Enter')
+    await page.getByRole('spinbutton', { name: 'Columns' }).fill('5')
+    await page.getByRole('spinbutton', { name: 'Columns' }).press('Enter')
+    await expect(page.getByText('This cannot be dealt')).toBeVisible()
+    await expectNoViolations(page)
+  })
+
+  test('the table while paused, at its levels and at the result, also at phone size', async ({ page }) => {
+    await page.setViewportSize({ width: 360, height: 640 })
+    await openStation(page, 'ship')
+    await page.getByRole('button', { name: 'Choose a level' }).click()
+    await expect(page.getByRole('dialog', { name: 'Levels' })).toBeVisible()
+    await expectNoViolations(page)
+    await page.getByRole('button', { name: 'Close', exact: true }).click()
+    await page.getByRole('button', { name: 'Pause' }).click()
+    await expect(page.getByRole('dialog', { name: 'Paused' })).toBeVisible()
+    await expectNoViolations(page)
+  })
+})
+
+test('every view has its own address and title, and Alt with a figure goes from station to station', async ({
+  page,
+}) => {
+  await openStation(page, 'deck')
+  await expect(page).toHaveTitle("The Clockmaker's Drawer · Lucky Twin")
+  const stations = ['deck', 'deal', 'rules', 'play/warm-up', 'ship']
+  for (const [i, path] of stations.entries()) {
+    await page.keyboard.press(`Alt+${i + 1}`)
+    await expect(page).toHaveURL(new RegExp(`/games/clockmakers-drawer/${path}`))
+  }
+})
+
+test('the first look is shown, and no press counts in it', async ({ page }) => {
+  await openStation(page, 'play/warm-up')
+  await expect(card(page, 0)).toHaveAttribute('aria-label', /^A1, (?!face down)/)
+  await card(page, 0).click()
+  await expect(page.getByText('A1 refused: first-look')).toBeVisible()
+  await expect(card(page, 0)).toHaveAttribute('aria-label', 'A1, face down')
+})
+
+test('a game under a button for missed cards is won', async ({ page }) => {
+  await openStation(page, 'rules/warm-up')
+  await page
+    .getByRole('combobox', { name: 'What becomes of missed cards' })
+    .selectOption('turn back by a button')
+  await page.getByRole('spinbutton', { name: 'First look' }).fill('0')
+  await page.getByRole('spinbutton', { name: 'First look' }).press('Enter')
+  await page.keyboard.press('Escape')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await page.getByRole('button', { name: 'In order' }).click()
+  await card(page, 0).click()
+  await card(page, 2).click()
+  await card(page, 4).click()
+  await expect(page.getByText('A2 refused: locked')).toBeVisible()
+  await page.getByRole('button', { name: 'Turn them back' }).click()
+  await playToTheWin(page, byMouse)
+  await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
+})
