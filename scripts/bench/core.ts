@@ -1,8 +1,7 @@
 import lodash from 'lodash'
-import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus'
-import { Bench } from 'tinybench'
 import { prepareDeal, type Dealer } from '../../src/core/deal/deal.ts'
 import { draw } from '../../src/core/deal/draw.ts'
+import { streamOf } from '../../src/core/deal/seed.ts'
 import { DEFAULTS, type Settings } from '../../src/core/game/settings.ts'
 import type { Pair } from '../../src/core/game/game.ts'
 import { playPerfectMemory } from '../../src/core/odds/players.ts'
@@ -21,8 +20,9 @@ function dealer(): Dealer {
   return made.value
 }
 
-/** The bare loop: deals with the same generator and plays the same strategy on integer arrays, without any machine. */
-function bareGame(stream: { next(): number }, board: number[], seenAt: number[]): number {
+/** The bare loop: deals the same boards with the same generator and plays the same strategy on integer arrays. */
+function bareGame(seed: string, board: number[], seenAt: number[]): number {
+  const stream = streamOf(seed, 'shuffling')
   const cards = board.length
   for (let i = 0; i < cards; i++) board[i] = i >> 1
   for (let i = cards - 1; i > 0; i--) {
@@ -58,48 +58,58 @@ function bareGame(stream: { next(): number }, board: number[], seenAt: number[])
   return turns
 }
 
-async function compare(
-  title: string,
-  ours: () => void,
-  theirs: () => void,
-  against: string,
-  wanted: number,
-): Promise<void> {
-  const bench = new Bench({ time: 1500, warmupTime: 500 })
-  bench.add('ours', ours).add('theirs', theirs)
-  await bench.run()
-  const rate = (name: string): number => {
-    const result = bench.getTask(name)!.result
-    if (result.state !== 'completed') throw new Error(`${title}: ${name} did not run`)
-    return 1000 / result.latency.p50
+/** How long `work` takes, in ms. */
+function time(work: () => void): number {
+  const start = performance.now()
+  work()
+  return performance.now() - start
+}
+
+/**
+ * The speed of ours as a share of theirs. The two take turns in short stretches, and the middle one of all ratios counts, so
+ * that a noisy machine troubles both alike.
+ */
+function compare(title: string, ours: () => void, theirs: () => void, against: string, wanted: number): void {
+  const ROUNDS = 151
+  for (let i = 0; i < 50; i++) {
+    ours()
+    theirs()
   }
-  const ratio = rate('ours') / rate('theirs')
+  const ratios = Array.from({ length: ROUNDS }, () => time(theirs) / time(ours)).sort((a, b) => a - b)
+  const ratio = ratios[ROUNDS >> 1]!
+  const spread = `${ratios[ROUNDS >> 2]!.toFixed(2)} to ${ratios[(ROUNDS * 3) >> 2]!.toFixed(2)} in the middle half`
   console.log(
-    `${title}: ${ratio.toFixed(2)} of ${against} (at least ${wanted} is meant) ${ratio < wanted ? 'SHORT' : 'ok'}`,
+    `${title}: ${ratio.toFixed(2)} of ${against} (${spread}; at least ${wanted} is meant) ${ratio < wanted ? 'SHORT' : 'ok'}`,
   )
 }
 
-const BATCH = 200
+const BATCH = 1000
 const level = dealer()
 
 let seed = 0
 const board = new Array<number>(36).fill(0)
 const seenAt = new Array<number>(18).fill(-1)
-const bareStream = xoroshiro128plusFromState([1, 2, 3, 4])
-await compare(
+let bareSeed = 0
+// the two must play the same games, or the comparison means nothing
+for (let i = 0; i < 200; i++) {
+  const round = newRound(rules, level.deal(`same-${i}`), false)
+  playPerfectMemory(round)
+  if (round.turns !== bareGame(`same-${i}`, board, seenAt)) throw new Error(`game ${i} differs`)
+}
+compare(
   'Machine, perfect-memory games of 18 pairs',
   () => {
     for (let i = 0; i < BATCH; i++) playPerfectMemory(newRound(rules, level.deal(`bench-${seed++}`), false))
   },
   () => {
-    for (let i = 0; i < BATCH; i++) bareGame(bareStream, board, seenAt)
+    for (let i = 0; i < BATCH; i++) bareGame(`bench-${bareSeed++}`, board, seenAt)
   },
   'a bare loop of integer arrays',
   0.25,
 )
 
 const values = Array.from({ length: 36 }, (_, i) => i)
-await compare(
+compare(
   'Deal, shuffled 6 × 6',
   () => {
     for (let i = 0; i < BATCH; i++) level.deal(`bench-${seed++}`)

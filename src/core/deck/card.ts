@@ -17,6 +17,9 @@ export const pairOf = (card: Card): number => card >> 2
 
 export const sideOf = (card: Card): Side => (card & 1 ? 'b' : 'a')
 
+/** The face that a card's twin bears: the other one of a related pair, the same of an identical one. */
+export const twinFace = (card: Card): Card => ((card & 2) === 0 ? card : card ^ 1)
+
 /**
  * Whether two cards match: different cards (the caller sees to it that their cells differ), of the same pair, and
  * either the pair is identical or they bear different faces of it. Pictures, texts and names are never compared.

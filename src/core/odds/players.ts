@@ -1,10 +1,8 @@
 import { draw } from '../deal/draw.ts'
 import type { Stream } from '../deal/seed.ts'
 import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
-import { apply, isWaitingForButton } from '../play/machine.ts'
+import { apply, isWaitingForButton, press } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
-
-type Press = { at: number; do: 'press'; cell: number }
 
 /*
  * Simulated players. They drive the machine like anyone else: they press, and read what lies face up.
@@ -12,23 +10,15 @@ type Press = { at: number; do: 'press'; cell: number }
  */
 
 /** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. */
-function flipNext(round: Round, input: Press, cell: number): void {
-  if (round.phase === 'judged') {
+function flipNext(round: Round, cell: number): void {
+  if (round.dueAt !== NEVER) press(round, round.dueAt, cell)
+  else {
     if (isWaitingForButton(round)) apply(round, { at: round.at, do: 'turn-back' })
-    else if (round.dueAt !== NEVER) input.at = round.dueAt
+    press(round, round.at, cell)
   }
-  const { flips } = round
-  input.cell = cell
-  apply(round, input)
   // the press may have been used up by turning missed cards back
-  if (round.flips === flips && !isOver(round)) apply(round, input)
+  if (round.states[cell] === 'down' && !isOver(round)) press(round, round.at, cell)
 }
-
-const firstPress = (round: Round): Press => ({
-  at: round.phase === 'first-look' ? round.dueAt : round.at,
-  do: 'press',
-  cell: 0,
-})
 
 /**
  * Plays a round to its end with a perfect memory: flip an unseen card; if its twin is known take it, else flip the next
@@ -37,50 +27,38 @@ const firstPress = (round: Round): Press => ({
  */
 export function playPerfectMemory(round: Round): void {
   const { cells } = round
-  const size = cells.length
-  /** by pair: the cell of its card that has been seen and not yet taken, or −1 */
-  const seenAt: number[] = []
-  for (let cell = 0; cell < size; cell++) if (cells[cell] !== NO_CARD) seenAt[pairOf(cells[cell]!)] = -1
-  const input = firstPress(round)
+  /** by pair: 1 more than the cell of its card that has been seen and not yet taken, or 0 */
+  const seenAt = round.seenFaces.slice()
   let next = 0
-  const unseen = (): number => {
-    while (cells[next] === NO_CARD) next++
-    return next++
-  }
-  /** two cards known to be twins, found when the second of a miss belonged to a known one */
-  let pendingA = -1
-  let pendingB = -1
   while (!isOver(round)) {
-    if (pendingA >= 0) {
-      flipNext(round, input, pendingA)
-      flipNext(round, input, pendingB)
-      pendingA = -1
-      continue
-    }
-    const first = unseen()
-    flipNext(round, input, first)
-    if (isOver(round)) return
+    while (cells[next] === NO_CARD) next++
+    const first = next++
+    flipNext(round, first)
     const pair = pairOf(cells[first]!)
     const twin = seenAt[pair]!
-    if (twin >= 0) {
-      flipNext(round, input, twin)
+    if (twin > 0) {
+      flipNext(round, twin - 1)
       continue
     }
-    const second = unseen()
-    flipNext(round, input, second)
+    if (isOver(round)) return
+    while (cells[next] === NO_CARD) next++
+    const second = next++
+    flipNext(round, second)
     const other = pairOf(cells[second]!)
     if (other === pair) continue
-    seenAt[pair] = first
-    if (seenAt[other]! >= 0) {
-      pendingA = second
-      pendingB = seenAt[other]!
-    } else seenAt[other] = second
+    seenAt[pair] = first + 1
+    const known = seenAt[other]!
+    if (known === 0) seenAt[other] = second + 1
+    else if (!isOver(round)) {
+      // the second card's twin was known: that pair is taken next
+      flipNext(round, second)
+      flipNext(round, known - 1)
+    }
   }
 }
 
 /** Plays a round to its end with no memory at all: two random face-down cards each turn. */
 export function playNoMemory(round: Round, stream: Stream): void {
-  const input = firstPress(round)
   const down: number[] = []
   for (let cell = 0; cell < round.cells.length; cell++) if (round.cells[cell] !== NO_CARD) down.push(cell)
   while (!isOver(round)) {
@@ -89,8 +67,8 @@ export function playNoMemory(round: Round, stream: Stream): void {
     if (j >= i) j++
     const one = down[i]!
     const other = down[j]!
-    flipNext(round, input, one)
-    flipNext(round, input, other)
+    flipNext(round, one)
+    flipNext(round, other)
     if (cardsMatch(round.cells[one]!, round.cells[other]!)) {
       down.splice(Math.max(i, j), 1)
       down.splice(Math.min(i, j), 1)

@@ -16,7 +16,7 @@ export function timeLeft(round: Round): number | null {
  * To be called after every change of phase, dueAt or limit.
  */
 export function setClock(round: Round): void {
-  const { clock, phase, dueAt } = round
+  const { clock, phase } = round
   const runs =
     clock.started &&
     (phase === 'ready' ||
@@ -27,9 +27,24 @@ export function setClock(round: Round): void {
     else clock.used = timeUsed(round)
     clock.running = runs
   }
-  // the round is lost in the first millisecond after the limit
-  const clockDue = runs && clock.limit !== NEVER ? clock.since + clock.limit - clock.used + 1 : NEVER
-  round.nextDue = phase === 'paused' ? NEVER : dueAt < clockDue ? dueAt : clockDue
+  setNextDue(round)
+}
+
+/** The same for a look that begins or ends: it stops or starts the clock only where the rules say so. */
+export function setClockForLook(round: Round): void {
+  if (round.rules.clock.lookStopsClock) setClock(round)
+  else setNextDue(round)
+}
+
+function setNextDue(round: Round): void {
+  const { clock, dueAt } = round
+  if (round.phase === 'paused') round.nextDue = NEVER
+  else if (clock.limit === NEVER || !clock.running) round.nextDue = dueAt
+  else {
+    // the round is lost in the first millisecond after the limit
+    const clockDue = clock.since + clock.limit - clock.used + 1
+    round.nextDue = dueAt < clockDue ? dueAt : clockDue
+  }
 }
 
 export function startClock(round: Round): void {

@@ -28,8 +28,8 @@ export type Outcome = 'won' | 'lost' | 'open'
 export type Input =
   { at: number; do: 'press'; cell: number } | { at: number; do: 'turn-back' | 'pause' | 'resume' }
 
-/** What happened, in order. `at` in ms since the deal; `turn` counts from 1. */
-export type Event = { at: number; phase: Phase } & (
+/** What can happen; `turn` counts from 1. */
+export type Happening =
   | { kind: 'first-look-over' }
   | { kind: 'flip'; cell: number; turn: number }
   | {
@@ -48,4 +48,6 @@ export type Event = { at: number; phase: Phase } & (
   | { kind: 'paused' | 'resumed' }
   | { kind: 'won'; bonus: number }
   | { kind: 'lost'; by: LostBy }
-)
+
+/** What happened, when (ms since the deal), and the phase right after it. */
+export type Event = { at: number; phase: Phase } & Happening

@@ -1,19 +1,93 @@
-import { cardsMatch } from '../deck/card.ts'
-import { favourClock, setClock, timeLeft, timeUsed } from './clock.ts'
+import { cardsMatch, twinFace } from '../deck/card.ts'
+import { favourClock, setClock, setClockForLook, timeLeft, timeUsed } from './clock.ts'
 import type { Kind, LostBy } from './events.ts'
 import { addPoints, matchPoints, missPoints, winPoints } from './points.ts'
 import { isCleared, NEVER, type Round } from './round.ts'
+import { tell } from './tell.ts'
+
+/**
+ * Judges the two cards that are up, at once, in this order: turns, match or miss and its kind, streak, points, lives,
+ * clock bonus or penalty, outcome. Afterwards the look time runs, in which both cards stay up.
+ */
+export function judge(round: Round): void {
+  const match = cardsMatch(round.cells[round.first]!, round.cells[round.second]!)
+  round.turns++
+  round.phase = 'judged'
+  round.judgedMatch = match
+  if (match) judgeMatch(round)
+  else judgeMiss(round)
+  decide(round)
+}
+
+function judgeMatch(round: Round): void {
+  const { turn, score, clock } = round.rules
+  const lucky = round.seenIn[round.second] === round.turns
+  round.dueAt = round.at + turn.matchLook
+  setClockForLook(round)
+  round.matches++
+  if (lucky) round.lucky++
+  else round.found++
+  const streak = ++round.streak
+  if (streak > round.longestStreak) round.longestStreak = streak
+  const before = round.score
+  round.score = addPoints(score, before, matchPoints(score, streak, lucky))
+  // what is matched need not be remembered any more
+  if (!lucky) forget(round, round.second)
+  if (round.seenIn[round.first] !== round.turns) forget(round, round.first)
+  if (round.events) tellJudged(round, 'match', lucky ? 'lucky' : 'found', before)
+  if (clock.matchBonus !== 0) changeClock(round, clock.matchBonus)
+}
+
+function judgeMiss(round: Round): void {
+  const { turn, score, clock, limits } = round.rules
+  const secondIsNew = round.seenIn[round.second] === round.turns
+  const firstIsNew = round.seenIn[round.first] === round.turns
+  round.dueAt = turn.onMiss === 'button' ? NEVER : round.at + turn.missLook
+  setClockForLook(round)
+  // memory could have avoided it if the second card, or a card that matches the first, was seen before this turn
+  const slip = !secondIsNew || twinWasSeen(round, firstIsNew)
+  round.misses++
+  if (slip) round.slips++
+  else round.fresh++
+  round.streak = 0
+  const before = round.score
+  round.score = addPoints(score, before, -missPoints(score, slip))
+  if (firstIsNew) round.seenFaces[round.cells[round.first]!]!++
+  if (secondIsNew) round.seenFaces[round.cells[round.second]!]!++
+  if (round.events) tellJudged(round, 'miss', slip ? 'slip' : 'fresh', before)
+  if (round.lives !== null && (slip || limits.livesLostOn === 'miss')) {
+    round.lives--
+    if (round.events) tell(round, { kind: 'life-lost', left: round.lives })
+  }
+  if (clock.missPenalty !== 0) changeClock(round, -clock.missPenalty)
+}
 
 /** Whether a card that matches the first of this turn, and still lies on the board, was seen before this turn. */
-function twinWasSeen(round: Round, turn: number): boolean {
-  const { cells, seenIn, states, first } = round
-  const card = cells[first]!
-  for (let cell = 0; cell < cells.length; cell++) {
-    if (!cardsMatch(card, cells[cell]!) || cell === first) continue
-    if (states[cell] !== 'down' && states[cell] !== 'up') continue
-    if (seenIn[cell]! > 0 && seenIn[cell]! < turn) return true
-  }
-  return false
+function twinWasSeen(round: Round, firstIsNew: boolean): boolean {
+  const card = round.cells[round.first]!
+  const twin = twinFace(card)
+  // the first card itself is no twin of its own
+  const itself = twin === card && !firstIsNew ? 1 : 0
+  return round.seenFaces[twin]! > itself
+}
+
+function forget(round: Round, cell: number): void {
+  round.seenFaces[round.cells[cell]!]!--
+}
+
+function changeClock(round: Round, ms: number): void {
+  if (round.rules.clock.mode === 'off') return
+  favourClock(round, ms)
+  if (round.events) tell(round, { kind: 'clock-changed', by: ms })
+}
+
+/** Whether this judgement ends the round: won before anything else, then lost by lives, by turns, by the clock. */
+function decide(round: Round): void {
+  const { turns } = round.rules.limits
+  if (isCleared(round)) win(round)
+  else if (round.lives !== null && round.lives === 0) lose(round, 'lives')
+  else if (turns !== null && round.turns >= turns) lose(round, 'turns')
+  else if (round.clock.limit !== NEVER && timeUsed(round) > round.clock.limit) lose(round, 'clock')
 }
 
 /** Ends the round; the outcome never changes after this. */
@@ -21,7 +95,7 @@ export function lose(round: Round, by: LostBy): void {
   round.phase = 'lost'
   round.lostBy = by
   setClock(round)
-  round.events?.push({ at: round.at, phase: 'lost', kind: 'lost', by })
+  if (round.events) tell(round, { kind: 'lost', by })
 }
 
 function win(round: Round): void {
@@ -30,69 +104,11 @@ function win(round: Round): void {
   round.score = addPoints(score, round.score, bonus)
   round.phase = 'won'
   setClock(round)
-  round.events?.push({ at: round.at, phase: 'won', kind: 'won', bonus })
+  if (round.events) tell(round, { kind: 'won', bonus })
 }
 
-/**
- * Judges the two cards that are up, at once, in this order: turns, match or miss and its kind, streak, points, lives,
- * clock bonus or penalty, outcome. Afterwards the look time runs, in which both cards stay up.
- */
-export function judge(round: Round): void {
-  const { rules, first, second, events, at } = round
-  const turn = ++round.turns
-  const secondWasSeen = round.seenIn[second]! < turn
-  const match = cardsMatch(round.cells[first]!, round.cells[second]!)
-  round.phase = 'judged'
-  round.judgedMatch = match
-  const waitsForButton = !match && rules.turn.onMiss === 'button'
-  round.dueAt = waitsForButton ? NEVER : at + (match ? rules.turn.matchLook : rules.turn.missLook)
-  setClock(round)
-  const before = round.score
-  if (match) {
-    round.matches++
-    if (secondWasSeen) round.found++
-    else round.lucky++
-    round.streak++
-    if (round.streak > round.longestStreak) round.longestStreak = round.streak
-    round.score = addPoints(rules.score, before, matchPoints(rules.score, round.streak, !secondWasSeen))
-  } else {
-    const slip = secondWasSeen || twinWasSeen(round, turn)
-    round.misses++
-    if (slip) round.slips++
-    else round.fresh++
-    round.streak = 0
-    round.score = addPoints(rules.score, before, -missPoints(rules.score, slip))
-    if (events) tell(round, 'miss', slip ? 'slip' : 'fresh', before)
-    if (round.lives !== null && (slip || rules.limits.livesLostOn === 'miss')) {
-      round.lives--
-      events?.push({ at, phase: 'judged', kind: 'life-lost', left: round.lives })
-    }
-  }
-  if (match && events) tell(round, 'match', secondWasSeen ? 'found' : 'lucky', before)
-
-  const change = match ? rules.clock.matchBonus : -rules.clock.missPenalty
-  if (change !== 0 && rules.clock.mode !== 'off') {
-    favourClock(round, change)
-    events?.push({ at, phase: 'judged', kind: 'clock-changed', by: change })
-  }
-
-  if (isCleared(round)) win(round)
-  else if (round.lives === 0) lose(round, 'lives')
-  else if (round.turns === rules.limits.turns) lose(round, 'turns')
-  else if (timeUsed(round) > round.clock.limit) lose(round, 'clock')
-}
-
-function tell(round: Round, kind: 'match' | 'miss', how: Kind, before: number): void {
-  const { at, turns: turn, first, second, streak } = round
-  round.events!.push({
-    at,
-    phase: 'judged',
-    kind,
-    how,
-    turn,
-    first,
-    second,
-    streak,
-    points: round.score - before,
-  })
+/** The event of a judgement; `before` is the score in front of it. */
+function tellJudged(round: Round, kind: 'match' | 'miss', how: Kind, before: number): void {
+  const { turns: turn, first, second, streak } = round
+  tell(round, { kind, how, turn, first, second, streak, points: round.score - before })
 }

@@ -1,5 +1,6 @@
-import { isLocked, setClock, startClock } from './clock.ts'
+import { isLocked, setClock, setClockForLook, startClock } from './clock.ts'
 import { judge, lose } from './judge.ts'
+import { tell } from './tell.ts'
 import type { Input, Reason } from './events.ts'
 import { NEVER, type Round } from './round.ts'
 
@@ -13,7 +14,7 @@ import { NEVER, type Round } from './round.ts'
 
 /** Lets time pass up to `at` (ms since the deal): everything that falls due on the way happens, in order of time. */
 export function advance(round: Round, at: number): void {
-  while (round.nextDue <= at && round.nextDue !== NEVER) {
+  while (round.nextDue <= at) {
     round.at = round.nextDue
     if (round.dueAt <= round.at) fallDue(round)
     else lose(round, 'clock')
@@ -23,11 +24,22 @@ export function advance(round: Round, at: number): void {
 
 /** Takes one input. Time passes first; an input from the past is taken at the round's own time. */
 export function apply(round: Round, input: Input): void {
-  if (input.at > round.at) advance(round, input.at)
-  if (input.do === 'press') press(round, input.cell)
-  else if (input.do === 'pause') pause(round)
+  if (input.do === 'press') return press(round, input.at, input.cell)
+  advance(round, input.at)
+  if (input.do === 'pause') pause(round)
   else if (input.do === 'resume') resume(round)
   else if (isWaitingForButton(round)) settle(round, 'button')
+  advance(round, round.at)
+}
+
+/** A press on a cell at a time: the same as applying that input. Any number may come in as a cell; most are refused. */
+export function press(round: Round, at: number, cell: number): void {
+  if (round.nextDue <= at) advance(round, at)
+  else if (at > round.at) round.at = at
+  const { phase } = round
+  if ((phase === 'ready' || phase === 'one-up') && round.states[cell] === 'down') flip(round, cell)
+  else if (phase !== 'judged' || !pressEndsLook(round, cell)) refuse(round, cell)
+  // a look of no time is over at once
   if (round.nextDue <= round.at) advance(round, round.at)
 }
 
@@ -41,25 +53,22 @@ export function isWaitingForPress(round: Round): boolean {
   return round.phase === 'judged' && round.dueAt === NEVER && !isWaitingForButton(round)
 }
 
-/** Presses a cell at the round's own time; any number may come in, most are refused. */
-function press(round: Round, cell: number): void {
-  if (round.phase === 'judged') {
-    const { duringLook } = round.rules.turn
-    const mayEnd = isWaitingForPress(round) || (duringLook !== 'wait' && !isWaitingForButton(round))
-    if (mayEnd) {
-      settle(round, 'press')
-      if (duringLook !== 'skip-and-flip') return
-    }
-  }
-  const { phase } = round
-  if ((phase === 'ready' || phase === 'one-up') && round.states[cell] === 'down') flip(round, cell)
-  else refuse(round, cell)
+/**
+ * A press while two judged cards lie open, where the rules let it turn them back. Out: whether it did; under
+ * `skip-and-flip` it was then taken as an ordinary press, else it is used up.
+ */
+function pressEndsLook(round: Round, cell: number): boolean {
+  const { duringLook } = round.rules.turn
+  if (!isWaitingForPress(round) && (duringLook === 'wait' || isWaitingForButton(round))) return false
+  settle(round, 'press')
+  if (duringLook === 'skip-and-flip') press(round, round.at, cell)
+  return true
 }
 
 function refuse(round: Round, cell: number): void {
   const reason = refusal(round, cell)!
   round.refused[reason] = (round.refused[reason] ?? 0) + 1
-  round.events?.push({ at: round.at, phase: round.phase, kind: 'refused', cell, reason })
+  if (round.events) tell(round, { kind: 'refused', cell, reason })
 }
 
 /** Why a press on this cell would be refused now, or null. The order is that of REASONS. */
@@ -93,45 +102,48 @@ function flip(round: Round, cell: number): void {
   round.states[cell] = 'up'
   round.flips++
   if (round.seenIn[cell] === 0) round.seenIn[cell] = turn
-  const isFirst = round.phase === 'ready'
-  round.phase = 'one-up'
-  if (!round.clock.started) startClock(round)
-  round.events?.push({ at: round.at, phase: 'one-up', kind: 'flip', cell, turn })
-  if (isFirst) round.first = cell
-  else {
+  if (round.phase === 'ready') {
+    round.first = cell
+    round.phase = 'one-up'
+    if (!round.clock.started) startClock(round)
+    if (round.events) tell(round, { kind: 'flip', cell, turn })
+  } else {
     round.second = cell
+    if (round.events) tell(round, { kind: 'flip', cell, turn })
     judge(round)
   }
 }
 
-/** What the end of a first look or of a look time brings. */
+/** What the end of a look brings. */
 function fallDue(round: Round): void {
-  if (round.phase === 'first-look') {
-    round.dueAt = NEVER
-    round.phase = 'ready'
-    if (round.rules.clock.startsAt === 'deal') startClock(round)
-    setClock(round)
-    if (round.rules.turn.firstLook > 0)
-      round.events?.push({ at: round.at, phase: 'ready', kind: 'first-look-over' })
-  } else if (!round.judgedMatch && round.rules.turn.onMiss === 'press') {
+  if (round.phase === 'first-look') endFirstLook(round)
+  else if (!round.judgedMatch && round.rules.turn.onMiss === 'press') {
     // the look time is over and the lock with it, but the cards wait for the next press
     round.dueAt = NEVER
     setClock(round)
   } else settle(round, 'time')
 }
 
+function endFirstLook(round: Round): void {
+  round.dueAt = NEVER
+  round.phase = 'ready'
+  if (round.rules.clock.startsAt === 'deal') startClock(round)
+  setClock(round)
+  if (round.rules.turn.firstLook > 0 && round.events) tell(round, { kind: 'first-look-over' })
+}
+
 /** The two cards of this turn stay or leave, or turn back; then the board is ready, unless the round is over. */
 function settle(round: Round, by: 'time' | 'press' | 'button'): void {
-  const { first, second } = round
+  const { first, second, states } = round
   const to = !round.judgedMatch ? 'down' : round.rules.turn.onMatch === 'leave' ? 'gone' : 'matched'
-  round.states[first] = to
-  round.states[second] = to
+  states[first] = to
+  states[second] = to
   round.first = -1
   round.second = -1
   round.dueAt = NEVER
   if (round.phase === 'judged') round.phase = 'ready'
-  setClock(round)
-  round.events?.push({ at: round.at, phase: round.phase, kind: 'settled', first, second, to, by })
+  setClockForLook(round)
+  if (round.events) tell(round, { kind: 'settled', first, second, to, by })
 }
 
 function pause(round: Round): void {
@@ -140,7 +152,7 @@ function pause(round: Round): void {
   round.phase = 'paused'
   round.pausedAt = round.at
   setClock(round)
-  round.events?.push({ at: round.at, phase: 'paused', kind: 'paused' })
+  if (round.events) tell(round, { kind: 'paused' })
 }
 
 /** Play goes on where it stood; what is left of a look is left. */
@@ -149,5 +161,5 @@ function resume(round: Round): void {
   round.phase = round.heldPhase
   if (round.dueAt !== NEVER) round.dueAt += round.at - round.pausedAt
   setClock(round)
-  round.events?.push({ at: round.at, phase: round.phase, kind: 'resumed' })
+  if (round.events) tell(round, { kind: 'resumed' })
 }
