@@ -1,6 +1,6 @@
 /** Rough widths in em, good enough to fit a card; measured text would need the font to be loaded first. */
 const WIDE = /[\u1100-\u11ff\u2e80-\uffdc\u{1f000}-\u{3ffff}MWmw@%—]/u
-const NARROW = /[ .,:;'!|iIjlt·()[\]-]/
+const NARROW = /[ \u00a0.•,:;'!|iIjlt·()[\]-]/
 
 /** The width of a text in em, estimated. */
 export function textWidth(text: string): number {
@@ -11,10 +11,10 @@ export function textWidth(text: string): number {
 
 /**
  * In how many lines a text sits largest on a card, and how wide its widest line is then, in em.
- * In: any text; a card's width divided by its height. Lines break at spaces only.
+ * In: any text; a card's width divided by its height. Lines break at ordinary spaces only.
  */
 export function fitText(text: string, ratio: number): { lines: number; width: number } {
-  const words = text.split(/\s+/).filter(Boolean)
+  const words = text.split(/[ \t\n]+/).filter(Boolean)
   const widths = words.map(textWidth)
   const space = 0.36
   let best = { lines: 1, width: Math.max(0.7, textWidth(words.join(' '))) }

@@ -1,13 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { fromUint8Array } from 'js-base64'
+import { readFileSync } from 'node:fs'
+import { z } from 'zod'
 import type { Game } from '../game/game.ts'
 import { cellsOf, anyInputs, gameWith, pairsNamed, settingsWith } from '../testing/games.ts'
 import { problemLine, type Result } from '../result.ts'
-import { readDeal, readDeals, writeDeal } from './deal-file.ts'
-import { readGame, writeGame } from './game-file.ts'
+import { dealSchema, readDeal, readDeals, writeDeal } from './deal-file.ts'
+import { gameFileSchema, readGame, writeGame } from './game-file.ts'
 import { checkImage, checkSvg, imageType } from './image.ts'
-import { readRecord, writeRecord, type PlayRecord } from './record-file.ts'
+import { readRecord, recordFileSchema, writeRecord, type PlayRecord } from './record-file.ts'
 
 const bytes = (text: string): Uint8Array => Uint8Array.from(text, (c) => c.charCodeAt(0))
 const PNG = bytes('\x89PNG\r\n\x1a\nrest')
@@ -243,6 +245,17 @@ describe('record files', () => {
     const file = JSON.parse(writeRecord(record))
     change(file)
     expect(complaint(readRecord(JSON.stringify(file)))).toContain(message)
+  })
+})
+
+describe('docs/schema', () => {
+  test.each([
+    ['game', gameFileSchema],
+    ['deal', dealSchema],
+    ['play', recordFileSchema],
+  ])('%s.schema.json is what the code reads with (npm run schemas)', (name, schema) => {
+    const { title: _title, ...kept } = JSON.parse(readFileSync(`docs/schema/${name}.schema.json`, 'utf8'))
+    expect(kept).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(schema, { unrepresentable: 'any' }))))
   })
 })
 

@@ -45,8 +45,8 @@ const twins = computed({
   },
 })
 const SIDES = computed(() => [
-  { label: 'first face', value: 'a' },
-  { label: 'second face', value: 'b' },
+  { label: 'first', value: 'a' },
+  { label: 'second', value: 'b' },
 ])
 
 function change(label: string, to: (pair: Pair) => Pair, about: string): void {
@@ -187,7 +187,7 @@ async function useImage(files: FileList | null): Promise<void> {
         @change="setTags"
     /></label>
     <div v-if="pair.b" class="row">
-      <span id="side-label">Below: the</span>
+      <span id="side-label">Face below</span>
       <ElSegmented v-model="side" :options="SIDES" aria-labelledby="side-label" size="small" />
     </div>
     <label v-if="face.kind === 'text'" class="row"
@@ -263,10 +263,10 @@ h2 {
 .card {
   position: absolute;
   top: 4px;
-  left: 16px;
+  left: 4px;
   z-index: 1;
-  width: 124px;
-  height: 148px;
+  width: 122px;
+  height: 145px;
   padding: 0;
   border: 0;
   border-radius: 10px;
@@ -278,7 +278,7 @@ h2 {
   cursor: pointer;
 }
 .card + .card {
-  left: 118px;
+  left: 132px;
   z-index: 0;
   transform: rotate(4deg);
 }
@@ -287,7 +287,8 @@ h2 {
     0 0 0 3px var(--lagoon),
     0 4px 12px #23243f26;
 }
-.twin {
+span.card.twin {
+  left: 100px;
   background: #efeae0;
   cursor: default;
 }

@@ -10,7 +10,7 @@ defineEmits<{ choose: [] }>()
 <template>
   <li :data-pair="pair.id">
     <button class="tile" :class="{ chosen }" type="button" :aria-pressed="chosen" @click="$emit('choose')">
-      <span class="cards">
+      <span class="cards" :class="{ related: pair.b }">
         <span class="card twin" :class="{ away: !pair.b }"><FaceView :face="pair.b ?? pair.a" /></span>
         <span class="card"><FaceView :face="pair.a" /></span>
       </span>
@@ -62,9 +62,15 @@ li {
     0 2px 6px #23243f26;
   transform: rotate(-4deg);
 }
+.related {
+  width: 128px;
+}
 .card.twin {
   left: 47px;
   transform: rotate(5deg);
+}
+.related .twin {
+  left: 62px;
 }
 .away :deep(.lt-face) {
   filter: saturate(0.25);

@@ -1,0 +1,100 @@
+// npm run screenshots: docs/screenshots/ anew, from the demo games, at 1280 × 800 and the shipped game at 360 × 640.
+import { spawn, spawnSync } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { ensureBuild, ensureChromium, ensurePackages, ROOT } from './ensure.mjs'
+
+ensurePackages()
+const executablePath = ensureChromium()
+await ensureBuild()
+const { chromium } = await import('@playwright/test')
+
+const PORT = '8496'
+const server = spawn(process.execPath, ['dist/node/server.js'], { cwd: ROOT, env: { ...process.env, PORT } })
+await new Promise((resolve) => server.stdout.once('data', resolve))
+const browser = await chromium.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-gpu',
+    '--disable-quic',
+    '--no-first-run',
+    '--disable-background-networking',
+    '--disable-component-update',
+    '--disable-sync',
+  ],
+})
+const into = (name) => join(ROOT, 'docs', 'screenshots', `${name}.png`)
+const card = (page, cell) => page.locator(`.lt-card[data-cell="${cell}"]`)
+/** Until nothing moves any more. */
+const still = (page) =>
+  page.evaluate(() =>
+    Promise.all([
+      document.fonts.ready,
+      ...document.getAnimations().map((one) => one.finished.catch(() => undefined)),
+    ]),
+  )
+
+try {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  const shoot = async (name) => {
+    await page.waitForLoadState('networkidle')
+    await still(page)
+    await page.screenshot({ path: into(name) })
+  }
+  await page.goto(`http://127.0.0.1:${PORT}/`)
+  await page.getByRole('article').first().waitFor()
+  await shoot('shelf')
+
+  const open = (path, game = 'clockmakers-drawer') =>
+    page.goto(`http://127.0.0.1:${PORT}/games/${game}/${path}`)
+  await open('deck')
+  await page.getByRole('button', { name: 'Stopwatch' }).click()
+  await shoot('deck')
+  await open('deck', 'signal-room')
+  await page.getByRole('button', { name: 'K', exact: true }).click()
+  await shoot('deck-related')
+  await open('deal/cabinet')
+  await page.locator('.cell').first().waitFor()
+  await shoot('deal')
+  await open('rules/top-drawer')
+  await page.locator('.story').waitFor()
+  await shoot('rules')
+  await open('play/top-drawer')
+  await page.getByRole('button', { name: 'Glass' }).click()
+  await page.getByLabel('seed').fill('tick-412')
+  await page.getByLabel('seed').press('Enter')
+  for (const [one, other] of [
+    [0, 5],
+    [1, 6],
+  ]) {
+    await card(page, one).click()
+    await card(page, other).click()
+    await page.locator('.lt-card[data-order]').first().waitFor({ state: 'detached' })
+  }
+  await card(page, 2).click()
+  await card(page, 8).click()
+  await shoot('play')
+  await open('ship')
+  await page.locator('.lt-card').first().waitFor()
+  await page.locator('.lt-card[aria-label$="face down"]').first().waitFor()
+  await shoot('ship')
+
+  const file = join(mkdtempSync(join(tmpdir(), 'shots-')), 'game.html')
+  spawnSync(
+    process.execPath,
+    ['scripts/lucky-twin.mjs', 'ship', 'demo/clockmakers-drawer.game.json', '--to', file],
+    { cwd: ROOT },
+  )
+  const phone = await browser.newPage({ viewport: { width: 360, height: 640 } })
+  await phone.goto(`${pathToFileURL(file).href}?level=bench&seed=tick-5`)
+  await card(phone, 0).click()
+  await card(phone, 6).click()
+  await still(phone)
+  await phone.screenshot({ path: into('player-phone') })
+} finally {
+  await browser.close()
+  server.kill()
+}
