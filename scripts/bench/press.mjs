@@ -13,7 +13,7 @@ const PRESSES = 30
 function shipped() {
   const folder = mkdtempSync(join(tmpdir(), 'press-'))
   const game = JSON.parse(readFileSync(join(ROOT, 'demo/signal-room.game.json'), 'utf8'))
-  Object.assign(game.house.turn, { matchLook: 0, missLook: 0 })
+  Object.assign(game.house.turn, { duringLook: 'skip-and-flip' })
   game.levels = [{ id: 'large', name: 'Large', board: { rows: 10, columns: 10 }, fill: { repeat: 'evenly' } }]
   const file = join(folder, 'large.game.json')
   const html = join(folder, 'large.html')

@@ -236,16 +236,15 @@ const SOUNDS: ['true' | 'false', string][] = [
           />.
         </li>
         <li>
-          When the game is decided, after
+          When the game is decided,
+          <SettingChoice section="finish" name="then" label="What comes at the end" :choices="THEN" /> after
           <SettingNumber
             section="finish"
             name="wait"
             label="Wait at the end"
             :bounds="BOUNDS.wait"
             unit="seconds"
-          />
-          <SettingChoice section="finish" name="then" label="What comes at the end" :choices="THEN" />. A win
-          adds
+          />. A win adds
           <SettingNumber
             section="score"
             name="perSecondLeft"
