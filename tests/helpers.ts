@@ -24,11 +24,26 @@ export async function expectNoViolations(page: Page): Promise<void> {
 export const card = (page: Page | Locator, cell: number): Locator =>
   page.locator(`.lt-card[data-cell="${cell}"]`)
 
-/** What a face-up card shows, as its accessible name says it: "B2, Old key" gives "Old key". */
+/** Keeps, from now on, the last accessible name with which each card lay face up; a look may be short. */
+async function watchCards(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    const seen: Record<string, string> = {}
+    Object.assign(window, { seen })
+    new MutationObserver((changes) => {
+      for (const { target } of changes) {
+        const { dataset, ariaLabel } = target as HTMLElement
+        if (dataset.state === 'up' && ariaLabel) seen[dataset.cell!] = ariaLabel
+      }
+    }).observe(document.querySelector('.lt-board')!, { subtree: true, attributeFilter: ['aria-label'] })
+  })
+}
+
+/** What a card showed when it was turned, as its accessible name said it: "B2, Old key" gives "Old key". */
 async function shown(page: Page, cell: number): Promise<string> {
-  await expect(card(page, cell)).toHaveAttribute('data-state', /up|matched|gone/)
-  const name = (await card(page, cell).getAttribute('aria-label'))!
-  return name.split(', ')[1]!
+  const read = (): Promise<string | undefined> =>
+    page.evaluate((at) => (window as unknown as { seen: Record<string, string> }).seen[at], cell)
+  await expect.poll(read).toBeTruthy()
+  return (await read())!.split(', ')[1]!
 }
 
 /** Presses cards with a mouse, or with keys alone from wherever the focus is on the board. */
@@ -63,6 +78,7 @@ export async function playToTheWin(
   const cells = await page
     .locator('.lt-card')
     .evaluateAll((cards) => cards.map((one) => Number((one as HTMLElement).dataset.cell)))
+  await watchCards(page)
   const known = new Map<string, number[]>()
   const unseen = [...cells]
   let left = cells.length

@@ -158,7 +158,7 @@ test('two tabs that edit at once never overwrite each other in silence', async (
   const mine = await title(late).inputValue()
   const theirs = await title(early).inputValue()
   await late.getByRole('button', { name: 'Keep mine as a copy' }).click()
-  await expect(late.getByText(question)).toBeHidden()
+  await expect(late).toHaveURL(/clockmakers-drawer-2\/deck/)
   await late.goto('/')
   await expect(late.getByRole('heading', { name: theirs, exact: true })).toBeVisible()
   await expect(late.getByRole('heading', { name: `${mine} copy`, exact: true })).toBeVisible()

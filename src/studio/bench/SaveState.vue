@@ -11,8 +11,9 @@ const router = useRouter()
 
 async function keepAsCopy(): Promise<void> {
   const mine = bench.game!
-  await bench.takeTheirs()
+  // the copy is safe before anything else is let go
   const id = await shelf.add({ ...mine, title: `${mine.title} copy` })
+  await bench.takeTheirs()
   await router.push({ name: 'bench', params: { id, station: 'deck' } })
 }
 </script>
