@@ -280,10 +280,14 @@ nav {
   }
   nav {
     grid-column: 1 / -1;
+    order: 1;
     overflow-x: auto;
   }
   .work.ladder {
     grid-template-columns: minmax(0, 1fr);
+  }
+  .state .icon-btn:nth-of-type(n + 2) {
+    display: none;
   }
   .tab {
     min-width: 58px;

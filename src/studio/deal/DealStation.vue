@@ -44,7 +44,7 @@ useKeys({ d: view.dealAgain, g: () => (view.glass = !view.glass) })
     <aside class="side">
       <h2>{{ bench.level?.name ?? 'House rules' }}</h2>
       <p class="sum">
-        <strong>{{ cards }} cards, {{ cards / 2 }} pairs.</strong>
+        <strong>{{ cards }} cards, {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong>
       </p>
       <DealFixes v-if="!dealer.ok" :problem="dealer.problem" :settings="settings" />
       <BoardPanel :settings="settings" />

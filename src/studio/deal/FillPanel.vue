@@ -16,7 +16,8 @@ const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const use = computed(() => props.settings.fill.use)
 const selection = computed(() => selectPairs(pairs.value, use.value))
-const needed = computed(() => Math.floor(openCells(props.settings.board).length / 2))
+/** half a pair more on an odd board, which its finding tells of */
+const needed = computed(() => Math.ceil(openCells(props.settings.board).length / 2))
 const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
 const SHOWN = 17
 

@@ -93,7 +93,7 @@ textarea::placeholder {
 .card {
   width: 62px;
   height: 74px;
-  margin-right: -8px;
+  margin-right: 3px;
   border-radius: 7px;
   box-shadow:
     0 0 0 1px var(--line),

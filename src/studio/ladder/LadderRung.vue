@@ -29,8 +29,9 @@ const settings = computed(() => resolveLevel(bench.game!, props.level))
 const findings = computed(() => levelFindings(bench.game!, props.level, props.index))
 const facts = computed(() => {
   const { board, clock, limits } = settings.value
+  const cards = openCells(board).length
   return [
-    `${openCells(board).length / 2} pairs`,
+    cards % 2 ? `${cards} cards` : `${cards / 2} pairs`,
     clock.mode === 'down' ? clockText(clock.limit, true) : '',
     limits.lives === null ? '' : `${limits.lives} ${limits.lives === 1 ? 'life' : 'lives'}`,
     limits.turns === null ? '' : `${limits.turns} turns`,

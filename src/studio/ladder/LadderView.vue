@@ -118,6 +118,7 @@ onBeforeUnmount(() => sortable?.destroy())
   background: var(--paper);
 }
 .house {
+  position: relative;
   display: grid;
   padding: 8px 12px;
   border: 1px solid transparent;
@@ -127,6 +128,14 @@ onBeforeUnmount(() => sortable?.destroy())
 }
 .house:hover {
   background: var(--sand);
+}
+.house.open::before {
+  content: '';
+  position: absolute;
+  inset: 12px auto 12px -14px;
+  width: 5px;
+  border-radius: 0 4px 4px 0;
+  background: var(--apricot);
 }
 .house.open {
   border-color: var(--line);

@@ -44,7 +44,8 @@ function mount(withSeed?: string): void {
     art: pictureUrl,
     level: bench.rung,
     seed: withSeed,
-    levels: false,
+    // where there is no room for the ladder, the table has a choice of levels itself
+    levels: matchMedia('(max-width: 760px)').matches,
     glass: glass.value,
     onChange(now) {
       table.value = now
@@ -226,7 +227,7 @@ aside {
     overflow-y: auto;
   }
   .seed,
-  .tools .btn:not(.deal):nth-child(n + 3) {
+  .tools .btn:not(.deal):nth-child(n + 2) {
     display: none;
   }
 }

@@ -1,0 +1,174 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { advance, apply } from '../core/play/machine.ts'
+import { resultOf } from '../core/play/result.ts'
+import { newRound } from '../core/play/round.ts'
+import { cellsOf, gameWith, pairsNamed, settingsWith } from '../core/testing/games.ts'
+import { keepBest, readBest, type Keep } from './best.ts'
+import { fitText } from './fit-text.ts'
+import { neighbour } from './input.ts'
+import { soundOf } from './sound.ts'
+import { newTable, nextLevel, type Table } from './table.ts'
+import { cardLabel, clockText, shown, spoken, tale } from './words.ts'
+
+const settings = settingsWith({
+  board: { rows: 2, columns: 3, gaps: ['B1', 'C2'] },
+  deal: { way: 'in-order' },
+})
+const game = gameWith(
+  { board: { rows: 2, columns: 3, gaps: ['B1', 'C2'] }, deal: { way: 'in-order' } },
+  pairsNamed(2, (i) => i === 1),
+)
+
+/** A table with a round of four cards: A1 and C1 are twins, A2 and B2 related ones. */
+function table(): Table {
+  const made = newTable(game, (name) => name, game.levels[0]!)
+  made.settings = settings
+  made.round = newRound(settings, cellsOf(settings, game.deck.pairs))
+  return made
+}
+const press = (one: Table, at: number, cell: number): void => apply(one.round!, { at, do: 'press', cell })
+
+describe('what the table says', () => {
+  test('a card tells what it shows only while that can be seen', () => {
+    const one = table()
+    expect(cardLabel(one, 3)).toBe('A2, face down')
+    expect(cardLabel(one, 3, true)).toBe('A2, A1')
+    press(one, 0, 3)
+    expect(cardLabel(one, 3)).toBe('A2, A1')
+    press(one, 10, 4)
+    advance(one.round!, 2000)
+    expect(cardLabel(one, 4)).toBe('B2, B1, matched')
+  })
+
+  test('events are spoken and shown', () => {
+    const one = table()
+    press(one, 0, 0)
+    press(one, 1, 3)
+    press(one, 1100, 3)
+    press(one, 1101, 4)
+    press(one, 2000, 0)
+    press(one, 2001, 2)
+    const events = one.round!.events!
+    expect(events.map((event) => spoken(one, event)).filter(Boolean)).toEqual([
+      'A1: A0.',
+      'A2: A1.',
+      'No match.',
+      'A2: A1.',
+      'B2: B1.',
+      'A match, by luck.',
+      'A1: A0.',
+      'C1: A0.',
+      'A match, by luck.',
+      'All pairs found.',
+    ])
+    expect(events.flatMap((event) => shown(event)?.text || [])).toEqual([
+      'not twins',
+      'a lucky pair!',
+      'a lucky pair!',
+    ])
+    expect(events.flatMap((event) => soundOf(event) ?? [])).toEqual([
+      'flip',
+      'flip',
+      'miss',
+      'flip',
+      'flip',
+      'lucky',
+      'flip',
+      'flip',
+      'lucky',
+      'won',
+    ])
+    expect(tale(resultOf(one.round!))).toBe('2 lucky pairs, and not one slip of memory.')
+  })
+
+  test.each([
+    [0, true, '0:00'],
+    [1, true, '0:01'],
+    [59_001, true, '1:00'],
+    [59_999, false, '0:59'],
+    [605_000, false, '10:05'],
+  ])('%i ms (left: %s) is %s', (ms, left, text) => expect(clockText(ms, left)).toBe(text))
+})
+
+describe('keys', () => {
+  test.each([
+    [0, 'ArrowRight', 2],
+    [2, 'ArrowLeft', 0],
+    [0, 'ArrowDown', 3],
+    [4, 'ArrowUp', 4],
+    [3, 'ArrowLeft', 3],
+    [4, 'ArrowRight', 4],
+    [2, 'Home', 0],
+    [3, 'End', 4],
+    [0, 'x', -1],
+  ])('from cell %i, %s leads to %i, over gaps and never off the board', (cell, key, to) => {
+    expect(neighbour(table(), cell, key)).toBe(to)
+  })
+})
+
+describe('best results', () => {
+  const memory = (): Keep & { text: string | null } => ({
+    text: null,
+    read() {
+      return this.text
+    },
+    write(text) {
+      this.text = text
+    },
+  })
+  const won = (score: number, turns: number, stars: number | null = null) => ({
+    ...resultOf(table().round!),
+    outcome: 'won' as const,
+    score,
+    turns,
+    stars,
+  })
+  test('the better one stays: by stars, then score, then turns', () => {
+    const keep = memory()
+    expect(keepBest(keep, 'a', won(100, 9, 1))).toBe(false)
+    expect(keepBest(keep, 'a', won(90, 5, 1))).toBe(false)
+    expect(keepBest(keep, 'a', won(50, 9, 2))).toBe(true)
+    expect(keepBest(keep, 'a', won(50, 8, 2))).toBe(true)
+    expect(readBest(keep)).toEqual({ a: { stars: 2, score: 50, turns: 8, time: 0 } })
+  })
+  test('a lost game is not kept, and broken memory is no memory', () => {
+    const keep = memory()
+    keepBest(keep, 'a', { ...won(9, 9), outcome: 'lost' })
+    expect(keep.text).toBeNull()
+    keep.text = '{torn'
+    expect(readBest(keep)).toEqual({})
+  })
+})
+
+describe('text on a card', () => {
+  test('one word stands in one line, many words are broken', () => {
+    expect(fitText('K', 0.84).lines).toBe(1)
+    expect(fitText('lets the wheel go tick by tick', 0.84).lines).toBeGreaterThan(2)
+    expect(fitText('−\u00a0·\u00a0−\u00a0·', 0.84).lines).toBe(1)
+  })
+  test('no line is wider than the width that is given, however the words fall', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.stringMatching(/^[a-z]{1,12}$/), { minLength: 1, maxLength: 12 }),
+        fc.constantFrom(0.84, 1, 1.25),
+        (words, ratio) => {
+          const { lines, width } = fitText(words.join(' '), ratio)
+          expect(lines).toBeLessThanOrEqual(words.length)
+          for (const word of words) expect(width).toBeGreaterThanOrEqual(fitText(word, ratio).width - 0.7)
+        },
+      ),
+    )
+  })
+})
+
+test('the next level is the next rung of the ladder', () => {
+  const one = newTable(
+    { ...game, levels: [game.levels[0]!, { id: 'b', name: 'B' }] },
+    (name) => name,
+    game.levels[0]!,
+  )
+  expect(nextLevel(one)?.id).toBe('b')
+  one.level = one.game.levels[1]!
+  expect(nextLevel(one)).toBeUndefined()
+})
