@@ -455,6 +455,33 @@ describe('for any level, deal and inputs', () => {
     )
   })
 
+  test('luck and slips are what a look through the list of events says', () => {
+    fc.assert(
+      fc.property(anyGame, ({ settings, pairs, seed, inputs }) => {
+        const cells = cellsOf(settings, pairs, seed)
+        const seenIn = new Map<number, number>()
+        const matched = new Set<number>()
+        for (const event of replay(settings, cells, { inputs }).events!) {
+          if (event.kind === 'flip' && !seenIn.has(event.cell)) seenIn.set(event.cell, event.turn)
+          if (event.kind !== 'match' && event.kind !== 'miss') continue
+          const { first, second, turn, how } = event
+          const before = (cell: number): boolean => (seenIn.get(cell) ?? turn) < turn
+          if (event.kind === 'match') {
+            expect(how).toBe(before(second) ? 'found' : 'lucky')
+            matched.add(first).add(second)
+          } else {
+            const twinSeen = cells.some(
+              (card, cell) =>
+                cell !== first && !matched.has(cell) && before(cell) && cardsMatch(cells[first]!, card),
+            )
+            expect(how).toBe(before(second) || twinSeen ? 'slip' : 'fresh')
+          }
+        }
+      }),
+      { numRuns: 400 },
+    )
+  })
+
   test('a replay gives the same events', () => {
     fc.assert(
       fc.property(anyGame, ({ settings, pairs, seed, inputs }) => {
