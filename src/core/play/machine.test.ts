@@ -386,8 +386,16 @@ describe('the rules, one by one', () => {
       board: { rows: 1, columns: 6 },
       deal: { way: 'arranged', arranged: ['p0/a', 'p0/a', 'p0/a', 'p0/a', 'p1/a', 'p1/a'] },
     })
-    const round = replay(settings, cellsOf(settings, pairsNamed(2)), played('0 0, 1 1, 1000 2, 1001 4'))
-    expect(resultOf(round)).toMatchObject({ fresh: 1, slips: 0 })
+    const cells = cellsOf(settings, pairsNamed(2))
+    // never seen before it was matched; seen, and then matched as the second or as the first card of a turn
+    for (const steps of [
+      '0 0, 1 1, 1000 2, 1001 4',
+      '0 0, 1 4, 2000 1, 2001 0, 4000 2, 4001 5',
+      '0 0, 1 4, 2000 0, 2001 1, 4000 2, 4001 5',
+    ]) {
+      const { events } = replay(settings, cells, played(steps))
+      expect(events!.findLast((event) => event.kind === 'miss')).toMatchObject({ how: 'fresh' })
+    }
   })
 
   test('a refused press leaves one event with its reason, and changes no count', () => {
