@@ -1,4 +1,4 @@
-import { NO_CARD } from '../deck/card.ts'
+import { faceOf, NO_CARD } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'
 import { BOUNDS, type Settings } from '../game/settings.ts'
 import { advance } from './machine.ts'
@@ -9,7 +9,7 @@ export const NEVER = 2 ** 30 - 1
 
 // to copy from: a slice is several times as quick as filling a new array
 const DOWN: (CardState | null)[] = Array.from({ length: BOUNDS.cards[1] }, () => 'down')
-const ZEROS: number[] = Array.from({ length: BOUNDS.pairs[1] * 4 + 4 }, () => 0)
+const ZEROS: number[] = Array.from({ length: BOUNDS.pairs[1] * 2 + 2 }, () => 0)
 
 /**
  * The state of one round: plain data, changed only by the machine. It is built from the level and a deal; a new round
@@ -29,7 +29,7 @@ export type Round = {
   states: (CardState | null)[]
   /** by cell: the turn in which its card was first flipped, 0 for never */
   seenIn: number[]
-  /** by card: how many of this face lie unmatched and were seen in an earlier turn; follows from seenIn, kept for speed */
+  /** by face: how many of it lie unmatched and were seen in an earlier turn; follows from seenIn, kept for speed */
   seenFaces: number[]
   /** the cards of this turn, −1 for none */
   first: number
@@ -95,7 +95,7 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
     at: 0,
     states,
     seenIn: ZEROS.slice(0, size),
-    seenFaces: ZEROS.slice(0, highest + 2),
+    seenFaces: ZEROS.slice(0, faceOf(highest) + 2),
     first: -1,
     second: -1,
     judgedMatch: false,
