@@ -24,12 +24,8 @@ const DOWN = 0
 const UP = 1
 const MATCHED = 2
 const CARDS = 36
-const board = new Array<number>(CARDS).fill(0)
-const lies = new Array<number>(CARDS).fill(DOWN)
-const seenAt = new Array<number>(CARDS / 2).fill(-1)
-
 /** Turns two cards of the bare board and compares them. Out: whether they match. */
-function bareTurn(first: number, second: number): boolean {
+function bareTurn(board: number[], lies: number[], first: number, second: number): boolean {
   lies[first] = UP
   lies[second] = UP
   const match = board[first] === board[second]
@@ -42,7 +38,7 @@ function bareTurn(first: number, second: number): boolean {
  * The bare loop: deals the same boards with the same generator, and plays the same strategy on integer arrays: every card
  * that is flipped is turned, compared and laid back or won, and nothing else is kept.
  */
-function bareGame(seed: string): number {
+function bareGame(seed: string, board: number[], lies: number[], seenAt: number[]): number {
   const stream = streamOf(seed, 'shuffling')
   for (let i = 0; i < CARDS; i++) {
     board[i] = i >> 1
@@ -64,12 +60,12 @@ function bareGame(seed: string): number {
     const pair = board[first]!
     const twin = seenAt[pair]!
     if (twin >= 0) {
-      if (bareTurn(first, twin)) found++
+      if (bareTurn(board, lies, first, twin)) found++
       continue
     }
     const second = next++
     const other = board[second]!
-    if (bareTurn(first, second)) {
+    if (bareTurn(board, lies, first, second)) {
       found++
       continue
     }
@@ -77,7 +73,7 @@ function bareGame(seed: string): number {
     const known = seenAt[other]!
     if (known >= 0) {
       turns++
-      if (bareTurn(second, known)) found++
+      if (bareTurn(board, lies, second, known)) found++
     } else seenAt[other] = second
   }
   return turns
@@ -113,11 +109,14 @@ const level = dealer()
 
 let seed = 0
 let bareSeed = 0
+const board = new Array<number>(CARDS).fill(0)
+const lies = new Array<number>(CARDS).fill(DOWN)
+const seenAt = new Array<number>(CARDS / 2).fill(-1)
 // the two must play the same games, or the comparison means nothing
 for (let i = 0; i < 200; i++) {
   const round = newRound(rules, level.deal(`same-${i}`), false)
   playPerfectMemory(round)
-  if (round.turns !== bareGame(`same-${i}`)) throw new Error(`game ${i} differs`)
+  if (round.turns !== bareGame(`same-${i}`, board, lies, seenAt)) throw new Error(`game ${i} differs`)
 }
 compare(
   'Machine, perfect-memory games of 18 pairs',
@@ -125,7 +124,7 @@ compare(
     for (let i = 0; i < BATCH; i++) playPerfectMemory(newRound(rules, level.deal(`bench-${seed++}`), false))
   },
   () => {
-    for (let i = 0; i < BATCH; i++) bareGame(`bench-${bareSeed++}`)
+    for (let i = 0; i < BATCH; i++) bareGame(`bench-${bareSeed++}`, board, lies, seenAt)
   },
   'a bare loop of integer arrays',
   0.25,

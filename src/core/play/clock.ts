@@ -27,7 +27,8 @@ export function setClock(round: Round): void {
     else clock.used = timeUsed(round)
     clock.running = runs
   }
-  setNextDue(round)
+  if (phase === 'paused') round.nextDue = NEVER
+  else setNextDue(round)
 }
 
 /** The same for a look that begins or ends: it stops or starts the clock only where the rules say so. */
@@ -38,8 +39,7 @@ export function setClockForLook(round: Round): void {
 
 function setNextDue(round: Round): void {
   const { clock, dueAt } = round
-  if (round.phase === 'paused') round.nextDue = NEVER
-  else if (clock.limit === NEVER || !clock.running) round.nextDue = dueAt
+  if (clock.limit === NEVER || !clock.running) round.nextDue = dueAt
   else {
     // the round is lost in the first millisecond after the limit
     const clockDue = clock.since + clock.limit - clock.used + 1

@@ -26,7 +26,6 @@ function judgeMatch(round: Round): void {
   setClockForLook(round)
   round.matches++
   if (lucky) round.lucky++
-  else round.found++
   const streak = ++round.streak
   if (streak > round.longestStreak) round.longestStreak = streak
   const before = round.score
@@ -48,7 +47,6 @@ function judgeMiss(round: Round): void {
   const slip = !secondIsNew || twinWasSeen(round, firstIsNew)
   round.misses++
   if (slip) round.slips++
-  else round.fresh++
   round.streak = 0
   const before = round.score
   round.score = addPoints(score, before, -missPoints(score, slip))
@@ -85,7 +83,7 @@ function changeClock(round: Round, ms: number): void {
 function decide(round: Round): void {
   const { turns } = round.rules.limits
   if (isCleared(round)) win(round)
-  else if (round.lives !== null && round.lives === 0) lose(round, 'lives')
+  else if (round.lives === 0) lose(round, 'lives')
   else if (turns !== null && round.turns >= turns) lose(round, 'turns')
   else if (round.clock.limit !== NEVER && timeUsed(round) > round.clock.limit) lose(round, 'clock')
 }

@@ -54,10 +54,8 @@ export type Round = {
   flips: number
   matches: number
   misses: number
-  found: number
   lucky: number
   slips: number
-  fresh: number
   streak: number
   longestStreak: number
   score: number
@@ -113,10 +111,8 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
     flips: 0,
     matches: 0,
     misses: 0,
-    found: 0,
     lucky: 0,
     slips: 0,
-    fresh: 0,
     streak: 0,
     longestStreak: 0,
     score: 0,
