@@ -52,7 +52,7 @@ test('every kind of edit can be undone and done again', async ({ page }) => {
   const pairs = page.locator('.tile .name')
   const first = async (): Promise<string> => (await pairs.first().textContent())!
 
-  await page.getByRole('button', { name: 'Cog' }).click()
+  await page.getByRole('button', { name: 'Cog', exact: true }).click()
   await page.keyboard.press('Delete')
   await expect(pairs).toHaveCount(23)
   await page.keyboard.press('Alt+ArrowRight')

@@ -3,9 +3,8 @@ import IconBack from '~icons/ph/caret-left'
 import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
 import IconReplace from '~icons/ph/upload-simple'
-import { ElColorPicker, ElInput, ElSegmented } from 'element-plus'
+import { ElColorPicker, ElSegmented } from 'element-plus'
 import 'element-plus/theme-chalk/el-color-picker.css'
-import 'element-plus/theme-chalk/el-input.css'
 import 'element-plus/theme-chalk/el-segmented.css'
 import { computed, ref } from 'vue'
 import type { Face, Pair } from '../../core/game/game.ts'
@@ -13,6 +12,7 @@ import { LENGTHS } from '../../core/game/settings.ts'
 import { problemLine } from '../../core/result.ts'
 import { faceWords } from '../../player/face.ts'
 import FaceView from '../cards/FaceView.vue'
+import TextField from '../settings/TextField.vue'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { imageSource } from './image-files.ts'
@@ -176,14 +176,15 @@ async function useImage(files: FileList | null): Promise<void> {
       />
     </div>
     <label class="row"
-      >Name <ElInput :model-value="pair.name" :maxlength="LENGTHS.name" aria-label="Name" @change="setName"
+      >Name <TextField :model-value="pair.name" :maxlength="LENGTHS.name" label="Name" @change="setName"
     /></label>
     <label class="row"
       >Tags
-      <ElInput
+      <TextField
         :model-value="(pair.tags ?? []).join(', ')"
         placeholder="metal, round"
-        aria-label="Tags, separated by commas"
+        :maxlength="LENGTHS.tag * 20"
+        label="Tags, separated by commas"
         @change="setTags"
     /></label>
     <div v-if="pair.b" class="row">
@@ -192,19 +193,19 @@ async function useImage(files: FileList | null): Promise<void> {
     </div>
     <label v-if="face.kind === 'text'" class="row"
       >Text
-      <ElInput
+      <TextField
         :model-value="face.text"
         :maxlength="LENGTHS.text"
-        aria-label="Text on the card"
-        @input="setText"
+        label="Text on the card"
+        @typing="setText"
     /></label>
     <label class="row"
       >Read aloud as
-      <ElInput
+      <TextField
         :model-value="face.alt ?? ''"
         :placeholder="faceWords({ ...face, alt: undefined }, pair.name)"
         :maxlength="LENGTHS.alt"
-        aria-label="Read aloud as"
+        label="Read aloud as"
         @change="(value) => setFace('alt', value.trim())"
     /></label>
     <div class="row">

@@ -1,0 +1,360 @@
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { card, downloadOf, openStation } from './helpers.ts'
+
+/** Drags one element onto another with the mouse, as a person does: in steps, and not at once. */
+async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  const a = (await from.boundingBox())!
+  const b = (await to.boundingBox())!
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 3)
+  await page.mouse.down()
+  await page.mouse.move(a.x + a.width / 2 + 6, a.y + a.height / 3 + 6, { steps: 3 })
+  // what lies between makes way with a motion of its own, and nothing is taken in the meantime
+  for (let i = 0; i < 4; i++) {
+    await page.mouse.move(b.x + b.width * 0.7, b.y + b.height * 0.7 + i, { steps: 8 })
+    await page.evaluate(() =>
+      Promise.all(document.getAnimations().map((one) => one.finished.catch(() => undefined))),
+    )
+  }
+  await page.mouse.up()
+}
+async function type(page: Page, name: string, value: string): Promise<void> {
+  const field = page.getByRole('spinbutton', { name, exact: true })
+  await field.fill(value)
+  await field.press('Enter')
+}
+
+test.describe('the light table', () => {
+  const names = (page: Page) => page.locator('.tile .name')
+
+  test('pairs are put in another order by dragging, and by keys', async ({ page }) => {
+    await openStation(page, 'deck')
+    await expect(names(page).nth(0)).toHaveText('Cog')
+    await drag(page, page.locator('[data-pair="cog"]'), page.locator('[data-pair="mantel-clock"]'))
+    await expect(names(page).nth(2)).toHaveText('Cog')
+    await page.keyboard.press('Control+z')
+    await expect(names(page).nth(0)).toHaveText('Cog')
+    await page.getByRole('button', { name: 'Cog', exact: true }).click()
+    await page.keyboard.press('ArrowRight')
+    await expect(page.getByRole('button', { name: 'Hourglass', exact: true })).toBeFocused()
+    await page.keyboard.press('Alt+ArrowLeft')
+    await expect(names(page).nth(0)).toHaveText('Hourglass')
+    await expect(page.getByRole('button', { name: 'Hourglass', exact: true })).toBeFocused()
+  })
+
+  test('a slip changes name, tags, words and twins of its pair', async ({ page }) => {
+    await openStation(page, 'deck')
+    await page.getByRole('button', { name: 'Old key' }).click()
+    await page.getByRole('textbox', { name: 'Name' }).fill('Master key')
+    await page.getByRole('textbox', { name: 'Name' }).press('Enter')
+    await expect(page.getByRole('heading', { name: 'Master key' })).toBeVisible()
+    await page.getByLabel('Tags, separated by commas').fill('brass, brass, , opens doors')
+    await page.getByLabel('Tags, separated by commas').press('Enter')
+    await expect(page.getByLabel('Tags, separated by commas')).toHaveValue('brass, opens doors')
+    await page.getByLabel('Read aloud as').fill('A key of brass')
+    await page.getByLabel('Read aloud as').press('Enter')
+    await page.getByText('related', { exact: true }).click()
+    await page.getByText('second', { exact: true }).click()
+    await page.getByRole('textbox', { name: 'Text on the card' }).fill('opens every door')
+    await page.getByLabel('Search by name or tag').fill('opens')
+    await expect(names(page)).toHaveText(['Master key'])
+    const { path } = await downloadOf(page, async () => {
+      await page.getByRole('link', { name: 'Ship' }).click()
+      await page.getByRole('button', { name: 'Download the game file' }).click()
+    })
+    const game = JSON.parse(readFileSync(path, 'utf8'))
+    expect(game.deck.pairs[3]).toEqual({
+      id: 'old-key',
+      name: 'Master key',
+      tags: ['brass', 'opens doors'],
+      a: { kind: 'picture', name: 'old-key', alt: 'A key of brass' },
+      b: { kind: 'text', text: 'opens every door' },
+    })
+  })
+
+  test('a face is put on by picture, image or text; undo takes it off', async ({ page }) => {
+    await openStation(page, 'deck')
+    await page.getByRole('button', { name: 'Bell' }).click()
+    const face = page.locator('.slip .card').first().locator('img')
+    await expect(face).toHaveAttribute('src', '/pictures/bell.svg')
+    await page.getByRole('button', { name: 'A picture' }).click()
+    await page.getByLabel('Search the pictures').fill('postal horn')
+    await page.getByRole('button', { name: 'postal horn' }).click()
+    await expect(face).toHaveAttribute('src', '/pictures/postal-horn.svg')
+    await page.getByRole('button', { name: 'Text', exact: true }).click()
+    await expect(page.locator('.slip .lt-text').first()).toHaveText('Bell')
+    await page.getByRole('button', { name: 'Undo', exact: true }).click()
+    await page.getByRole('button', { name: 'Undo', exact: true }).click()
+    await expect(face).toHaveAttribute('src', '/pictures/bell.svg')
+  })
+
+  test('the back that is chosen lies on the table in Play', async ({ page }) => {
+    await openStation(page, 'deck')
+    await page.getByRole('button', { name: 'lattice' }).click()
+    await page.getByRole('button', { name: 'night' }).click()
+    await expect(page.getByRole('button', { name: 'night' })).toHaveAttribute('aria-pressed', 'true')
+    await page.getByRole('link', { name: 'Play', exact: true }).click()
+    const back = await page.locator('.lt-board').evaluate((board) => board.style.getPropertyValue('--back'))
+    expect(decodeURIComponent(back)).toContain('fill="#403f6d"')
+  })
+
+  test('words are seen before they are added, and lines that fail are told', async ({ page }) => {
+    await openStation(page, 'deck', 'signal-room')
+    await page.getByRole('button', { name: 'Words', exact: true }).click()
+    await page.getByRole('textbox', { name: 'Words' }).fill('one;eins\n;zwei\nthree;drei;trois\nfour')
+    await expect(page.getByText('line 2: the first column is empty')).toBeVisible()
+    await expect(page.getByText('line 3: more than two columns')).toBeVisible()
+    await page.getByRole('button', { name: 'Add 2 pairs' }).click()
+    await expect(names(page)).toHaveCount(28)
+  })
+})
+
+test.describe('Deal', () => {
+  test('gaps are made and filled by mouse and by keys', async ({ page }) => {
+    await openStation(page, 'deal/cabinet')
+    await page.getByRole('button', { name: 'C3, a gap' }).click()
+    await page.getByRole('button', { name: 'Fill the gap D3' }).click()
+    await expect(page.getByText('34 cards, 17 pairs.')).toBeVisible()
+    await page.getByRole('button', { name: /^A1, / }).focus()
+    await page.keyboard.press('ArrowRight')
+    await page.keyboard.press('Enter')
+    await page.keyboard.press('End')
+    await page.keyboard.press('Space')
+    await expect(page.getByRole('button', { name: 'B1, a gap' })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'F1, a gap' })).toBeFocused()
+    await expect(page.getByText('32 cards, 16 pairs.')).toBeVisible()
+  })
+
+  test('a board that cannot be dealt offers ways out, and each of them mends it', async ({ page }) => {
+    await openStation(page, 'deal/bench')
+    const stopped = page.getByText('This cannot be dealt')
+    for (const way of ['Leave C3 empty', '5 × 6', '5 × 4']) {
+      await type(page, 'Rows', '5')
+      await type(page, 'Columns', '5')
+      await expect(stopped).toBeVisible()
+      await expect(page.locator('.rung.open').getByText('findings')).toBeVisible()
+      await page.getByRole('button', { name: way }).click()
+      await expect(stopped).toBeHidden()
+      await page.getByRole('button', { name: /^rows, columns: own/ }).click()
+      const gaps = page.getByRole('button', { name: /^gaps: own/ })
+      if (await gaps.isVisible()) await gaps.click()
+    }
+    await type(page, 'Rows', '8')
+    await type(page, 'Columns', '8')
+    await expect(page.getByText('the board needs 32 pairs, and 24 are chosen')).toBeVisible()
+    await page.getByRole('button', { name: 'Repeat pairs evenly' }).click()
+    await expect(page.getByText('32 places for 24 pairs: they repeat evenly.')).toBeVisible()
+    await page.keyboard.press('Control+z')
+    await page.getByRole('button', { name: 'A board for 24 pairs: 6 × 8' }).click()
+    await expect(stopped).toBeHidden()
+  })
+
+  test('pairs are chosen by tags and by place', async ({ page }) => {
+    await openStation(page, 'deal/warm-up')
+    await page
+      .getByRole('combobox', { name: 'Which part of the deck' })
+      .selectOption('pairs with certain tags')
+    // the first tag is chosen to begin with: bench
+    await page.getByRole('button', { name: 'time', exact: true }).click()
+    await expect(page.getByText('6 pairs from 8, picked at random.')).toBeVisible()
+    await page
+      .getByRole('combobox', { name: 'Which part of the deck' })
+      .selectOption('a part of the deck, by place')
+    await type(page, 'To place', '6')
+    await expect(page.getByText('6 pairs from 6, all of them.')).toBeVisible()
+    const shown = await page
+      .locator('.board .cell')
+      .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.slice(4)))
+    expect([...new Set(shown)].sort()).toEqual([
+      'Bell',
+      'Cog',
+      'Hourglass',
+      'Loupe',
+      'Mantel clock',
+      'Old key',
+    ])
+  })
+
+  test('a seed that is kept gives the same deal here, in Play and on the command line', async ({ page }) => {
+    await openStation(page, 'deal/bench')
+    await page.getByRole('combobox', { name: 'When the seed changes' }).selectOption('never: always this one')
+    await page.getByLabel('This deal').fill('tick-1')
+    await page.getByLabel('This deal').press('Enter')
+    const { stdout } = spawnSync(
+      process.execPath,
+      [
+        'scripts/lucky-twin.mjs',
+        'deal',
+        'demo/clockmakers-drawer.game.json',
+        '--level',
+        'bench',
+        '--seed',
+        'tick-1',
+      ],
+      { encoding: 'utf8' },
+    )
+    const ids = (JSON.parse(stdout).cells as string[]).map((name) => name.slice(0, -2))
+    const slug = (words: string): string => words.toLowerCase().replaceAll(' ', '-')
+    const special: Record<string, string> = {
+      'nut-and-bolt': 'bolt',
+      'oil-can': 'oil',
+      'set-square': 'ruler',
+      'work-lamp': 'lamp',
+    }
+    const above = await page
+      .locator('.board .cell')
+      .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.split(', ')[1]!))
+    expect(above.map(slug).map((id) => special[id] ?? id)).toEqual(ids)
+    await page.getByRole('link', { name: 'Play', exact: true }).click()
+    await expect(page.getByLabel('seed')).toHaveValue('tick-1')
+    await card(page, 0).click()
+    await expect(card(page, 0)).toHaveAttribute('aria-label', `A1, ${above[0]}`)
+  })
+
+  test('D deals again and G turns to the backs, but not while text is typed', async ({ page }) => {
+    await openStation(page, 'deal/bench')
+    const seed = page.getByLabel('This deal')
+    const first = await seed.inputValue()
+    await page.keyboard.press('d')
+    await expect(seed).not.toHaveValue(first)
+    await expect(page.locator('.board .face-view')).toHaveCount(16)
+    await page.keyboard.press('g')
+    await expect(page.locator('.board .face-view')).toHaveCount(0)
+    await seed.fill('dg')
+    await expect(page.locator('.board .face-view')).toHaveCount(0)
+  })
+})
+
+test.describe('the ladder', () => {
+  const rungs = (page: Page) => page.locator('.rung strong')
+  test('rungs are put in another order by dragging, and by keys', async ({ page }) => {
+    await openStation(page, 'rules/warm-up')
+    await drag(page, page.locator('.rung').nth(0), page.locator('.rung').nth(2))
+    await expect(rungs(page)).toHaveText(['Bench', 'Top drawer', 'Warm-up', 'Cabinet'])
+    await page.getByRole('link', { name: /^Cabinet/ }).focus()
+    await page.keyboard.press('Alt+ArrowUp')
+    await expect(rungs(page)).toHaveText(['Bench', 'Top drawer', 'Cabinet', 'Warm-up'])
+  })
+  test('a new level follows the house rules, and its findings are marked', async ({ page }) => {
+    await openStation(page, 'rules/warm-up')
+    await page.getByRole('button', { name: 'Level', exact: true }).click()
+    await expect(page.getByRole('heading', { name: 'Level 5, as it is played' })).toBeVisible()
+    await expect(page.locator('.own')).toHaveCount(0)
+    await page.getByRole('button', { name: 'no limit to the turns' }).click()
+    await type(page, 'Turn limit', '7')
+    await expect(page.locator('.rung.open').getByText('findings')).toBeVisible()
+    await page.getByRole('link', { name: 'Ship' }).click()
+    await expect(page.getByText('8 pairs cannot be found in 7 turns')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Download the page' })).toBeDisabled()
+    await page.getByRole('link', { name: 'Go there' }).click()
+    await expect(page).toHaveURL(/rules\/level-5/)
+  })
+})
+
+test.describe('Play', () => {
+  test('glass, in order, seed and deal again do what they say', async ({ page }) => {
+    await openStation(page, 'play/bench')
+    await expect(page.locator('.lt-board img')).toHaveCount(0)
+    await page.keyboard.press('g')
+    await expect(page.locator('.lt-board img')).toHaveCount(16)
+    await expect(card(page, 0)).toHaveAttribute('aria-label', 'A1, face down')
+    await page.getByRole('button', { name: 'In order' }).click()
+    await card(page, 0).click()
+    await card(page, 1).click()
+    await expect(page.getByText('match A1 B1, lucky, +100')).toBeVisible()
+    await page.keyboard.press('d')
+    await expect(page.getByText('Nothing has happened yet')).toBeVisible()
+    await page.keyboard.press('p')
+    await expect(page.getByRole('dialog', { name: 'Paused' })).toBeVisible()
+    await page.keyboard.press('p')
+    await expect(page.getByRole('dialog')).toBeHidden()
+  })
+
+  test('what was played is saved as a record that replays to the same result', async ({ page }) => {
+    await openStation(page, 'play/bench')
+    await page.getByLabel('seed').fill('kept')
+    await page.getByLabel('seed').press('Enter')
+    await card(page, 0).click()
+    await card(page, 0).click()
+    await card(page, 5).click()
+    await expect(page.getByText('A1 refused: face-up')).toBeVisible()
+    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+    const { name, path } = await downloadOf(page, () => page.getByRole('button', { name: 'Record' }).click())
+    expect(name).toBe('clockmakers-drawer-bench.play.json')
+    const { stdout, status } = spawnSync(
+      process.execPath,
+      ['scripts/lucky-twin.mjs', 'replay', 'demo/clockmakers-drawer.game.json', path],
+      { encoding: 'utf8' },
+    )
+    expect(status).toBe(0)
+    expect(JSON.parse(stdout)).toMatchObject({ turns: 1, flips: 2, refused: { 'face-up': 1 } })
+  })
+
+  test('the ledger follows: phase, states, sights and events', async ({ page }) => {
+    await openStation(page, 'play/top-drawer')
+    const row = (cell: string) => page.getByRole('row', { name: new RegExp(`^${cell} `) })
+    await page.getByRole('button', { name: 'In order' }).click()
+    await expect(page.locator('.phase')).toHaveText('ready')
+    await card(page, 0).click()
+    await expect(page.locator('.phase')).toHaveText('one-up')
+    await expect(row('A1')).toContainText('up, first')
+    await card(page, 2).click()
+    await expect(page.locator('.phase')).toContainText('judged')
+    await expect(row('C1')).toContainText('up, second')
+    await expect(page.getByText('A1 C1 turned back')).toBeVisible()
+    await expect(row('A1')).toHaveText(/down11$/)
+    await card(page, 1).click()
+    await card(page, 2).click()
+    await expect(page.getByText('miss B1 C1, slip')).toBeVisible()
+    await expect(page.getByText('life lost, 4 left')).toBeVisible()
+    await expect(row('C1')).toHaveText(/22$/)
+  })
+
+  test('what is changed on the bench is played at once', async ({ page }) => {
+    await openStation(page, 'play/bench')
+    await expect(page.locator('.lt-card')).toHaveCount(16)
+    await page.getByRole('link', { name: /^Warm-up/ }).click()
+    await expect(page.locator('.lt-card')).toHaveCount(12)
+    await page.keyboard.press('Alt+2')
+    await type(page, 'Rows', '4')
+    await page.keyboard.press('Escape')
+    await page.getByRole('link', { name: 'Play', exact: true }).click()
+    await expect(page.locator('.lt-card')).toHaveCount(16)
+  })
+
+  test('on a phone the table has its own choice of levels', async ({ page }) => {
+    await page.setViewportSize({ width: 360, height: 640 })
+    await openStation(page, 'play/bench')
+    await page.getByRole('button', { name: 'Choose a level' }).click()
+    await page.getByRole('button', { name: /^Cabinet/ }).click()
+    await expect(page).toHaveURL(/play\/cabinet/)
+    await expect(page.locator('.lt-card')).toHaveCount(32)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(360)
+  })
+
+  test('nothing moves for those who ask for less motion', async ({ page }) => {
+    await page.emulateMedia({ reducedMotion: 'reduce' })
+    await openStation(page, 'play/bench')
+    await card(page, 0).click()
+    await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+    expect(await card(page, 0).evaluate((one) => one.classList.contains('lt-turning'))).toBe(false)
+  })
+})
+
+test.describe('a new game', () => {
+  for (const [kind, first] of [
+    ['Pictures', 'Gear'],
+    ['Words and meanings', 'One'],
+    ['Letters, numbers', 'A'],
+  ] as const)
+    test(`of ${kind} opens on a bench that can be played at once`, async ({ page }) => {
+      await page.goto('/')
+      await page.getByText(kind, { exact: true }).click()
+      await page.getByLabel('How many pairs?').fill('7')
+      await page.getByRole('button', { name: 'Make it' }).click()
+      await expect(page.locator('.tile .name').first()).toHaveText(first)
+      await page.getByRole('link', { name: 'Play', exact: true }).click()
+      await expect(page.locator('.lt-card')).toHaveCount(14)
+    })
+})
