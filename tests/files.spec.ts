@@ -105,6 +105,25 @@ test('own images become pairs; what is no image is told and left out', async ({ 
   await expect(page.getByText('24 pairs', { exact: true })).toBeVisible()
 })
 
+test('a new game is made from own images alone', async ({ page }) => {
+  await page.goto('/')
+  await page.getByText('Own images', { exact: true }).click()
+  await expect(page.getByText('One pair for each image you choose.')).toBeVisible()
+  const [chooser] = await Promise.all([
+    page.waitForEvent('filechooser'),
+    page.getByRole('button', { name: 'Choose images…' }).click(),
+  ])
+  await chooser.setFiles([
+    given('brass_plate.png', PNG, 'image/png'),
+    given('film-reel.gif', GIF, 'image/gif'),
+    given('words.png', 'words', 'image/png'),
+  ])
+  await expect(page.getByText('words.png: not a PNG, JPEG, WebP, GIF or SVG image')).toBeVisible()
+  await expect(page.locator('.tile .name')).toHaveText(['brass plate', 'film reel'])
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await expect(page.locator('.lt-card')).toHaveCount(4)
+})
+
 test('a large image is made no larger than is useful', async ({ page }) => {
   await openStation(page, 'deck')
   const large = await page.evaluate(() => {

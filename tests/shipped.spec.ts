@@ -129,6 +129,49 @@ test('by its turns, and by the clock, at the right instant', async ({ page }) =>
   await expect(page.getByText('0:00')).toBeVisible()
 })
 
+test('a silent level has no sound to switch off; elsewhere it can be', async ({ page }) => {
+  const { url } = shipped('sound', (file) => (file.levels[1].look = { sounds: false }))
+  await page.goto(url)
+  const sound = page.getByRole('button', { name: 'Sound' })
+  await expect(sound).toHaveAttribute('aria-pressed', 'true')
+  await sound.click()
+  await expect(sound).toHaveAttribute('aria-pressed', 'false')
+  await page.goto(`${url}?level=bench`)
+  await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
+  await expect(sound).toBeHidden()
+})
+
+test('after the end the cards are dealt again, or the next level begins, where the rules say so', async ({
+  page,
+}) => {
+  const again = shipped('again', (file) => {
+    file.house.finish.then = 'deal-again'
+    file.levels[0].board = { rows: 1, columns: 2 }
+  })
+  await page.goto(again.url)
+  await press(page, 0, 1)
+  // won, the two lie face up; only a new deal turns them down
+  await expect(page.locator('[data-state="down"]')).toHaveCount(2)
+  const next = shipped('next', (file) => {
+    file.house.finish.then = 'next-level'
+    file.levels[0].board = { rows: 1, columns: 2 }
+  })
+  await page.goto(next.url)
+  await press(page, 0, 1)
+  await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
+})
+
+test('missed cards wait for the next press, and say so', async ({ page }) => {
+  const { url, game } = shipped('press', (file) => (file.house.turn.onMiss = 'press'))
+  await page.goto(`${url}?seed=a`)
+  const [one, other] = miss(deal(game, 'warm-up', 'a'))
+  await press(page, one, other)
+  await expect(page.getByText('press anywhere to turn them back')).toBeVisible()
+  await press(page, one)
+  await expect(page.locator('[data-state="up"]')).toHaveCount(0)
+  await expect(page.getByRole('status')).toHaveText('Turned back.')
+})
+
 test('a pause hides the cards and stops the clock', async ({ page }) => {
   const { url } = shipped('pause', (file) => Object.assign(file.levels[0], { clock: { mode: 'up' } }))
   await page.goto(url)

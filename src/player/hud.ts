@@ -74,6 +74,7 @@ export class Hud {
     this.put(this.place, game.levels.length > 1 ? `${at} of ${game.levels.length}` : '')
     this.soundButton.replaceChildren(icon(table.sound ? iconSound : iconSilent))
     this.soundButton.setAttribute('aria-pressed', String(table.sound))
+    this.soundButton.hidden = !settings.look.sounds
     const playing = round !== null && !isOver(round)
     this.pauseButton.disabled = !playing
     for (const { box } of Object.values(this.figures)) box.hidden = round === null

@@ -87,7 +87,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     root.classList.add('lt-dealt')
     hud.say(table.settings.turn.firstLook > 0 ? 'look well…' : '', 'plain')
     live.textContent = table.settings.turn.firstLook > 0 ? 'Look: all cards lie face up for a moment.' : ''
-    if (table.sound) playSound('deal')
+    if (audible()) playSound('deal')
     options.onChange?.(table)
     after()
     run()
@@ -99,7 +99,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     const words: string[] = []
     for (const event of events) {
       const sound = soundOf(event)
-      if (sound && table.sound) playSound(sound)
+      if (sound && audible()) playSound(sound)
       const word = spoken(table, event)
       if (word) words.push(word)
       const line = shown(event)
@@ -170,6 +170,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     after()
     run()
   }
+
+  const audible = (): boolean => table.sound && table.settings.look.sounds
 
   function toggleSound(): void {
     table.sound = !table.sound

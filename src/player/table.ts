@@ -32,6 +32,7 @@ export type Table = {
   /** when the panel for the end opens, in the round's ms; NaN while the round is open */
   endsAt: number
   glass: boolean
+  /** whether the player wants to hear anything; a level may be silent all the same */
   sound: boolean
   /** the cell that the keyboard stands on */
   cursor: number
@@ -54,7 +55,7 @@ export function newTable(game: Game, art: Art, level: Level): Table {
     panel: 'none',
     endsAt: NaN,
     glass: false,
-    sound: game.house.look.sounds,
+    sound: true,
     cursor: 0,
     heard: 0,
   }
