@@ -13,7 +13,7 @@ export function boardFor(pairs: number): Settings['board'] {
     if (columns < rows || columns > BOUNDS.side[1]) continue
     const gaps = rows * columns - cards
     if (gaps >= columns) continue
-    const cost = columns / rows + gaps * 0.35
+    const cost = columns / rows + gaps * 0.6
     if (cost < best.cost) best = { rows, columns, cost }
   }
   const { rows, columns } = best

@@ -63,14 +63,14 @@ li {
   transform: rotate(-4deg);
 }
 .related {
-  width: 128px;
+  width: 130px;
 }
 .card.twin {
   left: 47px;
   transform: rotate(5deg);
 }
 .related .twin {
-  left: 62px;
+  left: 64px;
 }
 .away :deep(.lt-face) {
   filter: saturate(0.25);
