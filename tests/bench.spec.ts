@@ -255,6 +255,7 @@ test.describe('the ladder', () => {
 test.describe('Play', () => {
   test('glass, in order, seed and deal again do what they say', async ({ page }) => {
     await openStation(page, 'play/bench')
+    await expect(page.locator('.lt-card')).toHaveCount(16)
     await expect(page.locator('.lt-board img')).toHaveCount(0)
     await page.keyboard.press('g')
     await expect(page.locator('.lt-board img')).toHaveCount(16)
