@@ -9,7 +9,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   page,
   context,
 }) => {
-  test.setTimeout(150_000)
+  test.setTimeout(400_000)
   await page.goto('/')
   // an empty shelf first
   for (const name of ["The Clockmaker's Drawer", 'The Signal Room'])
