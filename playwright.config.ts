@@ -1,4 +1,5 @@
 import { defineConfig } from '@playwright/test'
+import { CHROMIUM_FLAGS } from './scripts/chromium-flags.mjs'
 
 const port = Number(process.env.TEST_PORT ?? 8497)
 
@@ -19,15 +20,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: process.env.CHROMIUM_PATH || '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
+      args: CHROMIUM_FLAGS,
     },
   },
   webServer: {

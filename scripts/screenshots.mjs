@@ -4,6 +4,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { CHROMIUM_FLAGS } from './chromium-flags.mjs'
 import { ensureBuild, ensureChromium, ensurePackages, ROOT } from './ensure.mjs'
 
 ensurePackages()
@@ -16,15 +17,7 @@ const server = spawn(process.execPath, ['dist/node/server.js'], { cwd: ROOT, env
 await new Promise((resolve) => server.stdout.once('data', resolve))
 const browser = await chromium.launch({
   executablePath,
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-    '--disable-component-update',
-    '--disable-sync',
-  ],
+  args: CHROMIUM_FLAGS,
 })
 const into = (name) => join(ROOT, 'docs', 'screenshots', `${name}.png`)
 const card = (page, cell) => page.locator(`.lt-card[data-cell="${cell}"]`)

@@ -4,6 +4,7 @@ import { spawnSync } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
+import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
 import { ROOT } from '../ensure.mjs'
 
 const SLOWED = 4
@@ -26,7 +27,7 @@ export async function reportPress(executablePath) {
   const { chromium } = await import('@playwright/test')
   const browser = await chromium.launch({
     executablePath,
-    args: ['--no-sandbox', '--disable-gpu', '--no-first-run', '--disable-background-networking'],
+    args: CHROMIUM_FLAGS,
   })
   try {
     const page = await browser.newPage({ viewport: { width: 1000, height: 1000 } })

@@ -6,6 +6,7 @@ import { openCells } from '../core/deal/cells.ts'
 import type { Level } from '../core/game/game.ts'
 import { resolveLevel } from '../core/game/levels.ts'
 import { resultOf } from '../core/play/result.ts'
+import { pairsLeft } from '../core/play/round.ts'
 import type { Best } from './best.ts'
 import { button, element, icon } from './element.ts'
 import { nextLevel, type Table } from './table.ts'
@@ -74,7 +75,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
 }
 
 function leftWords(table: Table): string {
-  const left = table.round!.cards / 2 - table.round!.matches
+  const left = pairsLeft(table.round!)
   return left === 1 ? 'One pair was left.' : `${left} pairs were left.`
 }
 

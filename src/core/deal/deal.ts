@@ -88,13 +88,3 @@ export function prepareDeal(
     },
   })
 }
-
-/** One deal of a level; for many of the same level, keep the dealer of `prepareDeal`. */
-export function dealOnce(
-  pairs: readonly Pair[],
-  settings: Pick<Settings, 'board' | 'fill' | 'deal'>,
-  seed: string,
-): Result<Cells, DealProblem> {
-  const dealer = prepareDeal(pairs, settings)
-  return dealer.ok ? good(dealer.value.deal(seed)) : dealer
-}

@@ -3,10 +3,10 @@ import IconFile from '~icons/ph/upload-simple'
 import IconPictures from '~icons/ph/images-square'
 import IconSearch from '~icons/ph/magnifying-glass'
 import IconWords from '~icons/ph/list-dashes'
-import Sortable from 'sortablejs'
-import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
 import { BOUNDS } from '../../core/game/settings.ts'
+import { useSortable } from '../look/useSortable.ts'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import BackDesigner from './BackDesigner.vue'
@@ -113,22 +113,9 @@ function perRow(): number {
   return tiles.filter((tile) => tile.offsetTop === tiles[0]?.offsetTop).length
 }
 
-let sortable: Sortable | null = null
-onMounted(() => {
-  sortable = Sortable.create(table.value!, {
-    animation: 180,
-    delay: 120,
-    delayOnTouchOnly: true,
-    onEnd({ oldIndex, newIndex, item, from }) {
-      if (oldIndex === undefined || newIndex === undefined) return
-      from.insertBefore(item, from.children[oldIndex + (oldIndex > newIndex ? 1 : 0)] ?? null)
-      moveTo(oldIndex, newIndex)
-    },
-  })
-})
-onBeforeUnmount(() => sortable?.destroy())
+const allowDragging = useSortable(table, moveTo)
 // a filtered table shows no order to change
-watch(query, () => sortable?.option('disabled', query.value.trim() !== ''))
+watch(query, () => allowDragging(query.value.trim() === ''))
 
 function drop(event: DragEvent): void {
   dropping.value = false

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import IconPlus from '~icons/ph/plus'
-import Sortable from 'sortablejs'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Level } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
 import { BOUNDS, LENGTHS } from '../../core/game/settings.ts'
+import { useSortable } from '../look/useSortable.ts'
 import type { Station } from '../router.ts'
 import { useBench } from '../store/bench.ts'
 import LadderRung from './LadderRung.vue'
@@ -54,23 +54,7 @@ function move(from: number, to: number): void {
   })
 }
 
-let sortable: Sortable | null = null
-onMounted(() => {
-  sortable = Sortable.create(list.value!, {
-    animation: 180,
-    delay: 120,
-    delayOnTouchOnly: true,
-    filter: 'input',
-    preventOnFilter: false,
-    onEnd({ oldIndex, newIndex, item, from }) {
-      if (oldIndex === undefined || newIndex === undefined) return
-      // the list follows the document, not the other way round
-      from.insertBefore(item, from.children[oldIndex + (oldIndex > newIndex ? 1 : 0)] ?? null)
-      move(oldIndex, newIndex)
-    },
-  })
-})
-onBeforeUnmount(() => sortable?.destroy())
+useSortable(list, move)
 </script>
 
 <template>

@@ -1,0 +1,1 @@
+export const CHROMIUM_FLAGS: string[]
