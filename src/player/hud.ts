@@ -72,8 +72,11 @@ export class Hud {
     const at = game.levels.indexOf(level) + 1
     this.put(this.title, level.name)
     this.put(this.place, game.levels.length > 1 ? `${at} of ${game.levels.length}` : '')
-    this.soundButton.replaceChildren(icon(table.sound ? iconSound : iconSilent))
-    this.soundButton.setAttribute('aria-pressed', String(table.sound))
+    // only when it changes: an icon replaced under a finger would swallow the press
+    if (this.soundButton.ariaPressed !== String(table.sound)) {
+      this.soundButton.replaceChildren(icon(table.sound ? iconSound : iconSilent))
+      this.soundButton.setAttribute('aria-pressed', String(table.sound))
+    }
     this.soundButton.hidden = !settings.look.sounds
     const playing = round !== null && !isOver(round)
     this.pauseButton.disabled = !playing
