@@ -76,7 +76,11 @@ test('every view has its own address and title, and Alt with a figure goes from 
 })
 
 test('the first look is shown, and no press counts in it', async ({ page }) => {
-  await openStation(page, 'play/warm-up')
+  await openStation(page, 'rules/warm-up')
+  // long enough for a slow machine
+  await page.getByRole('spinbutton', { name: 'First look' }).fill('12')
+  await page.getByRole('spinbutton', { name: 'First look' }).press('Enter')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(card(page, 0)).toHaveAttribute('aria-label', /^A1, (?!face down)/)
   await card(page, 0).click()
   await expect(page.getByText('A1 refused: first-look')).toBeVisible()
