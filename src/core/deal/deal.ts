@@ -5,9 +5,13 @@ import { BOUNDS, type Settings } from '../game/settings.ts'
 import { good, type Result } from '../result.ts'
 import { arrangedCells } from './arranged.ts'
 import { openCells } from './cells.ts'
+import { draw } from './draw.ts'
 import { fillIsRandom, fillPairs } from './fill.ts'
-import { streamOf } from './seed.ts'
+import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
+import { mostApart, repeatsApart } from './repeats.ts'
+import { stepLimits, stepRule, type StepWay } from './step-rule.ts'
+import { randomMatching } from './worms.ts'
 
 /** The cells of a filled board, row by row; NO_CARD in a gap. */
 export type Cells = readonly Card[]
@@ -19,7 +23,8 @@ export const DEAL_CODES = [
   'too-few-pairs',
   'no-pairs',
   'arranged-wrong',
-  'way-not-dealt',
+  'steps-unreachable',
+  'steps-by-chance',
 ] as const
 export type DealCode = (typeof DEAL_CODES)[number]
 export type DealProblem = { code: DealCode; at: string; message: string }
@@ -59,8 +64,6 @@ export function prepareDeal(
     if (!laid.ok) return no('arranged-wrong', laid.problem.at, laid.problem.message)
     return good({ ...made, deal: () => laid.value })
   }
-  if (deal.way === 'apart' || deal.way === 'close')
-    return no('way-not-dealt', 'deal.way', `this version does not deal "${deal.way}" yet`)
 
   const selection = selectPairs(pairs, fill.use)
   if (selection.length === 0) return no('no-pairs', 'fill.use', 'no pair of the deck is chosen')
@@ -74,17 +77,95 @@ export function prepareDeal(
   const cardsOf = (chosen: number[]): Card[] => chosen.flatMap((pair) => twins(pairs, pair))
   const random = fillIsRandom(selection.length, needed, fill)
   const fixed = random ? null : cardsOf(fillPairs(selection, needed, fill, streamOf('', 'picking')))
+  const cardsFor = (seed: string): Card[] =>
+    fixed?.slice() ?? cardsOf(fillPairs(selection, needed, fill, streamOf(seed, 'picking')))
+  const way = wayToLay(settings, cardsFor(''), selection.length < needed)
+  if (!way.ok) return way
+  const lay = way.value
   const size = board.rows * board.columns
-  const shuffled = deal.way === 'shuffled'
   return good({
     ...made,
     deal(seed) {
-      const cards = fixed?.slice() ?? cardsOf(fillPairs(selection, needed, fill, streamOf(seed, 'picking')))
-      if (shuffled) shuffle(cards, streamOf(seed, 'shuffling'))
+      const cards = lay(cardsFor(seed), seed)
       if (cards.length === size) return cards
       const cells = new Array<Card>(size).fill(NO_CARD)
       for (let i = 0; i < cards.length; i++) cells[open[i]!] = cards[i]!
       return cells
     },
   })
+}
+
+/**
+ * The largest `apart` and the smallest `close` that a level's board and fill can hold, or null where it cannot be dealt
+ * for another reason.
+ */
+export function stepsReach(
+  pairs: readonly Pair[],
+  settings: Pick<Settings, 'board' | 'fill' | 'deal'>,
+): Record<StepWay, number> | null {
+  const inOrder = prepareDeal(pairs, { ...settings, deal: { ...settings.deal, way: 'in-order' } })
+  if (!inOrder.ok) return null
+  const limits = stepLimits(settings.board)
+  if (selectPairs(pairs, settings.fill.use).length >= inOrder.value.pairs) return limits
+  if (settings.fill.repeat === 'at-random') return { ...limits, apart: 1 }
+  const cards = inOrder.value.deal('').filter((card) => card !== NO_CARD)
+  return { ...limits, apart: mostApart(settings.board, cards, limits.apart) }
+}
+
+/** Puts cards, which come twins side by side, in the order in which they go on the open cells. */
+type Lay = (cards: Card[], seed: string) => Card[]
+
+function wayToLay(
+  { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
+  example: Card[],
+  repeats: boolean,
+): Result<Lay, DealProblem> {
+  if (deal.way === 'shuffled') return good((cards, seed) => shuffle(cards, streamOf(seed, 'shuffling')))
+  if (deal.way !== 'apart' && deal.way !== 'close') return good((cards) => cards)
+  const rule = stepRule(board, deal.way, deal.steps)
+  if (!rule) {
+    const limit = stepLimits(board)[deal.way]
+    const message =
+      deal.way === 'apart'
+        ? `twins cannot all lie ${deal.steps} steps apart on this board; ${limit} is the most it holds`
+        : `twins cannot all lie within ${deal.steps} steps on this board; ${limit} is the least it holds`
+    return no('steps-unreachable', 'deal.steps', message)
+  }
+  if (deal.way === 'close' || !repeats || deal.steps === 1)
+    return good((cards, seed) => {
+      const matching = randomMatching(rule.graph, rule.start, streamOf(seed, 'swaps'))
+      return layOnMatching(cards, matching, streamOf(seed, 'shuffling'))
+    })
+  if (fill.repeat === 'at-random')
+    return no(
+      'steps-by-chance',
+      'fill.repeat',
+      'pairs repeated at random may come so often that no board keeps them apart; repeat them evenly',
+    )
+  const apart = repeatsApart(board, deal.steps, example)
+  if (typeof apart === 'function') return good(apart)
+  return no(
+    'steps-unreachable',
+    'deal.steps',
+    `with repeated pairs, matching cards cannot all lie ${deal.steps} steps apart on this board; ${apart.most} is the most`,
+  )
+}
+
+/** Gives every two mates a pair of cards at random, and which of the two lies where by one more draw. */
+function layOnMatching(cards: Card[], mates: readonly number[], stream: Stream): Card[] {
+  const order = shuffle(
+    Array.from({ length: cards.length / 2 }, (_, i) => i),
+    stream,
+  )
+  const laid = new Array<Card>(cards.length)
+  let next = 0
+  for (let place = 0; place < mates.length; place++) {
+    const mate = mates[place]!
+    if (mate < place) continue
+    const first = order[next++]! * 2
+    const turned = draw(stream, 2)
+    laid[place] = cards[first + turned]!
+    laid[mate] = cards[first + 1 - turned]!
+  }
+  return laid
 }

@@ -44,3 +44,12 @@ export function tableStage(width: number, height: number, ratio: number): Stage 
   const gap = Math.max(4, Math.min(12, Math.round(short / 52)))
   return { width, height, margin: Math.max(8, Math.min(28, Math.round(short / 26))), gap, ratio }
 }
+
+/** What the player keeps above and below its table in CSS px: figures stand in a line of their own on a narrow screen. */
+const AROUND_TABLE = { wideFrom: 620, wide: 115, narrow: 160 }
+
+/** The part of a screen of this size in CSS px that the player gives to the table. */
+export function tableArea(width: number, height: number): { width: number; height: number } {
+  const { wideFrom, wide, narrow } = AROUND_TABLE
+  return { width, height: Math.max(1, height - (width >= wideFrom ? wide : narrow)) }
+}

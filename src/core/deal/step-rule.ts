@@ -1,0 +1,59 @@
+import { BOUNDS, type Settings } from '../game/settings.ts'
+import { openCells } from './cells.ts'
+import { leastPerfectMatching, perfectMatching, type Mates } from './matching.ts'
+import { cellGraph, type CellGraph } from './steps.ts'
+
+export type Board = Settings['board']
+export type StepWay = 'apart' | 'close'
+/** A rule of steps on one board: which places twins may take, and the first way in which all of them can be paired. */
+export type StepRule = { graph: CellGraph; start: Mates }
+
+const MOST_STEPS = BOUNDS.steps[1]
+const KEPT = 64
+/** What boards were found to hold; asked for at every key press, and dear on large ones. */
+const known = new Map<string, unknown>()
+
+/** What `find` says, looked up if it was asked before. */
+export function once<T>(key: string, find: () => T): T {
+  if (known.has(key)) return known.get(key) as T
+  const found = find()
+  if (known.size >= KEPT) known.delete(known.keys().next().value!)
+  known.set(key, found)
+  return found
+}
+export const keyOf = ({ rows, columns, gaps }: Board, ...rest: (string | number)[]): string =>
+  [rows, columns, [...gaps].sort().join(), ...rest].join(' ')
+
+const graphOf = (board: Board, way: StepWay, steps: number): CellGraph =>
+  cellGraph(openCells(board), board.columns, (s) => (way === 'apart' ? s >= steps : s <= steps))
+
+/** The rule on this board, or null where its cells cannot be paired so. In: an even board, steps 1 to 19. */
+export const stepRule = (board: Board, way: StepWay, steps: number): StepRule | null =>
+  once(keyOf(board, way, steps), () => {
+    const graph = graphOf(board, way, steps)
+    const start = leastPerfectMatching(graph)
+    return start && { graph, start }
+  })
+
+/** The largest `apart` and the smallest `close` that a board can hold if no pair lies on it twice. In: an even board. */
+export const stepLimits = (board: Board): Record<StepWay, number> =>
+  once(keyOf(board), () => {
+    const holds = (way: StepWay, steps: number): boolean =>
+      perfectMatching(graphOf(board, way, steps)) !== null
+    // both only get harder in one direction, so halving finds them
+    let apart = 1
+    let tooFar = MOST_STEPS + 1
+    while (tooFar - apart > 1) {
+      const middle = (apart + tooFar) >> 1
+      if (holds('apart', middle)) apart = middle
+      else tooFar = middle
+    }
+    let tooNear = 0
+    let close: number = MOST_STEPS
+    while (close - tooNear > 1) {
+      const middle = (tooNear + close) >> 1
+      if (holds('close', middle)) close = middle
+      else tooNear = middle
+    }
+    return { apart, close }
+  })

@@ -1,0 +1,45 @@
+import Papa from 'papaparse'
+import { NO_CARD, pairOf, sideOf } from '../deck/card.ts'
+import { cellName } from '../deal/cells.ts'
+import type { Cells } from '../deal/deal.ts'
+import type { Layout } from '../deal/geometry.ts'
+import type { Pair } from '../game/game.ts'
+
+/** A row of the placement table: where a card lies, in CSS px from the table's upper left corner, and what it bears. */
+export type Placement = {
+  cell: string
+  x: number
+  y: number
+  width: number
+  height: number
+  pair: string
+  face: 'a' | 'b'
+}
+
+/** The placement table of a deal on a screen; gaps have no row. */
+export function placements(
+  board: Layout,
+  columns: number,
+  cells: Cells,
+  pairs: readonly Pair[],
+): Placement[] {
+  return cells.flatMap((card, cell) =>
+    card === NO_CARD
+      ? []
+      : [
+          {
+            cell: cellName(cell, columns),
+            ...board.places[cell]!,
+            pair: pairs[pairOf(card)]!.id,
+            face: sideOf(card),
+          },
+        ],
+  )
+}
+
+/** The table as CSV with a header row (RFC 4180, lines end with CR LF). */
+export const placementsCsv = (rows: readonly Placement[]): string => Papa.unparse([...rows]) + '\r\n'
+
+/** The table as a JSON array, a row a line. */
+export const placementsJson = (rows: readonly Placement[]): string =>
+  `[\n${rows.map((row) => '  ' + JSON.stringify(row)).join(',\n')}\n]\n`
