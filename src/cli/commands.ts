@@ -1,4 +1,7 @@
 import { readFileSync, writeFileSync } from 'node:fs'
+import { auditBoards, type Audit } from '../core/audit/audit.ts'
+import type { ReadBoards } from '../core/audit/read-boards.ts'
+import { chanceWords, VERDICT_NAMES, verdictWords } from '../core/audit/words.ts'
 import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
 import { cellName } from '../core/deal/cells.ts'
 import { prepareDeal, type Cells } from '../core/deal/deal.ts'
@@ -11,7 +14,7 @@ import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { shipHtml } from '../ship/html.ts'
 import { gatherArt } from '../ship/pictures.ts'
-import { gameAt, pictureAt, pictureLibrary, recordAt, Unusable } from './files.ts'
+import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, Unusable } from './files.ts'
 
 /** What each command does. Data goes to `print`, messages to `tell`; the number is the exit code. */
 export type Out = { print(line: string): void; tell(line: string): void }
@@ -107,6 +110,50 @@ export function check(path: string, options: { json?: boolean }, out: Out): numb
   else if (findings.length === 0) out.print('no findings')
   else for (const { level, code, at, message } of findings) out.print(`${level}  ${code}  ${at}  ${message}`)
   return findings.some((finding) => finding.level === 'stops') ? 1 : 0
+}
+
+/** What is printed of an audit under --json; also for programs that run it after every build of theirs. */
+function auditJson(read: ReadBoards, { report, reason }: Audit): object {
+  const { board, guessed, names, leftOut, problems } = read
+  return { ...report, reason, board, guessed, pairs: names.length, leftOut, problems }
+}
+
+/** Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. */
+export function auditDeals(
+  path: string,
+  options: { rows?: number; columns?: number; json?: boolean },
+  out: Out,
+): number {
+  const read = boardsAt(path, options)
+  const { board, boards, names, guessed, problems, leftOut, twinsKnown } = read
+  const audit = auditBoards(read)
+  const { report, reason } = audit
+  for (const problem of problems) out.tell(`${path}: ${problem}: left out`)
+  if (leftOut > problems.length) out.tell(`${path}: and ${leftOut - problems.length} more lines left out`)
+  if (guessed)
+    out.tell(`${path}: taken as ${board.rows} × ${board.columns}; say --rows and --columns if that is wrong`)
+  if (!twinsKnown) out.tell(`${path}: every card has a name of its own, so twins are not known`)
+  if (options.json) out.print(JSON.stringify(auditJson(read, audit)))
+  else {
+    out.print(`${boards.length} boards of ${board.rows} × ${board.columns}, ${names.length} pairs`)
+    const { places, beside, steps, repeats } = report
+    if (places)
+      out.print(
+        `pair by place      chi-square ${places.statistic.toFixed(1)} on ${places.degrees.toFixed(0)} degrees, ${chanceWords(places.p)}`,
+      )
+    if (beside)
+      out.print(
+        `twins side by side ${beside.seen.toFixed(3)} a board, ${beside.expected.toFixed(3)} expected, ${chanceWords(beside.p)}`,
+      )
+    if (steps)
+      out.print(
+        `steps between them ${steps.meanSeen.toFixed(3)} on average, ${steps.meanExpected.toFixed(3)} expected, ${chanceWords(steps.p)}`,
+      )
+    out.print(`different boards   ${repeats.distinct} of ${report.deals}`)
+    out.print(`${VERDICT_NAMES[report.verdict]}. ${verdictWords(report, 'shuffled')}`)
+    if (reason) out.print(reason.message)
+  }
+  return report.verdict === 'unfair' ? 1 : 0
 }
 
 /** Writes the playable file. In: `player`, the folder of the built player. */

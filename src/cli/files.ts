@@ -1,5 +1,6 @@
 import { readFileSync, statSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import { readBoards, type GivenSize, type ReadBoards } from '../core/audit/read-boards.ts'
 import { readGame } from '../core/files/game-file.ts'
 import { readGameZip } from '../core/files/game-zip.ts'
 import { readRecord, type PlayRecord } from '../core/files/record-file.ts'
@@ -39,6 +40,11 @@ export function gameAt(path: string): Game {
 
 export function recordAt(path: string): PlayRecord {
   return usable(path, readRecord(readBytes(path).toString('utf8')))
+}
+
+/** Boards that another program dealt. */
+export function boardsAt(path: string, size: GivenSize): ReadBoards {
+  return usable(path, readBoards(readBytes(path).toString('utf8'), size))
 }
 
 let library: Record<string, { body: string }> | null = null

@@ -1,5 +1,6 @@
 import { Command, CommanderError, InvalidArgumentError } from 'commander'
 import { fileURLToPath } from 'node:url'
+import { BOUNDS } from '../core/game/settings.ts'
 import * as commands from './commands.ts'
 import { Unusable } from './files.ts'
 
@@ -17,8 +18,16 @@ function countOf(text: string): number {
   return count
 }
 
+function sideOf(text: string): number {
+  const side = Number(text)
+  const [low, high] = [1, BOUNDS.cards[1]]
+  if (!Number.isInteger(side) || side < low || side > high)
+    throw new InvalidArgumentError(`a whole number from ${low} to ${high} is expected.`)
+  return side
+}
+
 const program = new Command('lucky-twin')
-  .description('Deals, replays, checks and ships pair-matching games.')
+  .description('Deals, replays, checks, audits and ships pair-matching games.')
   .exitOverride()
   .configureOutput({ writeErr: () => undefined })
 let code = 0
@@ -52,6 +61,20 @@ program
     code = commands.check(game, options, out)
   })
 program
+  .command('audit')
+  .description('test what another program made')
+  .command('deals')
+  .description(
+    'whether deals are a fair shuffle: JSON lines, CSV with a board a row, or a board a line of any words',
+  )
+  .argument('<file>')
+  .option('--rows <n>', 'rows of the boards', sideOf)
+  .option('--columns <n>', 'columns of the boards', sideOf)
+  .option('--json', 'as JSON')
+  .action((file: string, options: { rows?: number; columns?: number; json?: boolean }) => {
+    code = commands.auditDeals(file, options, out)
+  })
+program
   .command('ship')
   .description('write the playable file')
   .argument('<game>')
@@ -70,7 +93,9 @@ try {
   if (error instanceof CommanderError) {
     if (error.exitCode !== 0) {
       const why =
-        error.code === 'commander.help' ? 'a command is needed: deal, replay, check or ship' : error.message
+        error.code === 'commander.help'
+          ? 'a command is needed: deal, replay, check, audit deals or ship'
+          : error.message
       out.tell(why.replace(/^error: /, '').replace(/\s*\n\s*/g, ' '))
       code = 2
     }

@@ -208,7 +208,7 @@ describe('dealing', () => {
       { board: { rows: 4, columns: 4 }, fill: { use: { from: 12, to: 13 }, repeat: 'evenly' } },
       9,
     ],
-    ['way-not-dealt', { deal: { way: 'apart' } }, 9],
+    ['steps-unreachable', { deal: { way: 'apart', steps: 9 } }, 9],
     ['none', { board: { rows: 3, columns: 3, gaps: ['B2'] } }, 4],
   ])('%s is told', (code, own, count) => {
     expect(problemOf(own, count)).toBe(code)

@@ -1,0 +1,260 @@
+import { describe, expect, test } from '@jest/globals'
+import { cardOf, cardsMatch, type Card } from '../deck/card.ts'
+import { draw } from '../deal/draw.ts'
+import { streamOf, type Stream } from '../deal/seed.ts'
+import { shuffle } from '../deal/shuffle.ts'
+import { arrangements } from '../testing/enumerate.ts'
+import { auditBoards, type Audit } from './audit.ts'
+import { MISTAKES } from './mistakes.ts'
+import { chiSquareTail, normalTails, poissonTail } from './probability.ts'
+import type { ReadBoards } from './read-boards.ts'
+import { reportOf } from './report.ts'
+import { relationsOn, type AuditBoard } from './table.ts'
+import { Counter, sumTallies } from './tally.ts'
+import { covarianceOfKinds, expectedKinds, squaredDistance, theoryOf } from './theory.ts'
+
+const read = (board: AuditBoard, boards: Card[][], pairs: number): ReadBoards => ({
+  format: 'tokens',
+  board,
+  guessed: false,
+  boards,
+  names: Array.from({ length: pairs }, (_, i) => `P${i}`),
+  twinsKnown: true,
+  problems: [],
+  leftOut: 0,
+})
+const deckOf = (pairs: number): number[] => Array.from({ length: pairs * 2 }, (_, i) => i >> 1)
+const six = { rows: 6, columns: 6, gaps: [] }
+
+/** Boards dealt by a way of moving a deck of 18 pairs about, always from the same order. */
+function dealtBy(
+  move: (deck: number[], stream: Stream, i: number) => void,
+  seed: string,
+  count: number,
+): Audit {
+  const stream = streamOf(seed, 'shuffling')
+  const boards = Array.from({ length: count }, (_, i) => {
+    const deck = deckOf(18)
+    move(deck, stream, i)
+    return deck.map((pair) => cardOf(pair, 'a', false))
+  })
+  return auditBoards(read(six, boards, 18))
+}
+
+describe('chances', () => {
+  test.each([
+    [chiSquareTail(3.841459, 1), 0.05],
+    [chiSquareTail(1190, 1190), 0.49454827],
+    [chiSquareTail(0, 5), 1],
+    [normalTails(1.959964), 0.05],
+    [poissonTail(0, 3), 1],
+    [poissonTail(2, 1), 0.26424112],
+    [poissonTail(1, 0), 0],
+  ])('%d', (found, known) => expect(found).toBeCloseTo(known, 6))
+})
+
+describe('the theory agrees with every arrangement of small boards', () => {
+  const pair = (n: number, related: boolean): Card[] => [
+    cardOf(n, 'a', related),
+    cardOf(n, related ? 'b' : 'a', related),
+  ]
+  const twice = (n: number, related: boolean): Card[] => [...pair(n, related), ...pair(n, related)]
+  test.each<[string, AuditBoard, Card[]]>([
+    ['2 × 2', { rows: 2, columns: 2, gaps: [] }, [...pair(0, false), ...pair(1, true)]],
+    ['1 × 2', { rows: 1, columns: 2, gaps: [] }, pair(0, false)],
+    ['2 × 3, three pairs', { rows: 2, columns: 3, gaps: [] }, [0, 1, 2].flatMap((n) => pair(n, false))],
+    ['2 × 4, related pairs', { rows: 2, columns: 4, gaps: [] }, [0, 1, 2, 3].flatMap((n) => pair(n, true))],
+    [
+      '3 × 3 with a gap, four of a kind',
+      { rows: 3, columns: 3, gaps: ['A1'] },
+      [...twice(0, false), ...pair(1, false), ...pair(2, true)],
+    ],
+    [
+      '1 × 8, a related pair twice',
+      { rows: 1, columns: 8, gaps: [] },
+      [...twice(0, true), ...pair(1, false), ...pair(2, false)],
+    ],
+  ])('%s', (_, board, cards) => {
+    const relations = relationsOn(board)
+    const theory = theoryOf(relations)
+    const { size, kinds, kind } = relations
+    const all = arrangements(cards, () => true)
+    const means = new Array<number>(kinds).fill(0)
+    const products = means.map(() => new Array<number>(kinds).fill(0))
+    for (const laid of all) {
+      const counts = new Array<number>(kinds).fill(0)
+      for (let i = 0; i < size; i++)
+        for (let j = i + 1; j < size; j++) if (cardsMatch(laid[i]!, laid[j]!)) counts[kind[i * size + j]!]!++
+      counts.forEach((a, k) => {
+        means[k]! += a / all.length
+        counts.forEach((b, l) => (products[k]![l]! += (a * b) / all.length))
+      })
+    }
+    // what the counter says of one arrangement stands for all of them
+    const counter = new Counter(board, 4, 1)
+    const cells: Card[] = []
+    const gap = board.gaps.length ? 0 : -1
+    for (let cell = 0, next = 0; cell < board.rows * board.columns; cell++)
+      cells.push(cell === gap ? -1 : cards[next++]!)
+    counter.add(cells)
+    const expected = expectedKinds(theory, counter.tally)
+    const covariance = covarianceOfKinds(theory, counter.tally)
+    for (let k = 0; k < kinds; k++) {
+      expect(expected[k]).toBeCloseTo(means[k]!, 9)
+      for (let l = 0; l < kinds; l++)
+        expect(covariance[k]![l]).toBeCloseTo(products[k]![l]! - means[k]! * means[l]!, 9)
+    }
+  })
+
+  test('6 × 6: a pair lies side by side 60 times in 630, so 1.714 pairs a board', () => {
+    const theory = theoryOf(relationsOn(six))
+    const expected = expectedKinds(theory, { matches: 18, forks: 0, squares: 324 })
+    expect(theory.places[0]).toBe(60)
+    expect(expected[0]).toBeCloseTo(18 * (60 / 630), 12)
+  })
+
+  test('the distance from a mean passes over what cannot vary', () => {
+    const covariance = [
+      [2, -2, 0],
+      [-2, 2, 0],
+      [0, 0, 4],
+    ]
+    expect(squaredDistance([1, -1, 2], covariance)).toEqual([1.5, 2])
+  })
+})
+
+describe('pair by place is a chi-square with the mean and spread that theory gives it', () => {
+  // the statistic of one board of 2 × 2, over all six boards: exact, so no chance is in this test
+  test('2 × 2', () => {
+    const board = { rows: 2, columns: 2, gaps: [] }
+    const all = arrangements([0, 0, 4, 4], () => true)
+    // every board 20 times is as even as can be
+    const counter = new Counter(board, 2, 120)
+    for (let i = 0; i < 20; i++) for (const laid of all) counter.add(laid)
+    const { places } = reportOf(counter.tally, 'shuffled', Math.log(6))
+    expect(places).toMatchObject({ statistic: 0, p: 1 })
+    expect(places!.degrees).toBeCloseTo(3, 9)
+  })
+  test('its p is even over many fair sets, with gaps, with pairs picked from more, and with repeats', () => {
+    const board = { rows: 3, columns: 3, gaps: ['B2'] }
+    const stream = streamOf('even p', 'shuffling')
+    for (const fill of [
+      () => [0, 0, 1, 1, 2, 2, 3, 3],
+      () => {
+        const picked = shuffle([0, 1, 2, 3, 4, 5], stream).slice(0, 4)
+        return [...picked, ...picked]
+      },
+      () => [0, 0, 0, 0, 1, 1, 2, 2],
+      () => Array.from({ length: 4 }, () => draw(stream, 3)).flatMap((pair) => [pair, pair]),
+    ]) {
+      let [low, all] = [0, 0]
+      for (let set = 0; set < 200; set++) {
+        const counter = new Counter(board, 6, 400)
+        for (let i = 0; i < 400; i++) {
+          const laid = shuffle(fill(), stream).map((pair) => cardOf(pair, 'a', false))
+          counter.add([...laid.slice(0, 4), -1, ...laid.slice(4)])
+        }
+        const { places, steps } = reportOf(counter.tally, 'shuffled', null)
+        for (const p of [places!.p, steps!.p]) {
+          all++
+          if (p < 0.1) low++
+        }
+      }
+      // 400 times a chance of 0.1: 40 ± 6
+      expect(all).toBe(400)
+      expect(low).toBeGreaterThan(18)
+      expect(low).toBeLessThan(66)
+    }
+  })
+})
+
+describe('the verdict', () => {
+  test('is right on at least 99 of 100 seeded fair sets', () => {
+    let fair = 0
+    for (let set = 0; set < 100; set++)
+      if (dealtBy((deck, stream) => shuffle(deck, stream), `fair-${set}`, 2000).report.verdict === 'fair')
+        fair++
+    expect(fair).toBeGreaterThanOrEqual(99)
+  })
+
+  const movedByOne = (deck: number[], _: Stream, i: number): void =>
+    void deck.push(...deck.splice(0, (i + 1) % deck.length))
+  test.each<[string, (deck: number[], stream: Stream, i: number) => void, number, string]>([
+    ['a sort with a random comparison', MISTAKES['random-comparison'], 1000, 'random-comparison'],
+    ['keys from 0 to n − 1, with ties', MISTAKES['tied-keys'], 10_000, 'tied-keys'],
+    ['each place swapped with any place', MISTAKES['any-with-any'], 5000, 'any-with-any'],
+    ['a deck moved by one', movedByOne, 1000, 'short-cycle'],
+    ['a deck that is never shuffled', () => undefined, 100, 'same-board'],
+    ['half as many swaps as cards', MISTAKES['too-few-swaps'], 1000, 'too-few-swaps'],
+    ['no card may stay', MISTAKES['never-stays'], 5000, 'never-stays'],
+    [
+      'the last card is forgotten',
+      (deck, stream) => void deck.push(...shuffle(deck.splice(0, 35), stream), ...deck.splice(0, 1)),
+      1000,
+      'never-moved',
+    ],
+    [
+      'each card drawn on its own',
+      (deck, stream) => void deck.forEach((_, i) => (deck[i] = draw(stream, 18))),
+      1000,
+      'drawn-singly',
+    ],
+    [
+      'a few boards over and over, in any order',
+      (deck, stream) => void shuffle(deck, streamOf(`few-${draw(stream, 50)}`, 'shuffling')),
+      1000,
+      'short-cycle',
+    ],
+    [
+      'the earlier of two cards drawn each time',
+      (deck, stream) => {
+        const from = deck.splice(0)
+        while (from.length) {
+          const one = Math.min(draw(stream, from.length), draw(stream, from.length))
+          deck.push(...from.splice(one, 1))
+        }
+      },
+      2000,
+      'favours-start',
+    ],
+  ])('is against %s, and says why', (_, move, boards, reason) => {
+    for (let set = 0; set < 2; set++) {
+      const audit = dealtBy(move, `unfair-${set}`, boards)
+      expect(audit.report.verdict).toBe('unfair')
+      expect(audit.reason?.code).toBe(reason)
+    }
+  })
+
+  test('is not given on few boards', () => {
+    expect(dealtBy((deck, stream) => shuffle(deck, stream), 'few', 20).report.verdict).toBe('too-few')
+  })
+
+  test('one board in a thousand with a card without twin is found', () => {
+    const stream = streamOf('one', 'shuffling')
+    const boards = Array.from({ length: 1000 }, (_, i) => {
+      const deck = shuffle(deckOf(18), stream)
+      if (i === 500) deck[0] = (deck[0]! + 1) % 18
+      return deck.map((pair) => cardOf(pair, 'a', false))
+    })
+    const { report, reason } = auditBoards(read(six, boards, 18))
+    expect(report).toMatchObject({ verdict: 'unfair', untwinned: 1 })
+    expect(reason!.message).toMatch(/^On 0\.1 % of the boards some card has no twin/)
+  })
+})
+
+test('tallies of parts add up to the tally of the whole, also where boards vary', () => {
+  const stream = streamOf('parts', 'shuffling')
+  const board = { rows: 2, columns: 4, gaps: [] }
+  const boards = Array.from({ length: 300 }, (_, i) =>
+    shuffle(i < 150 ? [0, 0, 1, 1, 2, 2, 3, 3] : [0, 0, 1, 1, 2, 2, 4 + (i % 2), 4 + (i % 2)], stream).map(
+      (p) => p * 4,
+    ),
+  )
+  const tallyOf = (some: Card[][]) => {
+    const counter = new Counter(board, 6, some.length)
+    for (const cells of some) counter.add(cells)
+    return counter.tally
+  }
+  const parts = [boards.slice(0, 100), boards.slice(100, 220), boards.slice(220), []].map(tallyOf)
+  expect(sumTallies(parts)).toEqual(tallyOf(boards))
+})

@@ -1,0 +1,119 @@
+import { draw } from '../deal/draw.ts'
+import { streamOf, type Stream } from '../deal/seed.ts'
+import { shuffle } from '../deal/shuffle.ts'
+
+/** Shuffles that are none, as they are often written. Each moves the cards of a deck about in place. */
+type Mistake = (deck: number[], stream: Stream) => void
+
+const swap = (deck: number[], i: number, j: number): void => {
+  const card = deck[i]!
+  deck[i] = deck[j]!
+  deck[j] = card
+}
+
+export const MISTAKES = {
+  'random-comparison': (deck, stream) => void deck.sort(() => (draw(stream, 2) ? 1 : -1)),
+  'any-with-any': (deck, stream) => {
+    for (let i = 0; i < deck.length; i++) swap(deck, i, draw(stream, deck.length))
+  },
+  'tied-keys': (deck, stream) => {
+    const keyed = deck.map((card) => ({ card, key: draw(stream, deck.length) }))
+    keyed.sort((a, b) => a.key - b.key)
+    keyed.forEach(({ card }, i) => (deck[i] = card))
+  },
+  'too-few-swaps': (deck, stream) => {
+    for (let i = 0; i < deck.length / 2; i++) swap(deck, draw(stream, deck.length), draw(stream, deck.length))
+  },
+  'never-stays': (deck, stream) => {
+    for (let i = deck.length - 1; i > 0; i--) swap(deck, i, draw(stream, i))
+  },
+  'one-half': (deck, stream) => {
+    const half = deck.slice(deck.length / 2)
+    shuffle(half, stream).forEach((card, i) => (deck[deck.length / 2 + i] = card))
+  },
+} satisfies Record<string, Mistake>
+export type MistakeName = keyof typeof MISTAKES
+
+/** How a deck of pairs may lie before it is shuffled. */
+const STARTS = [
+  (pairs: number) => Array.from({ length: pairs * 2 }, (_, i) => i >> 1),
+  (pairs: number) => Array.from({ length: pairs * 2 }, (_, i) => i % pairs),
+]
+
+/** Work for one mistake and one start, in cards laid. */
+const WORK = 600_000
+
+/** How much oftener than it should, in standard deviations of one board, each pair lies at each place: place × pairs + pair. */
+function deviations(counts: ArrayLike<number>, boards: number, pairs: number): Float64Array {
+  const expected = boards / pairs
+  return Float64Array.from(counts, (count) => (count - expected) / Math.sqrt(expected * boards))
+}
+
+/**
+ * Which mistake a table of pair by place looks like. Every mistake is tried out on a board of this size, and its table laid on the one that was
+ * seen, its pairs put in the order that fits best, since nobody knows in which order the deck lay before.
+ * In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the mistakes, the likest first, with their likeness, 1 if
+ * nothing but chance is between them.
+ */
+export function likeMistakes(
+  at: ArrayLike<number>,
+  boards: number,
+  pairs: number,
+): { name: MistakeName; likeness: number }[] {
+  const places = pairs * 2
+  const seen = deviations(at, boards, pairs)
+  const noise = (samples: number): number => ((places - 1) * (pairs - 1)) / samples
+  const seenPower = Math.max(1e-12, dot(seen, seen) - noise(boards))
+  return (Object.keys(MISTAKES) as MistakeName[])
+    .map((name) => ({
+      name,
+      likeness: Math.max(
+        ...STARTS.map((start) => {
+          const tries = Math.max(200, Math.floor(WORK / places))
+          const counts = tryOut(MISTAKES[name], start(pairs), tries, pairs)
+          const theirs = deviations(counts, tries, pairs)
+          const power = Math.max(1e-12, dot(theirs, theirs) - noise(tries))
+          return bestFit(seen, theirs, pairs) / Math.sqrt(seenPower * power)
+        }),
+      ),
+    }))
+    .sort((a, b) => b.likeness - a.likeness)
+}
+
+function tryOut(mistake: Mistake, start: number[], tries: number, pairs: number): Uint32Array {
+  const stream = streamOf('mistakes', 'shuffling')
+  const counts = new Uint32Array(start.length * pairs)
+  for (let t = 0; t < tries; t++) {
+    const deck = start.slice()
+    mistake(deck, stream)
+    for (let place = 0; place < deck.length; place++) counts[place * pairs + deck[place]!]!++
+  }
+  return counts
+}
+
+function dot(one: Float64Array, other: Float64Array): number {
+  let sum = 0
+  for (let i = 0; i < one.length; i++) sum += one[i]! * other[i]!
+  return sum
+}
+
+/** The sum of products of two tables when the pairs of the one are put in the order that fits the other, the best fits first. */
+function bestFit(one: Float64Array, other: Float64Array, pairs: number): number {
+  const fits: { p: number; q: number; sum: number }[] = []
+  for (let p = 0; p < pairs; p++)
+    for (let q = 0; q < pairs; q++) {
+      let sum = 0
+      for (let at = 0; at < one.length; at += pairs) sum += one[at + p]! * other[at + q]!
+      fits.push({ p, q, sum })
+    }
+  fits.sort((a, b) => b.sum - a.sum)
+  const [taken, given] = [new Set<number>(), new Set<number>()]
+  let total = 0
+  for (const { p, q, sum } of fits) {
+    if (taken.has(p) || given.has(q)) continue
+    taken.add(p)
+    given.add(q)
+    total += sum
+  }
+  return total
+}

@@ -1,0 +1,152 @@
+import { cellName, openCells } from '../deal/cells.ts'
+import { likeMistakes, type MistakeName } from './mistakes.ts'
+import type { Report } from './report.ts'
+import type { Tally } from './tally.ts'
+
+export const REASONS = [
+  'drawn-singly',
+  'same-board',
+  'never-moved',
+  'short-cycle',
+  'favours-start',
+  'favours-places',
+] as const
+export type Reason = { code: (typeof REASONS)[number] | MistakeName; message: string }
+
+const LIKE_ENOUGH = 0.7
+
+const TOLD: Record<MistakeName, string> = {
+  'random-comparison':
+    'This looks like a sort with a random comparison. Sorting asks about few of all pairs of cards, so many stay near where they began. Use Fisher–Yates instead.',
+  'any-with-any':
+    'This looks like a loop that swaps each place with any place. It has n to the n outcomes, which do not spread evenly over all orders. Swap place i only with places from 0 to i.',
+  'tied-keys':
+    'This looks like a sort by random whole numbers from too small a range: where two keys are equal, the cards keep their old order. Use keys that hardly ever tie, or Fisher–Yates.',
+  'too-few-swaps':
+    'This looks like too few random swaps: many cards are never touched. Fisher–Yates needs no guess how many.',
+  'never-stays':
+    'This looks like Fisher–Yates that never leaves a card where it is: place i must also be allowed to swap with itself.',
+  'one-half': 'One half of the deck keeps its order, or its place: the loop ends too early.',
+}
+
+/**
+ * The likely reason why boards are unfair, in plain words; null if they are not, or nothing can be told.
+ * In: a tally with its report, and the names of its pairs.
+ */
+export function reasonOf(tally: Tally, report: Report, names: readonly string[]): Reason | null {
+  if (report.verdict !== 'unfair') return null
+  return (
+    drawnSingly(tally) ??
+    sameBoard(tally) ??
+    neverMoved(tally) ??
+    shortCycle(tally, report) ??
+    knownMistake(tally) ??
+    favoured(tally, names)
+  )
+}
+
+const share = (part: number, whole: number): string =>
+  part === whole
+    ? 'every board'
+    : `${Math.max(0.1, (100 * part) / whole).toFixed(part / whole < 0.1 ? 1 : 0)} % of the boards`
+
+function drawnSingly({ untwinned, deals, varied }: Tally): Reason | null {
+  if (!untwinned) return null
+  const why = varied
+    ? 'It looks as if each card had been drawn on its own: make two of each first, then shuffle.'
+    : 'The deck itself is uneven: some face is in it an odd number of times.'
+  return { code: 'drawn-singly', message: `On ${share(untwinned, deals)} some card has no twin. ${why}` }
+}
+
+function sameBoard({ still, deals }: Tally): Reason | null {
+  if (deals < 2 || !still.every(Boolean)) return null
+  return {
+    code: 'same-board',
+    message: 'Every board is the same: the deck is not shuffled at all, or always from the same seed.',
+  }
+}
+
+function neverMoved({ still, board }: Tally): Reason | null {
+  const open = openCells(board)
+  const cells = open.filter((_, place) => still[place])
+  if (!cells.length) return null
+  const named = cells.slice(0, 6).map((cell) => cellName(cell, board.columns))
+  const list = `${named.join(', ')}${cells.length > 6 ? ` and ${cells.length - 6} more` : ''}`
+  return {
+    code: 'never-moved',
+    message: `The ${cells.length === 1 ? 'card' : 'cards'} at ${list} never moved from ${cells.length === 1 ? 'its place' : 'their places'}: the loop leaves ${cells.length === 1 ? 'it' : 'them'} out. Check where it begins and ends.`,
+  }
+}
+
+/** Far more equal boards than chance allows: the generator starts again, or has few seeds. */
+function shortCycle(tally: Tally, { repeats, deals }: Report): Reason | null {
+  if (repeats.p === null || repeats.p > 1e-6 || repeats.distinct > deals * 0.9) return null
+  const period = periodOf(tally.prints, deals)
+  return {
+    code: 'short-cycle',
+    message:
+      period > 0
+        ? `The same ${period} boards come again and again in the same order: the generator runs in a short cycle, or the deck is only moved on from deal to deal.`
+        : `Only ${repeats.distinct} different boards came up: the shuffle starts from too few seeds.`,
+  }
+}
+
+/** After how many boards all of them repeat in order, or 0. */
+function periodOf(prints: Float64Array, deals: number): number {
+  for (let period = 1; period <= deals / 2; period++) {
+    let i = period
+    while (i < deals && prints[i] === prints[i - period]) i++
+    if (i === deals) return period
+  }
+  return 0
+}
+
+function knownMistake({ at, deals, pairs, still, varied, copies }: Tally): Reason | null {
+  if (varied || still.length !== pairs * 2 || copies.some((count) => count !== 2)) return null
+  const [best] = likeMistakes(at, deals, pairs)
+  return best && best.likeness >= LIKE_ENOUGH ? { code: best.name, message: TOLD[best.name] } : null
+}
+
+/** Where the strongest preference lies, or, if it is what most of the unevenness comes to, that some pairs lie nearer to the start. */
+function favoured({ at, pairs, still, board, deals }: Tally, names: readonly string[]): Reason {
+  const size = still.length
+  const open = openCells(board)
+  let strongest = { z: 0, place: 0, pair: 0, times: 1 }
+  let first = { z: 0, pair: 0, mean: 0 }
+  let uneven = 0
+  let trend = 0
+  for (let pair = 0; pair < pairs; pair++) {
+    let total = 0
+    let sum = 0
+    for (let place = 0; place < size; place++) {
+      total += at[place * pairs + pair]!
+      sum += place * at[place * pairs + pair]!
+    }
+    if (!total) continue
+    const expected = total / size
+    for (let place = 0; place < size; place++) {
+      const z = (at[place * pairs + pair]! - expected) / Math.sqrt(expected)
+      uneven += z * z - 1
+      if (z > strongest.z) strongest = { z, place, pair, times: at[place * pairs + pair]! / expected }
+    }
+    // the part of it that is a straight line over the places
+    const mean = sum / total
+    const z = ((size - 1) / 2 - mean) / Math.sqrt((size * size - 1) / 12 / total)
+    trend += z * z - 1
+    if (z > first.z) first = { z, pair, mean }
+  }
+  if (trend > uneven / 2)
+    return {
+      code: 'favours-start',
+      message: `Some pairs favour the start of the board: the cards of ${names[first.pair]} lie at place ${(first.mean + 1).toFixed(1)} on average, where ${((size + 1) / 2).toFixed(1)} would be even.`,
+    }
+  if (strongest.z < 4)
+    return {
+      code: 'favours-places',
+      message: `No single place stands out in ${deals} boards, but all together they are uneven.`,
+    }
+  return {
+    code: 'favours-places',
+    message: `Some pairs favour some places: ${names[strongest.pair]} lies at ${cellName(open[strongest.place]!, board.columns)} ${strongest.times.toFixed(1)} times as often as it should.`,
+  }
+}

@@ -1,0 +1,201 @@
+import { cardsMatch, pairOf, type Card } from '../deck/card.ts'
+import { openCells } from '../deal/cells.ts'
+import { murmur128 } from '../deal/murmur.ts'
+import type { Matches } from './theory.ts'
+import { relationsOn, type AuditBoard, type Relations } from './table.ts'
+
+/** What is counted of many boards; plain data, so that workers can send it and tallies can be added up. */
+export type Tally = Matches & {
+  board: AuditBoard
+  pairs: number
+  deals: number
+  /** how often a place held a card of a pair: place × pairs + pair */
+  at: Uint32Array
+  /** matching cards by how they lie to each other, see table.ts */
+  kinds: Float64Array
+  /** how often two places held cards of the same pair: place × size + place, the first the lower */
+  together: Uint32Array
+  /** cards of each pair on the first board, and whether another board held others */
+  copies: Uint16Array
+  varied: boolean
+  /** sums over boards of (cards of one pair × cards of another), once boards vary; empty before */
+  products: Float64Array
+  /** a number for each board; two boards are the same if theirs is, but for one chance in 10¹⁵ */
+  prints: Float64Array
+  /** the first board, and for each place whether every board had the same pair there */
+  first: Int32Array
+  still: Uint8Array
+  /** boards on which some card has no twin */
+  untwinned: number
+}
+
+/** Counts boards. `capacity` is how many there will be at most. */
+export class Counter {
+  readonly tally: Tally
+  private readonly open: number[]
+  private readonly relations: Relations
+  private readonly last: Int32Array
+  private readonly before: Int32Array
+  private readonly cards: Int32Array
+  private readonly copies: Uint16Array
+  private readonly marks: Float64Array
+  /** of the contents measured last: the sum of their marks, and what `Tally` counts of them */
+  private contents = NaN
+  private forks = 0
+  private lacking = false
+
+  constructor(board: AuditBoard, pairs: number, capacity: number) {
+    this.open = openCells(board)
+    const size = this.open.length
+    this.relations = relationsOn(board)
+    this.last = new Int32Array(pairs)
+    this.before = new Int32Array(size)
+    this.cards = new Int32Array(size)
+    this.copies = new Uint16Array(pairs)
+    this.marks = marksFor(pairs)
+    this.tally = {
+      board,
+      pairs,
+      deals: 0,
+      at: new Uint32Array(size * pairs),
+      kinds: new Float64Array(this.relations.kinds),
+      together: new Uint32Array(size * size),
+      copies: new Uint16Array(pairs),
+      varied: false,
+      products: new Float64Array(0),
+      prints: new Float64Array(capacity),
+      first: new Int32Array(size),
+      still: new Uint8Array(size).fill(1),
+      untwinned: 0,
+      matches: 0,
+      forks: 0,
+      squares: 0,
+    }
+  }
+
+  /** Counts one board. In: its cells with NO_CARD in gaps, cards of pairs below the number of pairs. */
+  add(cells: readonly Card[]): void {
+    const { tally, open, last, before, cards, marks } = this
+    const { kind, size } = this.relations
+    const { at, kinds, together, first, still, pairs } = tally
+    last.fill(-1)
+    let [low, high] = [0x9e3779b9 | 0, 0x85ebca6b | 0]
+    let matches = 0
+    let contents = 0
+    for (let i = 0; i < size; i++) {
+      const card = cells[open[i]!]!
+      const pair = card >> 2
+      cards[i] = card
+      contents += marks[card]!
+      at[i * pairs + pair]!++
+      low = Math.imul(low ^ card, 0x01000193)
+      high = Math.imul(high ^ (card + i), 0x5bd1e995)
+      high ^= high >>> 15
+      for (let j = last[pair]!; j >= 0; j = before[j]!) {
+        together[j * size + i]!++
+        if (cardsMatch(card, cards[j]!)) {
+          kinds[kind[j * size + i]!]!++
+          matches++
+        }
+      }
+      before[i] = last[pair]!
+      last[pair] = i
+    }
+    if (tally.deals === 0) for (let i = 0; i < size; i++) first[i] = cards[i]!
+    else for (let i = 0; i < size; i++) if (first[i] !== cards[i]) still[i] = 0
+    tally.prints[tally.deals] = (high >>> 0) * 2 ** 21 + (low >>> 11)
+    this.countContents(matches, contents)
+    tally.deals++
+  }
+
+  /** What lies on the board is measured anew only where it is not what lay there before. */
+  private countContents(matches: number, contents: number): void {
+    const { tally } = this
+    if (contents !== this.contents) {
+      this.measureContents()
+      this.contents = contents
+      if (tally.deals === 0) tally.copies.set(this.copies)
+      else if (!tally.varied) {
+        tally.varied = true
+        tally.products = new Float64Array(tally.pairs ** 2)
+        addProducts(tally.products, tally.copies, tally.deals)
+      }
+    }
+    tally.matches += matches
+    tally.squares += matches * matches
+    tally.forks += this.forks
+    if (this.lacking) tally.untwinned++
+    if (tally.varied) addProducts(tally.products, this.copies, 1)
+  }
+
+  private measureContents(): void {
+    this.copies.fill(0)
+    this.forks = 0
+    this.lacking = false
+    const counts = new Map<Card, number>()
+    for (const card of this.cards) {
+      this.copies[pairOf(card)]!++
+      counts.set(card, (counts.get(card) ?? 0) + 1)
+    }
+    for (const [card, count] of counts) {
+      const related = (card & 2) === 2
+      const partners = related ? (counts.get(card ^ 1) ?? 0) : count - 1
+      this.forks += count * partners * (partners - 1)
+      if (related ? partners !== count : count % 2 === 1) this.lacking = true
+    }
+  }
+}
+
+/** A number for each card, such that what lies on a board can be told by their sum. */
+const marksFor = (pairs: number): Float64Array =>
+  Float64Array.from({ length: pairs * 4 }, (_, card) => {
+    const [low, high] = murmur128([card], 0)
+    return (low! >>> 0) * 2 ** 12 + (high! >>> 20)
+  })
+
+function addProducts(products: Float64Array, copies: Uint16Array, times: number): void {
+  const present: number[] = []
+  copies.forEach((count, pair) => count && present.push(pair))
+  for (const p of present)
+    for (const q of present) products[p * copies.length + q]! += times * copies[p]! * copies[q]!
+}
+
+/** Adds up tallies of the same board and pairs, as workers bring them. In: at least one. */
+export function sumTallies(tallies: readonly Tally[]): Tally {
+  const [one, ...others] = tallies
+  return others.reduce(sumOfTwo, one!)
+}
+
+function sumOfTwo(a: Tally, b: Tally): Tally {
+  if (a.deals === 0 || b.deals === 0) return a.deals ? a : b
+  const sameCopies = a.copies.every((count, pair) => count === b.copies[pair])
+  const varied = a.varied || b.varied || !sameCopies
+  const products = new Float64Array(varied ? a.pairs ** 2 : 0)
+  if (varied)
+    for (const { varied: own, products: of, copies, deals } of [a, b])
+      if (own) of.forEach((product, i) => (products[i]! += product))
+      else addProducts(products, copies, deals)
+  const prints = new Float64Array(a.deals + b.deals)
+  prints.set(a.prints.subarray(0, a.deals))
+  prints.set(b.prints.subarray(0, b.deals), a.deals)
+  const plus = <T extends Uint32Array | Float64Array>(one: T, other: T): T => {
+    const sum = one.slice() as T
+    other.forEach((n, i) => (sum[i]! += n))
+    return sum
+  }
+  return {
+    ...a,
+    deals: a.deals + b.deals,
+    at: plus(a.at, b.at),
+    kinds: plus(a.kinds, b.kinds),
+    together: plus(a.together, b.together),
+    varied,
+    products,
+    prints,
+    still: a.still.map((same, i) => (same && b.still[i] && a.first[i] === b.first[i] ? 1 : 0)),
+    untwinned: a.untwinned + b.untwinned,
+    matches: a.matches + b.matches,
+    forks: a.forks + b.forks,
+    squares: a.squares + b.squares,
+  }
+}

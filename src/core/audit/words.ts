@@ -1,0 +1,44 @@
+import type { Claim, Report, Verdict } from './report.ts'
+
+/** The verdict in words, for the screen and the command line. */
+
+export const VERDICT_NAMES: Record<Verdict, string> = {
+  fair: 'Fair',
+  doubtful: 'Doubtful',
+  unfair: 'Not fair',
+  'too-few': 'Too few boards',
+}
+
+/** A chance, short: "p = 0.41", "p < 0.0001". */
+export const chanceWords = (p: number): string =>
+  p < 1e-4 ? 'p < 0.0001' : `p = ${p.toFixed(p < 0.01 ? 4 : 2)}`
+
+const percent = (share: number): string => `${(share * 100).toPrecision(2)} %`
+
+/** One sentence on what was found, and one on how sure it is. */
+export function verdictWords(report: Report, claim: Claim): string {
+  const { verdict, p, sharpness, deals, untwinned, repeats } = report
+  const boards = deals.toLocaleString('en')
+  switch (verdict) {
+    case 'too-few':
+      return `${boards} boards are too few to say: each pair should come to lie at each place a few times. Deal more.`
+    case 'fair': {
+      const sure =
+        sharpness === null
+          ? ''
+          : ` Places off by ${percent(sharpness)} on average would have shown in 99 of 100 such audits.`
+      const what =
+        claim === 'by-steps'
+          ? 'Within its rule no pair is favoured at any place'
+          : 'No place is favoured, and twins lie as chance lays them'
+      return `${what} (${chanceWords(p)}).${sure}`
+    }
+    case 'doubtful':
+      return `Fair deals look as odd as this only once in ${Math.round(1 / p).toLocaleString('en')} audits. Deal more to be sure.`
+    case 'unfair':
+      if (untwinned)
+        return `${untwinned.toLocaleString('en')} of ${boards} boards cannot be cleared: a card has no twin.`
+      if (repeats.distinct === 1) return `All ${boards} boards are the same.`
+      return `Fair deals would look as odd as this less than once in ${p < 1e-12 ? 'a million million' : Math.floor(1 / p).toLocaleString('en')} audits.`
+  }
+}

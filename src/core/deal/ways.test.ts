@@ -1,0 +1,275 @@
+import { describe, expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { chiSquareTail } from '../audit/probability.ts'
+import { cardsMatch, NO_CARD } from '../deck/card.ts'
+import type { Own } from '../game/game.ts'
+import { allDeals, dealKey } from '../testing/enumerate.ts'
+import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
+import { logDeals, logOf } from './count.ts'
+import { prepareDeal, stepsReach } from './deal.ts'
+import { leastPerfectMatching, perfectMatching } from './matching.ts'
+import { partMatchings } from './part-matchings.ts'
+import { stepLimits } from './step-rule.ts'
+import { cellGraph, stepsBetween, type CellGraph } from './steps.ts'
+
+const board = (rows: number, columns: number, gaps: string[] = []): Own['board'] => ({ rows, columns, gaps })
+const odd = (i: number): boolean => i % 2 === 1
+
+describe('on boards small enough to try everything, every allowed deal occurs, and none oftener than chance has it', () => {
+  test.each<[string, Own, number, (i: number) => boolean]>([
+    ['shuffled', { board: board(2, 3) }, 3, odd],
+    ['shuffled, picked from more', { board: board(2, 2) }, 4, () => false],
+    ['apart 2 on 2 × 4', { board: board(2, 4), deal: { way: 'apart', steps: 2 } }, 4, () => false],
+    ['apart 2 on 3 × 3 without its middle', { board: board(3, 3, ['B2']), deal: { way: 'apart' } }, 4, odd],
+    ['apart 3 on 1 × 6', { board: board(1, 6), deal: { way: 'apart', steps: 3 } }, 3, () => true],
+    ['close 1 on 2 × 4', { board: board(2, 4), deal: { way: 'close', steps: 1 } }, 4, () => false],
+    ['close 2 on 1 × 6', { board: board(1, 6), deal: { way: 'close', steps: 2 } }, 3, odd],
+    [
+      'close 1 round a ring',
+      { board: board(3, 3, ['B2']), deal: { way: 'close', steps: 1 } },
+      4,
+      () => false,
+    ],
+    [
+      'apart 2 with every pair twice in a row of 10',
+      { board: board(1, 8), fill: { repeat: 'evenly' }, deal: { way: 'apart' } },
+      2,
+      () => true,
+    ],
+    [
+      'apart 2 with three pairs four times',
+      { board: board(1, 10), fill: { repeat: 'evenly' }, deal: { way: 'apart' } },
+      3,
+      () => false,
+    ],
+  ])('%s', (_, own, count, related) => {
+    const settings = settingsWith(own)
+    const pairs = pairsNamed(count, related)
+    const allowed = allDeals(pairs, settings)
+    const dealer = prepareDeal(pairs, settings)
+    if (!dealer.ok) throw new Error(dealer.problem.message)
+    const counts = new Map<string, number>()
+    const deals = allowed.size * 20
+    for (let i = 0; i < deals; i++) {
+      const key = dealKey(dealer.value.deal(`every-${i}`))
+      counts.set(key, (counts.get(key) ?? 0) + 1)
+    }
+    expect([...counts.keys()].filter((key) => !allowed.has(key))).toEqual([])
+    expect(counts.size).toBe(allowed.size)
+    let spread = 0
+    for (const seen of counts.values()) spread += (seen - 20) ** 2 / 20
+    if (allowed.size > 1) expect(chiSquareTail(spread, allowed.size - 1)).toBeGreaterThan(1e-3)
+  })
+})
+
+describe('the number of different deals', () => {
+  test.each<[string, Own, number, (i: number) => boolean]>([
+    ['identical pairs', { board: board(2, 3) }, 3, () => false],
+    ['related and identical pairs', { board: board(2, 3) }, 3, odd],
+    ['picked from more', { board: board(2, 2) }, 5, odd],
+    ['the first of more', { board: board(2, 2), fill: { pick: 'first' } }, 5, odd],
+    ['repeated evenly', { board: board(2, 4), fill: { repeat: 'evenly' } }, 3, odd],
+    ['repeated evenly, the first', { board: board(2, 3), fill: { repeat: 'evenly', pick: 'first' } }, 2, odd],
+    ['repeated at random', { board: board(2, 3), fill: { repeat: 'at-random' } }, 2, odd],
+    ['in order', { board: board(2, 3), deal: { way: 'in-order' } }, 5, odd],
+    [
+      'in order, repeated at random',
+      { board: board(2, 3), fill: { repeat: 'at-random' }, deal: { way: 'in-order' } },
+      2,
+      odd,
+    ],
+    ['apart', { board: board(2, 4), deal: { way: 'apart' } }, 5, odd],
+    ['close', { board: board(2, 4, ['A1', 'B1']), deal: { way: 'close', steps: 1 } }, 3, odd],
+  ])('%s: as many as are found by trying', (_, own, count, related) => {
+    const settings = settingsWith(own)
+    const pairs = pairsNamed(count, related)
+    expect(Math.exp(logDeals(pairs, settings)!)).toBeCloseTo(allDeals(pairs, settings).size, 6)
+  })
+
+  test('of 24 pairs, 18 picked for 6 × 6: 36! / 2¹⁸ times 134,596', () => {
+    let factorial = 1n
+    for (let i = 2n; i <= 36n; i++) factorial *= i
+    const exact = (factorial / 2n ** 18n) * 134596n
+    expect(logDeals(pairsNamed(24), settingsWith({ board: board(6, 6) }))).toBeCloseTo(logOf(exact), 9)
+  })
+
+  test('what cannot be counted quickly is not guessed', () => {
+    const far = settingsWith({ board: board(20, 20), deal: { way: 'apart', steps: 5 } })
+    expect(logDeals(pairsNamed(200), far)).toBeNull()
+    const repeated = settingsWith({ board: board(4, 4), fill: { repeat: 'evenly' }, deal: { way: 'close' } })
+    expect(logDeals(pairsNamed(4), repeated)).toBeNull()
+  })
+})
+
+const graphs: fc.Arbitrary<CellGraph> = fc
+  .integer({ min: 1, max: 9 })
+  .chain((size) =>
+    fc
+      .array(fc.boolean(), { minLength: size * size, maxLength: size * size })
+      .map((bits) =>
+        Array.from({ length: size }, (_, v) =>
+          Array.from({ length: size }, (_, u) => u).filter(
+            (u) => u !== v && bits[Math.min(u, v) * size + Math.max(u, v)],
+          ),
+        ),
+      ),
+  )
+/** All perfect matchings, by trying, each vertex with its mates in rising order. */
+function everyMatching(graph: CellGraph, mates: number[] = graph.map(() => -1)): number[][] {
+  const v = mates.indexOf(-1)
+  if (v < 0) return [mates]
+  return graph[v]!.filter((u) => mates[u] === -1).flatMap((u) => {
+    const next = [...mates]
+    next[v] = u
+    next[u] = v
+    return everyMatching(graph, next)
+  })
+}
+
+describe('matchings of any small graph', () => {
+  test('one is found where there is one, and the least is the first of all', () => {
+    fc.assert(
+      fc.property(graphs, (graph) => {
+        const every = everyMatching(graph)
+        expect(perfectMatching(graph) !== null).toBe(every.length > 0)
+        expect(leastPerfectMatching(graph)).toEqual(every[0] ?? null)
+      }),
+      { numRuns: 500 },
+    )
+  })
+  test('matchings of some of the vertices are counted', () => {
+    fc.assert(
+      fc.property(graphs, (graph) => {
+        const edges = graph.flatMap((near, v) => near.filter((u) => u > v).map((u) => [v, u] as const))
+        const counts: number[] = []
+        const go = (from: number, used: number, k: number): void => {
+          counts[k] = (counts[k] ?? 0) + 1
+          for (let e = from; e < edges.length; e++) {
+            const bits = (1 << edges[e]![0]) | (1 << edges[e]![1])
+            if (!(used & bits)) go(e + 1, used | bits, k + 1)
+          }
+        }
+        go(0, 0, 0)
+        expect(partMatchings(graph)!.map(Number)).toEqual(counts)
+      }),
+    )
+  })
+})
+
+describe('limits of steps', () => {
+  test.each([
+    [2, 3, 1, 1],
+    [4, 4, 2, 1],
+    [6, 6, 3, 1],
+    [1, 6, 3, 1],
+    [20, 20, 10, 1],
+  ])('%i × %i holds apart %i and close %i', (rows, columns, apart, close) => {
+    expect(stepLimits({ rows, columns, gaps: [] })).toEqual({ apart, close })
+  })
+  test('an islet of one cell needs a longer reach', () => {
+    expect(stepLimits({ rows: 1, columns: 6, gaps: ['B1', 'C1'] })).toEqual({ apart: 2, close: 3 })
+  })
+  test.each<[Own, number, string]>([
+    [
+      { deal: { way: 'apart', steps: 3 } },
+      8,
+      'twins cannot all lie 3 steps apart on this board; 2 is the most it holds',
+    ],
+    [
+      { board: { rows: 1, columns: 6, gaps: ['B1', 'C1'] }, deal: { way: 'close', steps: 2 } },
+      2,
+      'twins cannot all lie within 2 steps on this board; 3 is the least it holds',
+    ],
+    [
+      { board: { rows: 2, columns: 4 }, fill: { repeat: 'evenly' }, deal: { way: 'apart', steps: 2 } },
+      2,
+      'with repeated pairs, matching cards cannot all lie 2 steps apart on this board; 1 is the most',
+    ],
+  ])('%j', (own, count, message) => {
+    const dealer = prepareDeal(pairsNamed(count), settingsWith(own))
+    expect(dealer).toMatchObject({
+      ok: false,
+      problem: { code: 'steps-unreachable', at: 'deal.steps', message },
+    })
+  })
+  test('pairs repeated by chance may be too many of a kind for any rule', () => {
+    const own: Own = { fill: { repeat: 'at-random' }, deal: { way: 'apart', steps: 2 } }
+    expect(prepareDeal(pairsNamed(3), settingsWith(own))).toMatchObject({
+      problem: { code: 'steps-by-chance', at: 'fill.repeat' },
+    })
+    expect(stepsReach(pairsNamed(3), settingsWith(own))).toEqual({ apart: 1, close: 1 })
+    expect(prepareDeal(pairsNamed(3), settingsWith({ ...own, deal: { way: 'close' } })).ok).toBe(true)
+  })
+  test('what is said to be within reach is dealt, and nothing beyond', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 1, max: 6 }),
+        fc.integer({ min: 1, max: 18 }),
+        fc.constantFrom('evenly' as const, 'at-random' as const),
+        (rows, columns, count, repeat) => {
+          fc.pre((rows * columns) % 2 === 0)
+          const pairs = pairsNamed(count, odd)
+          const own = (way: 'apart' | 'close', steps: number): Own => ({
+            board: board(rows, columns),
+            fill: { repeat },
+            deal: { way, steps },
+          })
+          const reach = stepsReach(pairs, settingsWith(own('apart', 1)))!
+          const dealt = (way: 'apart' | 'close', steps: number): boolean =>
+            prepareDeal(pairs, settingsWith(own(way, steps))).ok
+          expect(dealt('apart', reach.apart)).toBe(true)
+          expect(dealt('close', reach.close)).toBe(true)
+          expect(dealt('apart', reach.apart + 1)).toBe(false)
+          if (reach.close > 1) expect(dealt('close', reach.close - 1)).toBe(false)
+        },
+      ),
+      { numRuns: 60 },
+    )
+  })
+})
+
+test('every deal keeps its rule, whatever the board', () => {
+  fc.assert(
+    fc.property(
+      fc.integer({ min: 2, max: 7 }),
+      fc.integer({ min: 2, max: 7 }),
+      fc.uniqueArray(fc.nat(48), { maxLength: 8 }),
+      fc.constantFrom('apart' as const, 'close' as const),
+      fc.integer({ min: 1, max: 3 }),
+      fc.integer({ min: 6, max: 24 }),
+      fc.string({ minLength: 1, maxLength: 8 }),
+      (rows, columns, holes, way, steps, count, seed) => {
+        const gaps = holes
+          .filter((cell) => cell < rows * columns)
+          .map((cell) => String.fromCharCode(65 + (cell % columns)) + (Math.floor(cell / columns) + 1))
+        const settings = settingsWith({
+          board: board(rows, columns, gaps),
+          fill: { repeat: 'evenly' },
+          deal: { way, steps },
+        })
+        const pairs = pairsNamed(count, odd)
+        if (!prepareDeal(pairs, settings).ok) return
+        const cells = cellsOf(settings, pairs, seed)
+        cells.forEach((card, i) => {
+          if (card === NO_CARD) return
+          const near = cells.map((other, j) =>
+            j !== i && other !== NO_CARD && cardsMatch(card, other) ? stepsBetween(i, j, columns) : NaN,
+          )
+          const twins = near.filter((distance) => !Number.isNaN(distance))
+          if (way === 'apart') expect(Math.min(...twins)).toBeGreaterThanOrEqual(steps)
+          else expect(Math.min(...twins)).toBeLessThanOrEqual(steps)
+        })
+      },
+    ),
+  )
+})
+
+test('graphs of cells know a king from a rook', () => {
+  expect(cellGraph([0, 1, 2, 3], 2, (steps) => steps === 1)).toEqual([
+    [1, 2, 3],
+    [0, 2, 3],
+    [0, 1, 3],
+    [0, 1, 2],
+  ])
+})

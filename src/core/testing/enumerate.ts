@@ -1,0 +1,99 @@
+import { cardOf, cardsMatch, NO_CARD, type Card } from '../deck/card.ts'
+import { openCells } from '../deal/cells.ts'
+import { stepsBetween } from '../deal/steps.ts'
+import type { Pair } from '../game/game.ts'
+import type { Settings } from '../game/settings.ts'
+
+/** Every deal that a small level allows, found by trying all of them; written as joined cells. */
+
+/** Every order of these cards that looks different, laid on the open cells. */
+export function arrangements(cards: readonly Card[], keep: (laid: readonly Card[]) => boolean): Card[][] {
+  const found: Card[][] = []
+  const left = new Map<Card, number>()
+  for (const card of cards) left.set(card, (left.get(card) ?? 0) + 1)
+  const laid: Card[] = []
+  const go = (): void => {
+    if (!keep(laid)) return
+    if (laid.length === cards.length) {
+      found.push([...laid])
+      return
+    }
+    for (const [card, count] of left) {
+      if (!count) continue
+      left.set(card, count - 1)
+      laid.push(card)
+      go()
+      laid.pop()
+      left.set(card, count)
+    }
+  }
+  go()
+  return found
+}
+
+/** All ways to choose how often each of `size` pairs lies on the board. */
+function fills(size: number, needed: number, { pick, repeat }: Settings['fill']): number[][] {
+  const each = Math.floor(needed / size)
+  const extra = needed % size
+  const [low, high] = size < needed && repeat === 'at-random' ? [0, needed] : [each, each + 1]
+  const all: number[][] = [[]]
+  for (let i = 0; i < size; i++)
+    for (const copies of all.splice(0))
+      for (let count = low; count <= high; count++) all.push([...copies, count])
+  const sum = (copies: number[]): number => copies.reduce((a, b) => a + b, 0)
+  const right = all.filter((copies) => sum(copies) === needed)
+  if (pick === 'random' || (size < needed && repeat === 'at-random')) return right
+  return [Array.from({ length: size }, (_, i) => each + (i < extra ? 1 : 0))]
+}
+
+/** Whether the laid cards, the last of them newly, keep `apart`; a card without its twin yet is no matter. */
+const keepsApart =
+  (cells: readonly number[], columns: number, steps: number) =>
+  (laid: readonly Card[]): boolean => {
+    const last = laid.length - 1
+    return laid.every(
+      (card, i) =>
+        i === last ||
+        !cardsMatch(card, laid[last]!) ||
+        stepsBetween(cells[i]!, cells[last]!, columns) >= steps,
+    )
+  }
+
+/** Whether every card has a twin of its own within so many steps. In: pairs that lie on the board once. */
+const keepsClose =
+  (cells: readonly number[], columns: number, steps: number) =>
+  (laid: readonly Card[]): boolean =>
+    laid.length < cells.length ||
+    laid.every((card, i) =>
+      laid.some(
+        (other, j) =>
+          j !== i && cardsMatch(card, other) && stepsBetween(cells[i]!, cells[j]!, columns) <= steps,
+      ),
+    )
+
+export function allDeals(pairs: readonly Pair[], settings: Settings): Set<string> {
+  const cells = openCells(settings.board)
+  const { columns } = settings.board
+  const { way, steps } = settings.deal
+  const keep =
+    way === 'apart'
+      ? keepsApart(cells, columns, steps)
+      : way === 'close'
+        ? keepsClose(cells, columns, steps)
+        : () => true
+  const deals = new Set<string>()
+  for (const copies of fills(pairs.length, cells.length / 2, settings.fill)) {
+    const cards = pairs.flatMap(({ b }, pair) =>
+      Array.from({ length: copies[pair]! }, () => [
+        cardOf(pair, 'a', b !== undefined),
+        cardOf(pair, b ? 'b' : 'a', b !== undefined),
+      ]).flat(),
+    )
+    const laid = way === 'in-order' ? [cards] : arrangements(cards, keep)
+    for (const one of laid) deals.add(one.join())
+  }
+  return deals
+}
+
+/** A deal as `allDeals` writes it. */
+export const dealKey = (cells: readonly Card[]): string => cells.filter((card) => card !== NO_CARD).join()
