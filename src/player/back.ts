@@ -1,5 +1,6 @@
 import type { Pattern } from '../core/deck/back.ts'
 import type { Back } from '../core/game/game.ts'
+import type { Art } from './face.ts'
 
 /** One tile of each pattern: its side, and its strokes in the back's paper on its ink. */
 const TILES: Record<Pattern, { side: number; draw: string }> = {
@@ -23,8 +24,25 @@ const TILES: Record<Pattern, { side: number; draw: string }> = {
   plain: { side: 10, draw: '' },
 }
 
-/** The CSS background of a back: its pattern as an image that repeats. */
-export function backBackground({ pattern, ink, paper }: Back): string {
+/** How much of a card's width the emblem takes, and the disc of paper under it. */
+const EMBLEM = { size: '46%', disc: '66%' }
+
+/** The CSS background of a back: an own image over all of it, or its pattern, and on it the emblem on a disc of paper. */
+export function backBackground(back: Back, art: Art): string {
+  const { ink, paper, emblem, image } = back
+  if (image) return `url("${image}") center / cover no-repeat ${ink}`
+  const pattern = `${patternImage(back)} center`
+  if (!emblem) return pattern
+  const src = emblem.kind === 'picture' ? art(emblem.name) : emblem.src
+  return [
+    `url("${src}") center / ${EMBLEM.size} no-repeat`,
+    `radial-gradient(circle closest-side, ${paper} ${EMBLEM.disc}, ${ink} ${EMBLEM.disc} 70%, #0000 70.5%)`,
+    pattern,
+  ].join(', ')
+}
+
+/** The pattern as an image that repeats. */
+function patternImage({ pattern, ink, paper }: Back): string {
   const { side, draw } = TILES[pattern]
   const svg =
     `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" fill="none" stroke="${paper}" stroke-width="1.5">` +

@@ -27,7 +27,7 @@ export class BoardView {
     const { table, root } = this
     const { rows, columns } = table.settings.board
     root.replaceChildren()
-    root.style.setProperty('--back', backBackground(table.game.deck.back))
+    root.style.setProperty('--back', backBackground(table.game.deck.back, table.art))
     root.style.setProperty('--back-paper', table.game.deck.back.paper)
     root.style.setProperty('--back-ink', table.game.deck.back.ink)
     root.setAttribute('aria-label', `${table.level.name}, ${rows} rows, ${columns} columns`)

@@ -1,10 +1,12 @@
 import type { Game } from '../core/game/game.ts'
 import { bad, good, type Result } from '../core/result.ts'
 
-/** The names of all library pictures on the faces of a game, each once. */
+/** The names of all library pictures on the faces and the back of a game, each once. */
 export function picturesOf(game: Game): string[] {
   const faces = game.deck.pairs.flatMap((pair) => (pair.b ? [pair.a, pair.b] : [pair.a]))
-  return [...new Set(faces.flatMap((face) => (face.kind === 'picture' ? [face.name] : [])))]
+  const { emblem } = game.deck.back
+  const shown = emblem ? [...faces, emblem] : faces
+  return [...new Set(shown.flatMap((face) => (face.kind === 'picture' ? [face.name] : [])))]
 }
 
 /** A picture of the library as a whole SVG, from its drawing. All are 32 × 32. */
@@ -26,7 +28,7 @@ export async function gatherArt(
       const at = game.deck.pairs.findIndex(({ a, b }) =>
         [a, b].some((face) => face?.kind === 'picture' && face.name === name),
       )
-      return bad(`deck.pairs[${at}]`, `the library has no picture "${name}"`)
+      return bad(at < 0 ? 'deck.back.emblem' : `deck.pairs[${at}]`, `the library has no picture "${name}"`)
     }
     art[name] = `data:image/svg+xml,${encodeURIComponent(svg)}`
   }

@@ -180,7 +180,18 @@ describe('the verdict', () => {
   const movedByOne = (deck: number[], _: Stream, i: number): void =>
     void deck.push(...deck.splice(0, (i + 1) % deck.length))
   test.each<[string, (deck: number[], stream: Stream, i: number) => void, number, string]>([
-    ['a sort with a random comparison', MISTAKES['random-comparison'], 1000, 'random-comparison'],
+    [
+      'a sort with a random comparison',
+      (deck, stream) => void deck.sort(() => (draw(stream, 2) ? 1 : -1)),
+      1000,
+      'random-comparison',
+    ],
+    [
+      'a sort by merging with a random comparison',
+      MISTAKES['random-comparison'][2]!,
+      1000,
+      'random-comparison',
+    ],
     ['keys from 0 to n − 1, with ties', MISTAKES['tied-keys'], 10_000, 'tied-keys'],
     ['each place swapped with any place', MISTAKES['any-with-any'], 5000, 'any-with-any'],
     ['a deck moved by one', movedByOne, 1000, 'short-cycle'],

@@ -160,6 +160,19 @@ function addProducts(products: Float64Array, copies: Uint16Array, times: number)
     for (const q of present) products[p * copies.length + q]! += times * copies[p]! * copies[q]!
 }
 
+/** What of a tally can be handed from thread to thread without being copied. */
+export const buffersOf = ({
+  at,
+  kinds,
+  together,
+  copies,
+  products,
+  prints,
+  first,
+  still,
+}: Tally): ArrayBuffer[] =>
+  [at, kinds, together, copies, products, prints, first, still].map(({ buffer }) => buffer as ArrayBuffer)
+
 /** Adds up tallies of the same board and pairs, as workers bring them. In: at least one. */
 export function sumTallies(tallies: readonly Tally[]): Tally {
   const [one, ...others] = tallies

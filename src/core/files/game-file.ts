@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { cellIndex } from '../deal/cells.ts'
-import type { Face, Game } from '../game/game.ts'
+import { imagesOf } from '../game/images.ts'
+import type { Game } from '../game/game.ts'
 import { resolveLevel } from '../game/levels.ts'
 import { gameSchema, gameShape } from '../game/schema.ts'
 import { bad, good, type Result } from '../result.ts'
@@ -33,16 +34,13 @@ export function gameFrom(value: unknown): Result<Game> {
 }
 
 function imagesAreWrong(game: Game): Result<never> | null {
-  for (const [i, pair] of game.deck.pairs.entries())
-    for (const side of ['a', 'b'] as const) {
-      const face: Face | undefined = pair[side]
-      if (face?.kind !== 'image') continue
-      const checked = checkImageUrl(face.src)
-      if (!checked.ok) {
-        const where = checked.problem.at ? `${checked.problem.at}: ` : ''
-        return bad(`deck.pairs[${i}].${side}.src`, where + checked.problem.message)
-      }
+  for (const { src, at } of imagesOf(game)) {
+    const checked = checkImageUrl(src)
+    if (!checked.ok) {
+      const where = checked.problem.at ? `${checked.problem.at}: ` : ''
+      return bad(at, where + checked.problem.message)
     }
+  }
   return null
 }
 

@@ -1,6 +1,7 @@
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import { fromUint8Array, toUint8Array } from 'js-base64'
-import type { Face, Game } from '../game/game.ts'
+import type { Game } from '../game/game.ts'
+import { imagesOf } from '../game/images.ts'
 import { SIZES } from '../game/settings.ts'
 import { bad, type Result } from '../result.ts'
 import { gameFrom, writeGame } from './game-file.ts'
@@ -8,20 +9,6 @@ import { imageType } from './image.ts'
 import { parseJson } from './read-json.ts'
 
 const GAME = 'game.json'
-
-/** Every face object anywhere in parsed JSON of a game, with its path; whatever is not as it should be is passed over. */
-function imageFaces(file: unknown): { face: { src: string }; at: string }[] {
-  const pairs = (file as { deck?: { pairs?: unknown } } | null)?.deck?.pairs
-  if (!Array.isArray(pairs)) return []
-  return pairs.flatMap((pair: Partial<Record<'a' | 'b', Face>> | null, i) =>
-    (['a', 'b'] as const).flatMap((side) => {
-      const face = pair?.[side]
-      return face?.kind === 'image' && typeof face.src === 'string'
-        ? [{ face, at: `deck.pairs[${i}].${side}.src` }]
-        : []
-    }),
-  )
-}
 
 /**
  * A game from the bytes of a NAME.game.zip: game.json, and art/… with each image's `src` relative.
@@ -52,11 +39,11 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   if (!text) return bad('', `no ${GAME} in this zip`)
   const json = parseJson(strFromU8(text))
   if (!json.ok) return bad(`${GAME}${json.problem.at ? `, ${json.problem.at}` : ''}`, json.problem.message)
-  for (const { face, at } of imageFaces(json.value)) {
-    if (face.src.startsWith('data:')) continue
-    const image = Object.hasOwn(files, face.src) ? files[face.src] : undefined
-    if (!image) return bad(`${GAME}, ${at}`, `no "${face.src}" in this zip`)
-    face.src = `data:image/${imageType(image) ?? 'unknown'};base64,${fromUint8Array(image)}`
+  for (const { src, at, put } of imagesOf(json.value)) {
+    if (src.startsWith('data:')) continue
+    const image = Object.hasOwn(files, src) ? files[src] : undefined
+    if (!image) return bad(`${GAME}, ${at}`, `no "${src}" in this zip`)
+    put(`data:image/${imageType(image) ?? 'unknown'};base64,${fromUint8Array(image)}`)
   }
   const game = gameFrom(json.value)
   return game.ok ? game : bad(`${GAME}, ${game.problem.at}`, game.problem.message)
@@ -67,16 +54,16 @@ export function writeGameZip(game: Game): Uint8Array {
   const file: unknown = JSON.parse(writeGame(game))
   const entries: Record<string, Uint8Array> = {}
   const names = new Map<string, string>()
-  for (const { face } of imageFaces(file)) {
-    const found = /^data:image\/([a-z]+)[^,]*,(.*)$/.exec(face.src)
+  for (const { src, put } of imagesOf(file)) {
+    const found = /^data:image\/([a-z]+)[^,]*,(.*)$/.exec(src)
     if (!found) continue
-    let name = names.get(face.src)
+    let name = names.get(src)
     if (!name) {
       name = `art/${names.size + 1}.${found[1] === 'jpeg' ? 'jpg' : found[1]}`
-      names.set(face.src, name)
+      names.set(src, name)
       entries[name] = toUint8Array(found[2]!)
     }
-    face.src = name
+    put(name)
   }
   return zipSync({ [GAME]: strToU8(JSON.stringify(file, null, 2) + '\n'), ...entries })
 }

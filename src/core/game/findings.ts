@@ -1,5 +1,7 @@
-import { cellIndex } from '../deal/cells.ts'
+import { selectPairs } from '../deck/select.ts'
+import { cellIndex, openCells } from '../deal/cells.ts'
 import { prepareDeal, type DealCode } from '../deal/deal.ts'
+import { FRAMES, TOUCHABLE, touchSize } from '../deal/frames.ts'
 import { apply } from '../play/machine.ts'
 import { newRound } from '../play/round.ts'
 import { pairOf, cardsMatch, NO_CARD } from '../deck/card.ts'
@@ -17,6 +19,10 @@ export type FindingCode =
   | 'unknown-picture'
   | 'cannot-be-won'
   | 'missing-alt'
+  | 'unused-pairs'
+  | 'tiny-cards'
+  | 'look-alikes'
+  | 'back-like-face'
   | 'kept-check-failed'
 export type Finding = { level: 'stops' | 'warns'; code: FindingCode; at: string; message: string }
 
@@ -49,6 +55,16 @@ export function levelFindings(game: Game, level: Level, index: number): Finding[
       )
   for (const missing of unknownUses(game, settings))
     add('warns', missing.code, 'fill.use', `no pair of the deck has the ${missing.what} "${missing.name}"`)
+
+  const phone = { ...FRAMES.phone, safe: 0 }
+  const card = touchSize(phone, settings)
+  if (card < TOUCHABLE)
+    add(
+      'warns',
+      'tiny-cards',
+      'board',
+      `on a phone of ${phone.width} × ${phone.height} px a card is ${card} px; ${TOUCHABLE} can be touched`,
+    )
 
   const dealer = prepareDeal(game.deck.pairs, settings)
   if (!dealer.ok) add('stops', dealer.problem.code, dealer.problem.at, dealer.problem.message)
@@ -113,8 +129,46 @@ export function luckiestLoss(settings: Settings, cells: Cells): { at: string; me
   return null
 }
 
+/** The pairs, by their place in the deck, that no level can ever bring on its board. */
+export function unusedPairs(game: Game): number[] {
+  const used = new Set<number>()
+  for (const level of game.levels) {
+    const { board, fill, deal } = resolveLevel(game, level)
+    if (deal.way === 'arranged') {
+      const laid = new Set(deal.arranged.map((name) => name?.slice(0, name.lastIndexOf('/'))))
+      game.deck.pairs.forEach(({ id }, i) => laid.has(id) && used.add(i))
+      continue
+    }
+    const selection = selectPairs(game.deck.pairs, fill.use)
+    const most = fill.pick === 'first' ? Math.ceil(openCells(board).length / 2) : selection.length
+    for (const pair of selection.slice(0, most)) used.add(pair)
+  }
+  return game.deck.pairs.flatMap((_, i) => (used.has(i) ? [] : [i]))
+}
+
+const NAMED = 3
+
 function deckFindings(game: Game, pictures?: ReadonlySet<string>): Finding[] {
   const found: Finding[] = []
+  const unused = unusedPairs(game)
+  if (unused.length) {
+    const names = unused.slice(0, NAMED).map((i) => game.deck.pairs[i]!.name)
+    const more = unused.length > NAMED ? ` and ${unused.length - NAMED} more` : ''
+    found.push({
+      level: 'warns',
+      code: 'unused-pairs',
+      at: `deck.pairs[${unused[0]}]`,
+      message: `no level uses ${names.join(', ')}${more}`,
+    })
+  }
+  const { emblem } = game.deck.back
+  if (emblem?.kind === 'picture' && pictures && !pictures.has(emblem.name))
+    found.push({
+      level: 'stops',
+      code: 'unknown-picture',
+      at: 'deck.back.emblem.name',
+      message: `the back: the library has no picture "${emblem.name}"`,
+    })
   game.deck.pairs.forEach((pair, i) => {
     for (const side of ['a', 'b'] as const) {
       const face = pair[side]

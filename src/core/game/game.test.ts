@@ -60,7 +60,17 @@ describe('findings', () => {
   test.each<[Own, string]>([
     [{ board: { rows: 3, columns: 3 } }, 'stops odd-board levels[0].board'],
     [{ board: { rows: 6, columns: 6 } }, 'stops too-few-pairs levels[0].fill.repeat'],
-    [{ deal: { way: 'close' } }, 'stops way-not-dealt levels[0].deal.way'],
+    [{ deal: { way: 'apart', steps: 9 } }, 'stops steps-unreachable levels[0].deal.steps'],
+    [
+      { deal: { way: 'apart' }, fill: { use: { from: 1, to: 3 }, repeat: 'at-random' } },
+      'stops steps-by-chance levels[0].fill.repeat',
+    ],
+    [{ board: { rows: 7, columns: 8 }, fill: { repeat: 'evenly' } }, 'warns tiny-cards levels[0].board'],
+    [
+      { board: { rows: 2, columns: 2 }, fill: { use: { from: 2, to: 4 } } },
+      'warns unused-pairs deck.pairs[0]',
+    ],
+    [{ board: { rows: 2, columns: 2 }, fill: { pick: 'first' } }, 'warns unused-pairs deck.pairs[2]'],
     [{ deal: { way: 'arranged' } }, 'stops arranged-wrong levels[0].deal.arranged'],
     [{ board: { gaps: ['A1', 'Z9'], rows: 3, columns: 3 } }, 'warns gap-outside levels[0].board.gaps'],
     [{ fill: { use: { pairs: ['p0', 'gone'] }, repeat: 'evenly' } }, 'warns unknown-pair levels[0].fill.use'],

@@ -9,7 +9,11 @@ export type Face = { alt?: string; ink?: string; paper?: string } & (
 /** An entry of the deck. Without `b` it is identical: the same face twice. */
 export type Pair = { id: string; name: string; tags?: string[]; a: Face; b?: Face }
 
-export type Back = { pattern: Pattern; ink: string; paper: string }
+/** What lies in the middle of a back: a picture of the library, or an own image. */
+export type Emblem = { kind: 'picture'; name: string } | { kind: 'image'; src: string }
+
+/** What every card shows face down: a pattern in two colours, an emblem on it, or an own image over all of it. */
+export type Back = { pattern: Pattern; ink: string; paper: string; emblem?: Emblem; image?: string }
 
 /** A level names only what differs from the house rules, section by section, key by key. */
 export type Own = { [S in Section]?: Partial<Settings[S]> }

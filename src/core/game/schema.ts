@@ -43,6 +43,18 @@ export const faceSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('text'), text: text(LENGTHS.text), ...faceBase }),
 ])
 
+const emblemSchema = z.discriminatedUnion('kind', [
+  z.strictObject({ kind: z.literal('picture'), name: text(LENGTHS.name) }),
+  z.strictObject({ kind: z.literal('image'), src: z.string().min(1) }),
+])
+const backSchema = z.strictObject({
+  pattern: z.enum(PATTERNS),
+  ink: colour,
+  paper: colour,
+  emblem: emblemSchema.optional(),
+  image: z.string().min(1).optional(),
+})
+
 const pairSchema = z.strictObject({
   id: idSchema,
   name: text(LENGTHS.name),
@@ -162,7 +174,7 @@ export const gameShape = {
   title: text(LENGTHS.title),
   deck: z
     .strictObject({
-      back: z.strictObject({ pattern: z.enum(PATTERNS), ink: colour, paper: colour }),
+      back: backSchema,
       pairs: z.array(pairSchema).max(BOUNDS.pairs[1]),
     })
     .superRefine((deck, context) => onceEach(deck.pairs, ['pairs'], context)),

@@ -2,11 +2,12 @@
 import { computed } from 'vue'
 import type { Back } from '../../core/game/game.ts'
 import { backBackground } from '../../player/back.ts'
+import { pictureUrl } from './pictures.ts'
 
 /** A card's back; its size comes from the element around it. */
 const props = defineProps<{ back: Back }>()
 const style = computed(() => ({
-  background: `${backBackground(props.back)} center`,
+  background: backBackground(props.back, pictureUrl),
   borderColor: props.back.paper,
 }))
 </script>

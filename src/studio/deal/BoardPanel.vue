@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { cellIndex } from '../../core/deal/cells.ts'
+import { OUTLINES, outlineGaps, type Outline } from '../../core/deal/outlines.ts'
 import { BOUNDS, type CardShape, type Settings } from '../../core/game/settings.ts'
+import BoardMini from '../cards/BoardMini.vue'
 import NumberWord from '../settings/NumberWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import SettingChoice from '../settings/SettingChoice.vue'
@@ -21,6 +23,25 @@ function resize(patch: { rows?: number; columns?: number }): void {
   const { rows, columns, gaps } = { ...board.value, ...patch }
   const left = gaps.filter((name) => cellIndex(name, rows, columns) >= 0)
   bench.set('board', left.length < gaps.length ? { ...patch, gaps: left } : patch, 'change the board')
+}
+const OUTLINE_NAMES: Record<Outline, string> = {
+  full: 'Full board',
+  ring: 'Ring',
+  diamond: 'Diamond',
+  stair: 'Stair',
+  islands: 'Two islands',
+}
+const same = (one: readonly string[], other: readonly string[]): boolean =>
+  [...one].sort().join() === [...other].sort().join()
+/** the outline that the gaps of this board make, if one of ours */
+const current = computed(() =>
+  OUTLINES.find((outline) =>
+    same(board.value.gaps, outlineGaps(outline, board.value.rows, board.value.columns)),
+  ),
+)
+function shape(outline: Outline): void {
+  const { rows, columns } = board.value
+  bench.set('board', { gaps: outlineGaps(outline, rows, columns) }, 'change the outline')
 }
 const fill = (name: string): void =>
   bench.set('board', { gaps: board.value.gaps.filter((gap) => gap !== name) }, `fill ${name}`)
@@ -67,6 +88,30 @@ const fill = (name: string): void =>
       </span>
     </div>
     <div class="row">
+      <span id="outline-label">Outline</span>
+      <span class="outlines" role="group" aria-labelledby="outline-label">
+        <button
+          v-for="outline in OUTLINES"
+          :key="outline"
+          class="outline"
+          type="button"
+          :aria-pressed="outline === current"
+          :aria-label="OUTLINE_NAMES[outline]"
+          :title="OUTLINE_NAMES[outline]"
+          @click="shape(outline)"
+        >
+          <BoardMini
+            :board="{
+              rows: 5,
+              columns: 5,
+              gaps: outlineGaps(outline, 5, 5).filter(() => outline !== 'full'),
+            }"
+            :cell="3.4"
+          />
+        </button>
+      </span>
+    </div>
+    <div class="row">
       <span>Cards are</span>
       <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" />
     </div>
@@ -75,9 +120,35 @@ const fill = (name: string): void =>
 
 <style scoped src="./panel.css"></style>
 <style scoped>
+.outlines {
+  display: flex;
+  gap: 6px;
+}
+.outline {
+  display: grid;
+  place-items: center;
+  width: 32px;
+  height: 30px;
+  padding: 0;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  color: var(--ink-soft);
+  cursor: pointer;
+}
+.outline:hover {
+  background: #fff;
+}
+.outline[aria-pressed='true'] {
+  border-color: var(--lagoon);
+  background: var(--lagoon-pale);
+  color: var(--lagoon-deep);
+}
 .gaps {
   display: flex;
   flex-wrap: wrap;
+  max-height: 84px;
+  overflow-y: auto;
   justify-content: flex-end;
   gap: 4px;
 }

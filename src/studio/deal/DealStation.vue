@@ -2,15 +2,20 @@
 import { ElSegmented } from 'element-plus'
 import 'element-plus/theme-chalk/el-segmented.css'
 import { computed, watch } from 'vue'
+import { NO_CARD } from '../../core/deck/card.ts'
 import { openCells } from '../../core/deal/cells.ts'
 import { prepareDeal } from '../../core/deal/deal.ts'
+import { cardName } from '../../core/files/deal-file.ts'
+import { levelFindings, type Finding } from '../../core/game/findings.ts'
 import { useKeys } from '../bench/useKeys.ts'
+import FindingsList from '../findings/FindingsList.vue'
 import { useBench } from '../store/bench.ts'
-import { useView } from '../store/view.ts'
+import { LENSES, useView, type Lens } from '../store/view.ts'
 import BoardAbove from './BoardAbove.vue'
 import BoardPanel from './BoardPanel.vue'
-import DealFixes from './DealFixes.vue'
+import FairnessPanel from './FairnessPanel.vue'
 import FillPanel from './FillPanel.vue'
+import FramePanel from './FramePanel.vue'
 import WayPanel from './WayPanel.vue'
 
 const bench = useBench()
@@ -18,53 +23,93 @@ const view = useView()
 const settings = computed(() => bench.settings!)
 const dealer = computed(() => prepareDeal(bench.game!.deck.pairs, settings.value))
 const cells = computed(() => (dealer.value.ok ? dealer.value.value.deal(view.seed || 'first') : null))
-const lens = computed({
-  get: () => (view.glass ? 'faces' : 'backs'),
-  set: (value) => void (view.glass = value === 'faces'),
-})
+const laid = computed(
+  () =>
+    cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null,
+)
 const cards = computed(() => openCells(settings.value.board).length)
+const LENS_NAMES: Record<Lens, string> = {
+  faces: 'faces',
+  backs: 'backs',
+  threads: 'twin threads',
+  steps: 'steps',
+  measures: 'measures',
+}
+const lenses = LENSES.map((value) => ({ value, label: LENS_NAMES[value] }))
+
+/** What the checks say of this board and its deal; the house rules are looked at as if they were a level. */
+const rung = computed(() => {
+  const index = bench.game!.levels.findIndex(({ id }) => id === bench.rung)
+  return { level: index < 0 ? null : index }
+})
+const findings = computed<Finding[]>(() => {
+  const game = bench.game!
+  const level = bench.level ?? { id: 'house', name: 'House rules' }
+  const dealing = /\.(board|fill|deal)/
+  return levelFindings(game, level, rung.value.level ?? 0)
+    .filter(({ at }) => dealing.test(at))
+    .map((finding) => ({ ...finding, message: finding.message.slice(level.name.length + 2) }))
+})
+
+/** Two cards change places, and the board is laid by hand from then on. */
+function swap(from: number, to: number): void {
+  if (!laid.value) return
+  const arranged = [...laid.value]
+  arranged[from] = laid.value[to]!
+  arranged[to] = laid.value[from]!
+  bench.set('deal', { way: 'arranged', arranged }, 'swap two cards')
+}
 
 watch(
   () => [bench.rung, settings.value.deal.seed],
   () => (view.seed = view.seedFor(settings.value.deal.seed)),
   { immediate: true },
 )
-useKeys({ d: view.dealAgain, g: () => (view.glass = !view.glass) })
+useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'faces' : 'backs') })
 </script>
 
 <template>
   <div class="deal">
     <section class="above" aria-label="The board from above">
       <header>
-        <ElSegmented v-model="lens" :options="['faces', 'backs']" aria-label="Lens" size="small" />
-        <span class="tip">press a cell to make or fill a gap</span>
+        <ElSegmented v-model="view.lens" :options="lenses" aria-label="Lens" size="small" />
+        <span class="tip">press a cell for a gap · drag cards to swap</span>
       </header>
-      <BoardAbove :settings="settings" :cells="cells" :faces="view.glass" />
+      <BoardAbove :settings="settings" :cells="cells" @swap="swap" />
     </section>
     <aside class="side">
       <h2>{{ bench.level?.name ?? 'House rules' }}</h2>
       <p class="sum">
         <strong>{{ cards }} cards, {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong>
       </p>
-      <DealFixes v-if="!dealer.ok" :problem="dealer.problem" :settings="settings" />
+      <FindingsList :findings="findings" :rung="rung" />
+      <p v-if="bench.game!.deck.pairs.length === 0" class="soft">
+        The deck is empty: add pairs on the light table first.
+      </p>
       <BoardPanel :settings="settings" />
       <FillPanel :settings="settings" />
-      <WayPanel :settings="settings" />
+      <WayPanel :settings="settings" :laid="laid" />
+      <FramePanel :settings="settings" :cells="cells" />
     </aside>
+    <FairnessPanel class="below" :settings="settings" :ready="dealer.ok" />
   </div>
 </template>
 
 <style scoped>
 .deal {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 360px;
+  grid-template: minmax(0, 1fr) auto / minmax(0, 1fr) 360px;
   height: 100%;
+}
+.below {
+  grid-column: 1 / -1;
+  margin: 0 16px 14px;
 }
 .above {
   display: grid;
   grid-template-rows: auto minmax(0, 1fr);
   min-height: 0;
-  margin: 16px 0 16px 16px;
+  margin: 16px 0 12px 16px;
   border-radius: var(--round-card);
   background: radial-gradient(130% 120% at 12% 0%, var(--table-light), var(--table-deep) 78%);
   overflow: hidden;
@@ -90,7 +135,7 @@ useKeys({ d: view.dealAgain, g: () => (view.glass = !view.glass) })
 }
 .side {
   overflow-y: auto;
-  padding: 16px 20px 32px;
+  padding: 16px 20px 16px;
 }
 .side h2 {
   font-size: 20px;
@@ -100,8 +145,7 @@ useKeys({ d: view.dealAgain, g: () => (view.glass = !view.glass) })
 }
 @media (max-width: 760px) {
   .deal {
-    grid-template-columns: 1fr;
-    grid-template-rows: 60vh auto;
+    grid-template: 60vh auto auto / minmax(0, 1fr);
     overflow-y: auto;
   }
 }

@@ -1,15 +1,20 @@
 <script setup lang="ts">
 import IconDeal from '~icons/ph/cards-three'
 import { computed } from 'vue'
+import { logDeals } from '../../core/deal/count.ts'
+import { stepsReach } from '../../core/deal/deal.ts'
 import { isSeed } from '../../core/deal/seed.ts'
-import { LENGTHS, type Settings, type Way } from '../../core/game/settings.ts'
+import { BOUNDS, LENGTHS, WAYS, type Settings, type Way } from '../../core/game/settings.ts'
+import { layAnew } from '../findings/mends.ts'
 import ChoiceWord from '../settings/ChoiceWord.vue'
+import NumberWord from '../settings/NumberWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
-import SettingChoice from '../settings/SettingChoice.vue'
 import { useBench } from '../store/bench.ts'
 import { useView } from '../store/view.ts'
+import { bigNumber } from './big-number.ts'
 
-const props = defineProps<{ settings: Settings }>()
+/** How the cards come to lie, and by which seed. `laid` is the deal that is seen, from which a board laid by hand starts. */
+const props = defineProps<{ settings: Settings; laid: (string | null)[] | null }>()
 const bench = useBench()
 const view = useView()
 
@@ -20,16 +25,53 @@ const NAMES: Record<Way, string> = {
   close: 'twins close',
   arranged: 'as laid by hand',
 }
-/** The ways that can be chosen here, and the one a file may have brought. */
-const WAYS = computed(() =>
-  (['shuffled', 'in-order', props.settings.deal.way] as Way[])
-    .filter((way, i, all) => all.indexOf(way) === i)
-    .map((way) => [way, NAMES[way]] as const),
-)
-const NOTES: Partial<Record<Way, string>> = {
-  shuffled: 'Every arrangement of the cards is equally likely.',
-  'in-order': 'Twins lie side by side, row by row: for testing.',
+const CHOICES = WAYS.map((way) => [way, NAMES[way]] as const)
+const way = computed(() => props.settings.deal.way)
+const reach = computed(() => stepsReach(bench.game!.deck.pairs, props.settings))
+
+/** A way that the board can hold is set with steps that it can hold. */
+function choose(next: Way): void {
+  const { steps } = props.settings.deal
+  const limit = next === 'apart' || next === 'close' ? reach.value?.[next] : undefined
+  const fits =
+    limit === undefined ? steps : next === 'apart' ? Math.min(steps, limit) : Math.max(steps, limit)
+  const laid = next === 'arranged' ? (props.laid ?? layAnew(bench.game!, props.settings)) : null
+  bench.set(
+    'deal',
+    { way: next, ...(fits === steps ? {} : { steps: fits }), ...(laid ? { arranged: laid } : {}) },
+    'change the way of dealing',
+  )
 }
+
+const count = computed(() => {
+  const pairs = bench.game!.deck.pairs
+  if (reach.value === null && way.value !== 'arranged') return ''
+  const log = logDeals(pairs, props.settings)
+  if (log !== null)
+    return log === -Infinity ? '' : log === 0 ? 'One deal' : `${bigNumber(log)} different deals`
+  const most = logDeals(pairs, { ...props.settings, deal: { ...props.settings.deal, way: 'shuffled' } })
+  return most === null ? '' : `Fewer than ${bigNumber(most)} different deals`
+})
+const note = computed(() => {
+  const deals = count.value ? `${count.value}` : ''
+  switch (way.value) {
+    case 'shuffled':
+      return `Every arrangement of the cards is equally likely. ${deals && `${deals}.`}`
+    case 'in-order':
+      return `Twins lie side by side, row by row: for testing. ${deals && `${deals}.`}`
+    case 'arranged':
+      return 'Every round is dealt as you lay it: drag a card onto another, or move it with Shift and an arrow.'
+    default:
+      return `Every arrangement that keeps the rule is equally likely. ${deals && `${deals}.`}`
+  }
+})
+const limit = computed(() => {
+  if (!reach.value || (way.value !== 'apart' && way.value !== 'close')) return ''
+  return way.value === 'apart'
+    ? `This board holds at most ${reach.value.apart}.`
+    : `This board holds ${reach.value.close} or more.`
+})
+
 type Rule = 'every-play' | 'daily' | 'fixed'
 const rule = computed<Rule>(() => {
   const { seed } = props.settings.deal
@@ -57,9 +99,27 @@ function typeSeed(event: Event): void {
     <h3 id="way-title">Way of dealing</h3>
     <div class="row">
       <span>Cards lie</span>
-      <SettingChoice section="deal" name="way" label="Way of dealing" :choices="WAYS" />
+      <span
+        ><ChoiceWord
+          :model-value="way"
+          label="Way of dealing"
+          :choices="CHOICES"
+          @update:model-value="choose" /><OwnTab section="deal" :names="['way', 'arranged']"
+      /></span>
     </div>
-    <p class="note">{{ NOTES[settings.deal.way] }}</p>
+    <div v-if="way === 'apart' || way === 'close'" class="row">
+      <span>{{ way === 'apart' ? 'At least so many steps' : 'At most so many steps' }}</span>
+      <span
+        ><NumberWord
+          :model-value="settings.deal.steps"
+          label="Steps between twins"
+          :bounds="BOUNDS.steps"
+          @update:model-value="(steps) => bench.set('deal', { steps }, 'change the steps')" /><OwnTab
+          section="deal"
+          :names="['steps']"
+      /></span>
+    </div>
+    <p class="note">{{ limit }} {{ note }}</p>
     <h3>Seed</h3>
     <div class="row">
       <span>A new one</span>
@@ -86,7 +146,7 @@ function typeSeed(event: Event): void {
           class="btn"
           type="button"
           title="Deal again (D)"
-          :disabled="rule !== 'every-play'"
+          :disabled="rule !== 'every-play' || way === 'arranged'"
           @click="view.dealAgain"
         >
           <IconDeal />Deal<span class="hidden-text"> again</span>

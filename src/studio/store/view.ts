@@ -1,16 +1,30 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { FRAMES, type Frame, type FrameName } from '../../core/deal/frames.ts'
 import { nextSeed } from '../../core/deal/seed.ts'
 import type { SeedRule } from '../../core/game/settings.ts'
+
+export const LENSES = ['faces', 'backs', 'threads', 'steps', 'measures'] as const
+export type Lens = (typeof LENSES)[number]
+export type FrameChoice = 'free' | FrameName | 'own'
 
 /** What is looked at, not what is edited: it is not saved and not undone. */
 export const useView = defineStore('view', () => {
   /** the seed of the deal that is seen in Deal */
   const seed = ref('')
-  const glass = ref(true)
+  const lens = ref<Lens>('faces')
+  const frameChoice = ref<FrameChoice>('free')
+  const ownFrame = ref({ width: 412, height: 915 })
+  const safe = ref(0)
+  /** the screen by which the board is judged; null where the board just fills the table */
+  const frame = computed<Frame | null>(() => {
+    if (frameChoice.value === 'free') return null
+    const { width, height } = frameChoice.value === 'own' ? ownFrame.value : FRAMES[frameChoice.value]
+    return { width, height, safe: safe.value }
+  })
 
   const seedFor = (rule: SeedRule): string =>
     nextSeed(rule, Date.now(), crypto.getRandomValues(new Uint32Array(1))[0]!)
   const dealAgain = (): void => void (seed.value = seedFor('every-play'))
-  return { seed, glass, seedFor, dealAgain }
+  return { seed, lens, frameChoice, ownFrame, safe, frame, seedFor, dealAgain }
 })

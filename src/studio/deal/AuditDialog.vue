@@ -1,0 +1,283 @@
+<script setup lang="ts">
+import IconFile from '~icons/ph/upload-simple'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import type { BoardFormat } from '../../core/audit/read-boards.ts'
+import { BOUNDS, SIZES } from '../../core/game/settings.ts'
+import { problemLine } from '../../core/result.ts'
+import ModalDialog from '../look/ModalDialog.vue'
+import NumberWord from '../settings/NumberWord.vue'
+import { Cancelled, startJob, type Job } from '../workers/job.ts'
+import type { AuditInput, AuditOutput } from '../workers/audit.worker.ts'
+
+/** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and judged like our own. */
+const open = defineModel<boolean>({ required: true })
+const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
+type Read = Extract<AuditOutput, { ok: true }>['value']
+
+const text = ref('')
+const source = ref('')
+const given = ref<{ rows: number; columns: number } | null>(null)
+const share = ref(0)
+const problem = ref('')
+const over = ref(false)
+const job = shallowRef<Job<AuditOutput> | null>(null)
+const found = shallowRef<Read | null>(null)
+const picker = ref<HTMLInputElement>()
+
+const FORMATS: Record<BoardFormat, string> = {
+  'json-lines': 'JSON lines, a board each',
+  csv: 'CSV, a board a row',
+  tokens: 'a board a line, names parted by blanks',
+}
+const EXAMPLE = 'A B B C A C\nC A B A C B\n…'
+const first = computed(() => {
+  const { read } = found.value ?? {}
+  if (!read) return []
+  const { columns } = read.board
+  const cells = read.boards[0]!
+  return Array.from({ length: cells.length / columns }, (_, row) =>
+    cells.slice(row * columns, (row + 1) * columns).map((card) => (card < 0 ? '' : read.names[card >> 2]!)),
+  )
+})
+
+watch(open, (isOpen) => {
+  if (!isOpen) return job.value?.cancel()
+  text.value = source.value = problem.value = ''
+  found.value = null
+  given.value = null
+})
+onBeforeUnmount(() => job.value?.cancel())
+
+async function read(): Promise<void> {
+  job.value?.cancel()
+  problem.value = ''
+  share.value = 0
+  const started = startJob<AuditInput, AuditOutput>(
+    new Worker(new URL('../workers/audit.worker.ts', import.meta.url), { type: 'module' }),
+    { text: text.value, size: given.value ? { ...given.value } : {} },
+    (done) => (share.value = done),
+  )
+  job.value = started
+  try {
+    const answer = await started.done
+    if (answer.ok) {
+      found.value = answer.value
+      const { rows, columns } = answer.value.read.board
+      given.value = { rows, columns }
+    } else problem.value = problemLine(answer.problem)
+  } catch (error) {
+    if (!(error instanceof Cancelled)) problem.value = (error as Error).message
+  } finally {
+    if (job.value === started) job.value = null
+  }
+}
+
+async function take(files: FileList | null | undefined): Promise<void> {
+  over.value = false
+  const file = files?.[0]
+  if (!file) return
+  if (file.size > SIZES.file) {
+    problem.value = `${file.name}: larger than ${SIZES.file / 2 ** 20} MiB`
+    return
+  }
+  source.value = file.name
+  text.value = await file.text()
+  found.value = null
+  given.value = null
+  if (picker.value) picker.value.value = ''
+  await read()
+}
+/** A typed size is tried as soon as it multiplies to the number of cells. */
+function resize(side: 'rows' | 'columns', value: number): void {
+  const cells = found.value!.read.boards[0]!.length
+  if (cells % value) {
+    problem.value = `${cells} cells do not make ${value} ${side}`
+    return
+  }
+  given.value =
+    side === 'rows' ? { rows: value, columns: cells / value } : { rows: cells / value, columns: value }
+  void read()
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Boards of another program" :width="1040">
+    <div
+      class="audit"
+      :class="{ over }"
+      @dragover.prevent.stop="over = true"
+      @dragleave.self="over = false"
+      @drop.prevent.stop="take($event.dataTransfer?.files)"
+    >
+      <template v-if="!found">
+        <p class="soft">
+          Paste boards that your own program dealt, or drop a file: a few thousand show much. JSON lines
+          (<code>{"cells": […]}</code>
+          or a plain list), CSV with a board a row, or a board a line of any names.
+        </p>
+        <textarea
+          v-model="text"
+          rows="9"
+          aria-label="Boards"
+          :placeholder="EXAMPLE"
+          spellcheck="false"
+          autofocus
+        />
+      </template>
+      <template v-else>
+        <div class="as-read">
+          <table aria-label="The first board, as it was read">
+            <tbody>
+              <tr v-for="(row, i) in first" :key="i">
+                <td v-for="(name, j) in row" :key="j" :class="{ gap: !name }">{{ name }}</td>
+              </tr>
+            </tbody>
+          </table>
+          <div class="how">
+            <p>
+              <strong>{{ found.count.toLocaleString('en') }} boards</strong>
+              {{ source && `from ${source}` }}, read as {{ FORMATS[found.read.format] }};
+              {{ found.read.names.length }} {{ found.read.twinsKnown ? 'pairs' : 'cards' }}.
+            </p>
+            <p v-if="given">
+              {{ found.read.guessed ? 'Taken as' : 'Of' }}
+              <NumberWord
+                :model-value="given.rows"
+                label="Rows"
+                :bounds="[1, BOUNDS.cards[1]]"
+                @update:model-value="(rows) => resize('rows', rows)"
+              />
+              ×
+              <NumberWord
+                :model-value="given.columns"
+                label="Columns"
+                :bounds="[1, BOUNDS.cards[1]]"
+                @update:model-value="(columns) => resize('columns', columns)"
+              />
+              cells, row by row.
+            </p>
+            <p v-if="!found.read.twinsKnown" class="soft">
+              Every card has a name of its own, so it cannot be told which are twins; only places are judged.
+            </p>
+            <details v-if="found.read.leftOut" class="left-out" open>
+              <summary>{{ found.read.leftOut.toLocaleString('en') }} left out</summary>
+              <ul>
+                <li v-for="line in found.read.problems.slice(0, 5)" :key="line">{{ line }}</li>
+                <li v-if="found.read.leftOut > 5">and {{ found.read.leftOut - 5 }} more</li>
+              </ul>
+            </details>
+          </div>
+        </div>
+        <FairReport
+          class="judged"
+          :tally="found.audit.tally"
+          :report="found.audit.report"
+          claim="shuffled"
+          :names="found.read.names"
+          :reason="found.audit.reason?.message"
+        />
+      </template>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div v-if="job" class="going">
+        <progress :value="share" max="1" aria-label="Reading boards" />
+        <button class="btn" type="button" @click="job.cancel()">Stop</button>
+      </div>
+      <input
+        ref="picker"
+        class="hidden-text"
+        type="file"
+        tabindex="-1"
+        aria-label="File with boards"
+        @change="take(($event.target as HTMLInputElement).files)"
+      />
+    </div>
+    <template #buttons>
+      <button class="btn" type="button" @click="picker?.click()"><IconFile />Open a file</button>
+      <button v-if="found" class="btn" type="button" @click="found = null">Other boards</button>
+      <button v-else class="btn main" type="button" :disabled="!text.trim() || job !== null" @click="read">
+        Judge them
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.audit {
+  min-height: 300px;
+  border: 2px solid transparent;
+  border-radius: var(--round-card);
+}
+.audit.over {
+  border: 2px dashed var(--lagoon);
+}
+textarea {
+  width: 100%;
+  margin-top: 10px;
+  padding: 10px 12px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: #fff;
+  color: var(--ink);
+  font:
+    400 15px/1.5 ui-monospace,
+    monospace;
+  resize: vertical;
+}
+textarea::placeholder {
+  color: #6f6b7d;
+}
+.as-read {
+  display: flex;
+  gap: 22px;
+  align-items: flex-start;
+  margin-bottom: 18px;
+}
+table {
+  border-spacing: 3px;
+}
+td {
+  min-width: 30px;
+  max-width: 84px;
+  height: 30px;
+  padding: 0 6px;
+  overflow: hidden;
+  border-radius: 5px;
+  background: #fff;
+  box-shadow: 0 0 0 1px var(--line);
+  font-size: 13px;
+  text-align: center;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+td.gap {
+  background: none;
+  box-shadow: none;
+}
+.how {
+  display: grid;
+  gap: 8px;
+}
+.left-out {
+  color: #7c3214;
+  font-size: 14px;
+}
+.left-out ul {
+  margin: 4px 0 0;
+  padding-left: 20px;
+}
+.problem {
+  margin-top: 12px;
+  color: var(--brick);
+  font-weight: 600;
+}
+.going {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 12px;
+}
+progress {
+  width: 260px;
+  accent-color: var(--lagoon);
+}
+</style>

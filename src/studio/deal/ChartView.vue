@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { chartOn, type Chart, type ChartOption } from './charts.ts'
+
+/** A chart that fills the element around it; `label` tells those who cannot see it what it shows. */
+const props = defineProps<{ option: ChartOption; label: string }>()
+const box = ref<HTMLElement>()
+let chart: Chart | null = null
+const watched = new ResizeObserver(() => chart?.resize())
+onMounted(() => {
+  chart = chartOn(box.value!)
+  chart.setOption(props.option)
+  watched.observe(box.value!)
+})
+watch(
+  () => props.option,
+  (option) => chart?.setOption(option, true),
+)
+onBeforeUnmount(() => {
+  watched.disconnect()
+  chart?.dispose()
+})
+</script>
+
+<template>
+  <div ref="box" class="chart" role="img" :aria-label="label" />
+</template>
+
+<style scoped>
+.chart {
+  width: 100%;
+  height: 100%;
+}
+</style>

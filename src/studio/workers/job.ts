@@ -1,0 +1,52 @@
+/** Work in a worker, as one typed call with progress and cancel. */
+export type Job<Out> = { done: Promise<Out>; cancel: () => void }
+
+type Message<Out> = { progress: number } | { out: Out } | { failed: string }
+
+/** A job that its user gave up. */
+export class Cancelled extends Error {}
+
+/** Starts a worker on one input. `progress` is told the share done, 0 to 1. The worker ends with its answer, or when it is cancelled. */
+export function startJob<In, Out>(
+  worker: Worker,
+  input: In,
+  progress: (share: number) => void = () => undefined,
+  transfer: Transferable[] = [],
+): Job<Out> {
+  let cancel = (): void => undefined
+  const done = new Promise<Out>((resolve, reject) => {
+    cancel = () => {
+      worker.terminate()
+      reject(new Cancelled())
+    }
+    worker.onmessage = ({ data }: MessageEvent<Message<Out>>) => {
+      if ('progress' in data) return progress(data.progress)
+      worker.terminate()
+      if ('out' in data) resolve(data.out)
+      else reject(new Error(data.failed))
+    }
+    worker.onerror = (event) => {
+      worker.terminate()
+      reject(new Error(event.message || 'the worker could not be started'))
+    }
+    worker.postMessage(input, transfer)
+  })
+  return { done, cancel: () => cancel() }
+}
+
+/** The other end: what a worker does with its one input. */
+export function answer<In, Out>(
+  work: (input: In, progress: (share: number) => void) => Out,
+  transfer: (out: Out) => Transferable[] = () => [],
+): void {
+  self.onmessage = ({ data }: MessageEvent<In>) => {
+    const post = (message: Message<Out>, given: Transferable[] = []): void =>
+      self.postMessage(message, { transfer: given })
+    try {
+      const out = work(data, (share) => post({ progress: share }))
+      post({ out }, transfer(out))
+    } catch (error) {
+      post({ failed: (error as Error).message })
+    }
+  }
+}
