@@ -42,7 +42,7 @@ export function backBackground(back: Back, art: Art): string {
 }
 
 /** The pattern as an image that repeats. */
-function patternImage({ pattern, ink, paper }: Back): string {
+export function patternImage({ pattern, ink, paper }: Back): string {
   const { side, draw } = TILES[pattern]
   const svg =
     `<svg xmlns="http://www.w3.org/2000/svg" width="${side}" height="${side}" fill="none" stroke="${paper}" stroke-width="1.5">` +

@@ -1,8 +1,11 @@
 import type { Face } from '../core/game/game.ts'
-import { fitText } from './fit-text.ts'
+import { textSize } from './fit-text.ts'
 
 /** Where the picture of a library name is to be had: a path in the studio, a data URL in a shipped game. */
 export type Art = (name: string) => string
+
+/** How much of a card's width and height art may take. */
+export const ART_SHARE = { picture: 0.66, image: 0.88 } as const
 
 /** What a face shows, in words. */
 export function faceWords(face: Face, name: string): string {
@@ -20,14 +23,15 @@ export function faceElement(face: Face, art: Art, ratio: number): HTMLElement {
     const text = document.createElement('span')
     text.className = 'lt-text'
     text.textContent = face.text
-    const { lines, width } = fitText(face.text, ratio)
-    text.style.setProperty('--lines', String(lines))
-    text.style.setProperty('--width', width.toFixed(2))
+    const { byWidth, byHeight } = textSize(face.text, ratio)
+    text.style.setProperty('--by-width', `${(byWidth * 100).toFixed(2)}cqw`)
+    text.style.setProperty('--by-height', `${(byHeight * 100).toFixed(2)}cqh`)
     box.append(text)
   } else {
     const image = document.createElement('img')
     image.src = face.kind === 'picture' ? art(face.name) : face.src
     image.alt = ''
+    image.style.width = image.style.height = `${ART_SHARE[face.kind] * 100}%`
     image.decoding = 'sync'
     image.draggable = false
     box.append(image)

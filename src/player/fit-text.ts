@@ -20,12 +20,26 @@ export function fitText(text: string, ratio: number): { lines: number; width: nu
   let best = { lines: 1, width: Math.max(0.7, textWidth(words.join(' '))) }
   // the type is as large as the narrower of width and height lets it be
   const size = (fit: { lines: number; width: number }): number =>
-    Math.min(ratio / fit.width, 1 / (fit.lines * 1.2))
+    Math.min(ratio / fit.width, 1 / (fit.lines * LINE_HEIGHT))
   for (let lines = 2; lines <= Math.min(words.length, 5); lines++) {
     const fit = breakInto(widths, space, lines)
     if (size(fit) > size(best)) best = fit
   }
   return best
+}
+
+/** How much of a card its text may take: across, down, and the tallest that a single letter gets; and how far lines are apart, in em. */
+const SHARE = { across: 0.82, down: 0.8, tallest: 0.46 }
+export const LINE_HEIGHT = 1.2
+
+/** The type size of a face's text, as a share of the card's width and as one of its height; the smaller of the two holds. */
+export function textSize(text: string, ratio: number): { byWidth: number; byHeight: number; lines: number } {
+  const { lines, width } = fitText(text, ratio)
+  return {
+    byWidth: SHARE.across / width,
+    byHeight: Math.min(SHARE.down / (lines * LINE_HEIGHT), SHARE.tallest),
+    lines,
+  }
 }
 
 /** The narrowest way to set words of these widths in at most so many lines, by trying each useful width. */

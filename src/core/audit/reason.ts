@@ -13,7 +13,7 @@ export const REASONS = [
 ] as const
 export type Reason = { code: (typeof REASONS)[number] | MistakeName; message: string }
 
-const LIKE_ENOUGH = 0.7
+const LIKE_ENOUGH = 0.8
 
 const TOLD: Record<MistakeName, string> = {
   'random-comparison':

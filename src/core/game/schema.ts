@@ -55,7 +55,7 @@ const backSchema = z.strictObject({
   image: z.string().min(1).optional(),
 })
 
-const pairSchema = z.strictObject({
+export const pairSchema = z.strictObject({
   id: idSchema,
   name: text(LENGTHS.name),
   tags: z.array(text(LENGTHS.tag)).max(20).optional(),

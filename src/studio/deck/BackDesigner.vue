@@ -1,15 +1,25 @@
 <script setup lang="ts">
 import { ElColorPicker } from 'element-plus'
 import 'element-plus/theme-chalk/el-color-picker.css'
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { PATTERNS } from '../../core/deck/back.ts'
-import type { Back } from '../../core/game/game.ts'
+import type { Back, Pair } from '../../core/game/game.ts'
+import { problemLine } from '../../core/result.ts'
 import BackView from '../cards/BackView.vue'
 import { useBench } from '../store/bench.ts'
+import { useToasts } from '../toast/useToasts.ts'
+import { imageSource } from './image-files.ts'
+import PicturePicker from './PicturePicker.vue'
+import { smallestCard } from './smallest-card.ts'
 
 /** The back of every card, on one large card. */
 const bench = useBench()
+const { say } = useToasts()
+const size = computed(() => smallestCard(bench.game!))
 const back = computed(() => bench.game!.deck.back)
+const picking = ref(false)
+const picker = ref<HTMLInputElement>()
+const wanted = ref<'emblem' | 'image'>('emblem')
 const TWO_COLOURS: [ink: string, paper: string, name: string][] = [
   ['#d9673c', '#fdeee2', 'apricot'],
   ['#1f7f80', '#e3f1ee', 'lagoon'],
@@ -21,6 +31,24 @@ const TWO_COLOURS: [ink: string, paper: string, name: string][] = [
 function change(next: Partial<Back>, about = ''): void {
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
 }
+const without = (key: 'emblem' | 'image'): void =>
+  bench.edit('change the back', (game) => void delete game.deck.back[key])
+function choose(kind: typeof wanted.value): void {
+  wanted.value = kind
+  picker.value?.click()
+}
+async function useImage(files: FileList | null): Promise<void> {
+  const file = files?.[0]
+  if (picker.value) picker.value.value = ''
+  if (!file) return
+  const source = await imageSource(file)
+  if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
+  const { src } = source.value
+  change(wanted.value === 'image' ? { image: src } : { emblem: { kind: 'image', src } })
+}
+function usePicture([pair]: Pair[]): void {
+  if (pair?.a.kind === 'picture') change({ emblem: { kind: 'picture', name: pair.a.name } })
+}
 </script>
 
 <template>
@@ -28,6 +56,32 @@ function change(next: Partial<Back>, about = ''): void {
     <h2 id="back-title">The back</h2>
     <p class="soft">What every card shows while it lies face down.</p>
     <div class="large"><BackView :back="back" /></div>
+    <p class="soft real">
+      <span class="real-size" :style="{ width: `${size.width}px`, height: `${size.height}px` }"
+        ><BackView :back="back" /></span
+      >as large as the smallest card on a phone, {{ size.width }} × {{ size.height }} px
+    </p>
+    <div class="row">
+      <span>Emblem</span>
+      <button v-if="back.emblem" class="btn" type="button" @click="without('emblem')">None</button>
+      <button class="btn" type="button" :disabled="!!back.image" @click="picking = true">A picture</button>
+      <button class="btn" type="button" :disabled="!!back.image" @click="choose('emblem')">An image</button>
+    </div>
+    <div class="row">
+      <span>Own image over all</span>
+      <button v-if="back.image" class="btn" type="button" @click="without('image')">Take it away</button>
+      <button v-else class="btn" type="button" @click="choose('image')">Choose</button>
+    </div>
+    <input
+      ref="picker"
+      class="hidden-text"
+      type="file"
+      accept="image/*"
+      tabindex="-1"
+      aria-label="Image for the back"
+      @change="useImage(($event.target as HTMLInputElement).files)"
+    />
+    <PicturePicker v-model="picking" one @add="usePicture" />
     <h3 id="patterns">Pattern</h3>
     <div class="patterns" role="group" aria-labelledby="patterns">
       <button
@@ -86,6 +140,23 @@ h3 {
   margin: 16px auto 4px;
   border-radius: 12px;
   box-shadow: 0 6px 18px #23243f33;
+}
+.real {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 10px;
+  margin: 10px 0 4px;
+}
+.real-size {
+  flex: none;
+  border-radius: 6px;
+  overflow: hidden;
+}
+.row .btn {
+  min-height: 32px;
+  padding: 0 10px;
+  font-size: 14px;
 }
 .large :deep(.back-view) {
   border-width: 7px;

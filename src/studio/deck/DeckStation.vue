@@ -1,126 +1,170 @@
 <script setup lang="ts">
 import IconFile from '~icons/ph/upload-simple'
+import IconPaste from '~icons/ph/clipboard-text'
 import IconPictures from '~icons/ph/images-square'
 import IconSearch from '~icons/ph/magnifying-glass'
+import IconSeries from '~icons/ph/list-numbers'
+import IconSheet from '~icons/ph/grid-nine'
 import IconWords from '~icons/ph/list-dashes'
-import { computed, nextTick, ref, watch } from 'vue'
+import { ElSegmented } from 'element-plus'
+import 'element-plus/theme-chalk/el-segmented.css'
+import { computed, ref } from 'vue'
+import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../core/deck/edit.ts'
+import { VISIONS, type Vision } from '../../core/deck/vision.ts'
+import type { Finding } from '../../core/game/findings.ts'
 import type { Pair } from '../../core/game/game.ts'
 import { BOUNDS } from '../../core/game/settings.ts'
-import { useSortable } from '../look/useSortable.ts'
+import FindingsList from '../findings/FindingsList.vue'
+import ChoiceWord from '../settings/ChoiceWord.vue'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import BackDesigner from './BackDesigner.vue'
-import { imagePairs } from './image-files.ts'
+import { droppedFiles } from './dropped-files.ts'
+import ImagesDialog from './ImagesDialog.vue'
+import LightTable from './LightTable.vue'
+import LikenessAside from './LikenessAside.vue'
+import ManySlip from './ManySlip.vue'
 import PairSlip from './PairSlip.vue'
-import PairTile from './PairTile.vue'
 import PicturePicker from './PicturePicker.vue'
+import SeriesDialog from './SeriesDialog.vue'
+import SheetDialog from './SheetDialog.vue'
+import { smallestCard } from './smallest-card.ts'
+import { useLookAlikes } from './useLookAlikes.ts'
+import { usePairClipboard } from './usePairClipboard.ts'
+import { useSelection } from './useSelection.ts'
 import WordsDialog from './WordsDialog.vue'
 
 const bench = useBench()
 const { say } = useToasts()
 const query = ref('')
-const chosen = ref<string | null>(null)
-const picturesOpen = ref(false)
-const wordsOpen = ref(false)
-const table = ref<HTMLElement>()
-const picker = ref<HTMLInputElement>()
+const tag = ref('')
+const vision = ref<Vision>('everyone')
+const way = ref<'pictures' | 'images' | 'sheet' | 'words' | 'series' | null>(null)
+const light = ref<InstanceType<typeof LightTable>>()
 const dropping = ref(false)
+const pastedWords = ref('')
+const images = ref<File[]>([])
 
 const pairs = computed(() => bench.game!.deck.pairs)
+const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
 const shown = computed(() => {
   const wanted = query.value.trim().toLowerCase()
-  if (!wanted) return pairs.value
-  return pairs.value.filter(({ name, tags }) =>
-    [name, ...(tags ?? [])].some((word) => word.toLowerCase().includes(wanted)),
+  return pairs.value.filter(
+    ({ name, tags: own = [] }) =>
+      (!tag.value || own.includes(tag.value)) &&
+      (!wanted || [name, ...own].some((word) => word.toLowerCase().includes(wanted))),
   )
 })
-const pair = computed(() => pairs.value.find(({ id }) => id === chosen.value))
+const whole = computed(() => shown.value.length === pairs.value.length)
+const selection = useSelection(computed(() => shown.value.map(({ id }) => id)))
+const chosen = computed(() => {
+  const ids = new Set(selection.inOrder.value)
+  return pairs.value.filter(({ id }) => ids.has(id))
+})
 
-function add(made: Pair[], label: string): void {
-  const room = BOUNDS.pairs[1] - pairs.value.length
-  if (made.length > room)
-    say(`A deck has at most ${BOUNDS.pairs[1]} pairs; ${made.length - room} are left out`, { tone: 'wrong' })
-  const some = made.slice(0, Math.max(0, room))
-  if (!some.length) return
-  bench.edit(label, (game) => void game.deck.pairs.push(...some))
-  chosen.value = some.at(-1)!.id
-  say(`${some.length} ${some.length === 1 ? 'pair' : 'pairs'} added`, {
-    act: { label: 'Undo', run: bench.undo },
-  })
-}
+const { ties, progress, threshold } = useLookAlikes(() => bench.game!)
+const seenTies = computed(() =>
+  ties.value.filter(({ likeness }) => likeness[vision.value] >= threshold.value),
+)
+const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== ''))
+const nameOf = (id: string): string => pairs.value.find((pair) => pair.id === id)?.name ?? ''
 
-async function addImages(files: FileList | File[] | null | undefined): Promise<void> {
-  if (!files?.length) return
-  const { pairs: made, problems } = await imagePairs(
-    [...files],
-    pairs.value.map(({ id }) => id),
-  )
-  if (problems.length)
-    say(problems.length === 1 ? problems[0]! : `${problems[0]!} (and ${problems.length - 1} more)`, {
+/** Findings on the deck: those of the checks, and what is seen in the faces. */
+const findings = computed<Finding[]>(() => {
+  const found = bench.findings.filter(({ at }) => at.startsWith('deck'))
+  const alike = ties.value.filter(({ one }) => one !== '')
+  if (alike.length) {
+    const [first] = alike
+    found.push({
+      level: 'warns',
+      code: 'look-alikes',
+      at: 'deck.pairs',
+      message: `${nameOf(first!.one)} and ${nameOf(first!.other)} look alike${alike.length > 1 ? `, and ${alike.length - 1} more such pairs` : ''}`,
+    })
+  }
+  const back = ties.value.find(({ one }) => one === '')
+  if (back)
+    found.push({
+      level: 'warns',
+      code: 'back-like-face',
+      at: 'deck.back',
+      message: `the back could be taken for ${nameOf(back.other)}`,
+    })
+  return found
+})
+
+const edit = (label: string, to: (now: Pair[]) => Pair[]): void =>
+  bench.edit(label, (game) => void (game.deck.pairs = to(pairs.value)))
+const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
+const undo = { label: 'Undo', run: bench.undo }
+
+/** Adds pairs behind the last of the chosen, or at the end, and chooses them. */
+function add(made: readonly Pair[], label: string): void {
+  if (!made.length) return
+  const last = pairs.value.findLastIndex(({ id }) => selection.chosen.value.has(id))
+  const result = withPairs(pairs.value, made, label === 'paste pairs' && last >= 0 ? last + 1 : undefined)
+  const { ids } = result
+  if (ids.length) edit(label, () => result.pairs)
+  const left = made.length - ids.length
+  if (left)
+    say(`A deck has at most ${BOUNDS.pairs[1].toLocaleString('en')} pairs; ${left} are left out`, {
       tone: 'wrong',
     })
-  add(made, 'add images')
-  if (picker.value) picker.value.value = ''
+  if (!ids.length) return
+  if (query.value || tag.value) query.value = tag.value = ''
+  selection.these(ids.length > 1 ? ids : ids.slice(-1))
+  say(`${some(ids.length)} added`, { act: undo })
 }
+function remove(label = 'remove pairs'): void {
+  const ids = new Set(selection.inOrder.value)
+  if (!ids.size) return
+  const at = shown.value.findIndex(({ id }) => ids.has(id))
+  const names = chosen.value.map(({ name }) => name)
+  edit(label, (now) => withoutPairs(now, ids))
+  selection.only(shown.value[Math.min(at, shown.value.length - 1)]?.id ?? null)
+  say(`${names.length === 1 ? `"${names[0]!}" is` : `${some(names.length)} are`} removed`, { act: undo })
+  void light.value?.focusLead()
+}
+function double(): void {
+  const result = duplicated(pairs.value, new Set(selection.inOrder.value))
+  if (!result.ids.length) return
+  edit('duplicate pairs', () => result.pairs)
+  selection.these(result.ids)
+}
+function step(by: number): void {
+  if (!whole.value) return say('Show the whole deck to change its order')
+  edit('reorder the deck', (now) => movedBy(now, new Set(selection.inOrder.value), by))
+  void light.value?.focusLead()
+}
+const clipboard = usePairClipboard({
+  chosen: () => chosen.value,
+  remove,
+  add,
+  files: (files) => takeImages(files),
+  words: (text) => {
+    pastedWords.value = text
+    way.value = 'words'
+  },
+})
 
-function remove(id: string): void {
-  const at = pairs.value.findIndex((one) => one.id === id)
-  if (at < 0) return
-  const { name } = pairs.value[at]!
-  bench.edit('remove a pair', (game) => void game.deck.pairs.splice(at, 1))
-  const next = pairs.value[Math.min(at, pairs.value.length - 1)]
-  chosen.value = next?.id ?? null
-  say(`"${name}" is removed`, { act: { label: 'Undo', run: bench.undo } })
-  void focusTile()
+function takeImages(files: File[]): void {
+  if (!files.length) return
+  images.value = files
+  way.value = 'images'
 }
-
-function move(id: string, by: number): void {
-  const from = pairs.value.findIndex((one) => one.id === id)
-  moveTo(from, from + by)
-  void focusTile()
-}
-function moveTo(from: number, to: number): void {
-  if (from < 0 || to < 0 || to >= pairs.value.length || from === to) return
-  bench.edit('reorder the deck', (game) => {
-    const [moved] = game.deck.pairs.splice(from, 1)
-    game.deck.pairs.splice(to, 0, moved!)
-  })
-}
-
-async function focusTile(): Promise<void> {
-  await nextTick()
-  table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(chosen.value ?? '')}"] button`)?.focus()
-}
-
-/** Arrow keys go from tile to tile, by what is beside or below on the screen. */
-function arrow(event: KeyboardEvent): void {
-  const steps: Record<string, number> = {
-    ArrowLeft: -1,
-    ArrowRight: 1,
-    ArrowUp: -perRow(),
-    ArrowDown: perRow(),
-  }
-  const by = steps[event.key]
-  if (by === undefined) return
-  event.preventDefault()
-  if (event.altKey) return move(chosen.value ?? '', Math.sign(by))
-  const at = shown.value.findIndex(({ id }) => id === chosen.value)
-  chosen.value = shown.value[Math.max(0, Math.min(shown.value.length - 1, at + by))]?.id ?? null
-  void focusTile()
-}
-function perRow(): number {
-  const tiles = [...(table.value?.children ?? [])] as HTMLElement[]
-  return tiles.filter((tile) => tile.offsetTop === tiles[0]?.offsetTop).length
-}
-
-const allowDragging = useSortable(table, moveTo)
-// a filtered table shows no order to change
-watch(query, () => allowDragging(query.value.trim() === ''))
-
-function drop(event: DragEvent): void {
+async function drop(event: DragEvent): Promise<void> {
   dropping.value = false
-  void addImages(event.dataTransfer?.files)
+  if (event.dataTransfer) takeImages(await droppedFiles(event.dataTransfer))
 }
+const open = (name: typeof way.value) => ({
+  modelValue: way.value === name,
+  'onUpdate:modelValue': (on: boolean) => {
+    way.value = on ? name : null
+    if (on) return
+    pastedWords.value = ''
+    images.value = []
+  },
+})
 </script>
 
 <template>
@@ -133,63 +177,134 @@ function drop(event: DragEvent): void {
     <section class="left" aria-labelledby="light-table">
       <header>
         <h2 id="light-table">Light table</h2>
-        <span class="soft">{{ pairs.length }} {{ pairs.length === 1 ? 'pair' : 'pairs' }}</span>
+        <span class="soft count">{{
+          whole ? some(pairs.length) : `${shown.length} of ${some(pairs.length)}`
+        }}</span>
         <label class="search">
           <IconSearch aria-hidden="true" />
           <span class="hidden-text">Search by name or tag</span>
           <input v-model="query" type="search" placeholder="name or tag" />
         </label>
+        <ChoiceWord
+          v-if="tags.length"
+          v-model="tag"
+          label="Only pairs with this tag"
+          :choices="[['', 'every tag'], ...tags.map((word) => [word, word] as const)]"
+        />
+        <span class="seen">
+          <span id="seen-label" class="soft">seen as</span>
+          <ElSegmented v-model="vision" :options="[...VISIONS]" aria-labelledby="seen-label" size="small" />
+        </span>
       </header>
-      <div class="glass" :class="{ dropping }">
-        <ul ref="table" @keydown="arrow" @keydown.delete="chosen && remove(chosen)">
-          <PairTile
-            v-for="one in shown"
-            :key="one.id"
-            :pair="one"
-            :chosen="one.id === chosen"
-            @choose="chosen = one.id"
-          />
-        </ul>
+      <LightTable
+        ref="light"
+        :class="{ dropping }"
+        :pairs="shown"
+        :selection="selection"
+        :ties="pairTies"
+        :vision="vision"
+        :whole="whole"
+        @move="(ids, to) => edit('reorder the deck', (now) => moved(now, new Set(ids), to))"
+        @step="step"
+        @remove="remove()"
+      >
         <p v-if="pairs.length === 0" class="empty">
-          <strong>No pairs yet.</strong> Add pictures from the library, drop images here, or type words.
+          <strong>No pairs yet.</strong> Add pictures from the library, drop images here, cut a sheet, paste
+          words, or take a series.
         </p>
         <p v-else-if="shown.length === 0" class="empty">
-          No pair is called or tagged "{{ query }}".
-          <button class="btn" type="button" @click="query = ''">Show all</button>
+          No pair is called or tagged "{{ query || tag }}".
+          <button class="btn" type="button" @click="query = tag = ''">Show all</button>
         </p>
-      </div>
+      </LightTable>
       <footer>
         <span class="soft">Add</span>
-        <button class="btn" type="button" @click="picturesOpen = true"><IconPictures />Pictures</button>
-        <button class="btn" type="button" @click="picker?.click()"><IconFile />Images</button>
-        <button class="btn" type="button" @click="wordsOpen = true"><IconWords />Words</button>
-        <span class="soft tip">or drop image files anywhere on the table</span>
-        <input
-          ref="picker"
-          class="hidden-text"
-          type="file"
-          accept="image/*"
-          multiple
-          tabindex="-1"
-          aria-label="Images to add"
-          @change="addImages(($event.target as HTMLInputElement).files)"
-        />
+        <button class="btn" type="button" @click="way = 'pictures'"><IconPictures />Pictures</button>
+        <button class="btn" type="button" @click="way = 'images'"><IconFile />Images</button>
+        <button class="btn" type="button" @click="way = 'sheet'"><IconSheet />Sheet</button>
+        <button class="btn" type="button" @click="way = 'words'"><IconWords />Words</button>
+        <button class="btn" type="button" @click="way = 'series'"><IconSeries />Series</button>
+        <button class="btn" type="button" title="Paste pairs (Ctrl+V)" @click="clipboard.paste">
+          <IconPaste />Paste
+        </button>
+        <span class="soft tip">or drop files on the table</span>
       </footer>
     </section>
     <aside class="right" aria-label="Slip">
       <PairSlip
-        v-if="pair"
-        :key="pair.id"
-        :pair="pair"
-        @remove="remove(pair.id)"
-        @move="(by) => move(pair!.id, by)"
-        @close="chosen = null"
+        v-if="chosen.length === 1"
+        :key="chosen[0]!.id"
+        :pair="chosen[0]!"
+        @remove="remove()"
+        @move="step"
+        @double="double"
+      />
+      <ManySlip
+        v-else-if="chosen.length > 1"
+        :pairs="chosen"
+        @remove="remove()"
+        @step="step"
+        @double="double"
+        @copy="clipboard.copy"
+        @cut="clipboard.cut"
       />
       <BackDesigner v-else />
-      <button v-if="pair" class="btn to-back" type="button" @click="chosen = null">Design the back</button>
+      <LikenessAside
+        v-model:threshold="threshold"
+        :ties="seenTies"
+        :chosen="chosen.length === 1 ? chosen[0]!.id : null"
+        :progress="progress"
+        :vision="vision"
+        :size="smallestCard(bench.game!).width"
+        @choose="selection.only"
+      />
+      <FindingsList :findings="findings">
+        <template #default="{ finding }">
+          <button
+            v-if="finding.code === 'look-alikes' && pairTies.length"
+            class="btn"
+            type="button"
+            @click="selection.these([pairTies[0]!.one, pairTies[0]!.other])"
+          >
+            Choose both
+          </button>
+          <button
+            v-if="finding.code === 'look-alikes' && ties.length"
+            class="btn"
+            type="button"
+            @click="
+              edit('remove a look-alike', (now) =>
+                withoutPairs(now, new Set([ties.find(({ one }) => one !== '')!.other])),
+              )
+            "
+          >
+            Remove {{ nameOf(ties.find(({ one }) => one !== '')?.other ?? '') }}
+          </button>
+          <button
+            v-if="finding.code === 'back-like-face'"
+            class="btn"
+            type="button"
+            @click="
+              bench.edit(
+                'mend the back',
+                (game) =>
+                  void (game.deck.back = { pattern: 'herringbone', ink: '#403f6d', paper: '#e9e6f4' }),
+              )
+            "
+          >
+            A back in night
+          </button>
+        </template>
+      </FindingsList>
+      <button v-if="chosen.length" class="btn to-back" type="button" @click="selection.only(null)">
+        Design the back
+      </button>
     </aside>
-    <PicturePicker v-model="picturesOpen" @add="(made) => add(made, 'add pictures')" />
-    <WordsDialog v-model="wordsOpen" @add="(made) => add(made, 'add words')" />
+    <PicturePicker v-bind="open('pictures')" @add="(made) => add(made, 'add pictures')" />
+    <ImagesDialog v-bind="open('images')" :files="images" @add="(made) => add(made, 'add images')" />
+    <SheetDialog v-bind="open('sheet')" @add="(made) => add(made, 'add tiles')" />
+    <WordsDialog v-bind="open('words')" :pasted="pastedWords" @add="(made) => add(made, 'add words')" />
+    <SeriesDialog v-bind="open('series')" @add="(made) => add(made, 'add a series')" />
   </div>
 </template>
 
@@ -215,11 +330,14 @@ footer {
 footer {
   gap: 8px;
 }
+.count {
+  white-space: nowrap;
+}
 .search {
   display: flex;
   align-items: center;
   gap: 8px;
-  width: 200px;
+  width: 180px;
   height: 34px;
   padding: 0 10px;
   border: 1px solid var(--line);
@@ -241,27 +359,18 @@ footer {
 .search input::placeholder {
   color: #6f6b7d;
 }
+.seen {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-left: auto;
+  white-space: nowrap;
+}
 .tip {
   margin-left: auto;
 }
-.glass {
-  position: relative;
-  overflow-y: auto;
-  border: 1px solid var(--line);
-  border-radius: var(--round-card);
-  background: radial-gradient(circle at 50% 40%, #fff 0, #fdfaf3 45%, #f3ebdc 100%);
-  box-shadow: inset 0 0 24px #d8caae80;
-}
-.glass.dropping {
+.dropping {
   border: 2px dashed var(--lagoon);
-}
-ul {
-  display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
-  gap: 10px;
-  margin: 0;
-  padding: 18px;
-  list-style: none;
 }
 .empty {
   display: grid;
@@ -277,7 +386,7 @@ ul {
 }
 .to-back {
   width: 100%;
-  margin-top: 20px;
+  margin-top: 16px;
 }
 @media (max-width: 760px) {
   .deck {

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import IconBack from '~icons/ph/caret-left'
+import IconDouble from '~icons/ph/copy-simple'
 import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
 import IconReplace from '~icons/ph/upload-simple'
@@ -20,7 +21,7 @@ import PicturePicker from './PicturePicker.vue'
 
 /** Everything about one pair: its faces, name, words for those who listen, tags, colours. */
 const props = defineProps<{ pair: Pair }>()
-const emit = defineEmits<{ remove: []; move: [by: number]; close: [] }>()
+const emit = defineEmits<{ remove: []; move: [by: number]; double: [] }>()
 const bench = useBench()
 const { say } = useToasts()
 
@@ -104,7 +105,7 @@ async function useImage(files: FileList | null): Promise<void> {
   if (source.ok)
     changeFace(
       'change an image',
-      { ...colours(), kind: 'image', src: source.value, alt: props.pair.name },
+      { ...colours(), kind: 'image', src: source.value.src, alt: props.pair.name },
       'image',
     )
   else say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
@@ -133,6 +134,15 @@ async function useImage(files: FileList | null): Promise<void> {
         @click="emit('move', 1)"
       >
         <IconForward />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        :aria-label="`Duplicate ${pair.name}`"
+        title="Duplicate"
+        @click="emit('double')"
+      >
+        <IconDouble />
       </button>
       <button
         class="icon-btn"

@@ -3,18 +3,27 @@ import type { Pair } from '../../core/game/game.ts'
 import FaceView from '../cards/FaceView.vue'
 
 /** A pair as two cards that lean on each other; an identical one shows its twin as a turned-away shadow. */
-defineProps<{ pair: Pair; chosen: boolean }>()
-defineEmits<{ choose: [] }>()
+defineProps<{ pair: Pair; chosen: boolean; alike: boolean; reached: boolean }>()
+defineEmits<{ choose: [event: MouseEvent] }>()
 </script>
 
 <template>
   <li :data-pair="pair.id">
-    <button class="tile" :class="{ chosen }" type="button" :aria-pressed="chosen" @click="$emit('choose')">
+    <button
+      class="tile"
+      :class="{ chosen }"
+      type="button"
+      :aria-pressed="chosen"
+      :tabindex="reached ? 0 : -1"
+      :aria-label="alike ? `${pair.name}, looks like another` : undefined"
+      @click="$emit('choose', $event)"
+    >
       <span class="cards" :class="{ related: pair.b }">
         <span class="card twin" :class="{ away: !pair.b }"><FaceView :face="pair.b ?? pair.a" /></span>
         <span class="card"><FaceView :face="pair.a" /></span>
       </span>
       <span class="name">{{ pair.name }}</span>
+      <span v-if="alike" class="alike" aria-hidden="true">alike</span>
     </button>
   </li>
 </template>
@@ -25,6 +34,7 @@ li {
   contain-intrinsic-size: 152px 128px;
 }
 .tile {
+  position: relative;
   display: grid;
   justify-items: center;
   gap: 8px;
@@ -43,6 +53,20 @@ li {
 .tile.chosen {
   border-color: var(--lagoon);
   background: var(--lagoon-pale);
+}
+.tile:focus-visible {
+  outline-offset: -2px;
+}
+.alike {
+  position: absolute;
+  top: 2px;
+  right: 4px;
+  padding: 0 7px;
+  border-radius: 8px;
+  background: var(--apricot-pale);
+  color: #7c3214;
+  font-size: 12px;
+  line-height: 1.6;
 }
 .cards {
   position: relative;

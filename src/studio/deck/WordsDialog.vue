@@ -1,60 +1,149 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import IconFile from '~icons/ph/upload-simple'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { wordPairs, type WordPairs } from '../../core/files/words-file.ts'
 import type { Pair } from '../../core/game/game.ts'
+import { BOUNDS, SIZES } from '../../core/game/settings.ts'
 import FaceView from '../cards/FaceView.vue'
 import { useBench } from '../store/bench.ts'
-import { typedPairs } from './typed-pairs.ts'
 import ModalDialog from '../look/ModalDialog.vue'
 
-/** Pairs from typed words, seen before they are added. */
+/** Pairs from two columns of words: typed, pasted, or opened from a file; seen before they are added. */
 const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ pasted: string }>()
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
 const bench = useBench()
 const text = ref('')
-const typed = computed(() =>
-  typedPairs(
-    text.value,
-    bench.game!.deck.pairs.map(({ id }) => id),
-  ),
-)
-const count = computed(() => typed.value.pairs.length)
-const SHOWN = 8
+/** a file too long to be edited here stays out of the field */
+const opened = shallowRef<{ name: string; text: string } | null>(null)
+const header = ref<boolean | null>(null)
+const problem = ref('')
+const picker = ref<HTMLInputElement>()
+
+const TOO_LONG_TO_EDIT = 50_000
+const SHOWN = 12
 const HINT = 'escapement = lets the wheel go tick by tick\nfusee = evens out the pull of the spring'
+const SIGNS: Record<string, string> = {
+  '\t': 'tabs',
+  ';': 'semicolons',
+  '|': 'upright strokes',
+  '=': 'equals signs',
+  ',': 'commas',
+}
 
-watch(open, () => (text.value = ''))
+const source = computed(() => opened.value?.text ?? text.value)
+const read = computed<WordPairs>(() => {
+  const { pairs } = bench.game!.deck
+  return wordPairs(
+    source.value,
+    pairs.map(({ id }) => id),
+    {
+      room: BOUNDS.pairs[1] - pairs.length,
+      ...(header.value === null ? {} : { header: header.value }),
+    },
+  )
+})
+const count = computed(() => read.value.pairs.length)
+const related = computed(() => read.value.pairs.filter(({ b }) => b).length)
+const asRead = computed(() => {
+  if (!count.value) return ''
+  const kinds = [
+    related.value ? `${related.value} related` : '',
+    related.value < count.value ? `${count.value - related.value} identical, with one column` : '',
+  ]
+  return `${kinds.filter(Boolean).join(' and ')}${related.value ? `; columns parted by ${SIGNS[read.value.separator]}` : ''}.`
+})
 
+watch(open, (isOpen) => {
+  text.value = isOpen ? props.pasted : ''
+  opened.value = null
+  header.value = null
+  problem.value = ''
+})
+
+async function openFile(event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement
+  const file = field.files?.[0]
+  field.value = ''
+  if (!file) return
+  if (file.size > SIZES.file) {
+    problem.value = `${file.name}: larger than ${SIZES.file / 2 ** 20} MiB`
+    return
+  }
+  let content: string
+  try {
+    content = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer())
+  } catch {
+    problem.value = `${file.name}: not UTF-8 text; save it as CSV in UTF-8 and open it again`
+    return
+  }
+  problem.value = ''
+  header.value = null
+  if (content.length > TOO_LONG_TO_EDIT) opened.value = { name: file.name, text: content }
+  else {
+    opened.value = null
+    text.value = content
+  }
+}
 function add(): void {
-  emit('add', typed.value.pairs)
+  emit('add', read.value.pairs)
   open.value = false
 }
 </script>
 
 <template>
-  <ModalDialog v-model="open" title="Words" :width="720">
+  <ModalDialog v-model="open" title="Words" :width="760">
     <p id="words-help" class="soft">
       One pair a line: a word and its twin, with a tab, comma, semicolon or = between them. A line with one
-      word makes identical twins.
+      word makes identical twins. CSV files can be opened too.
+    </p>
+    <p v-if="opened" class="opened">
+      {{ opened.name }}, {{ opened.text.length.toLocaleString('en') }} characters
+      <button class="btn" type="button" @click="opened = null">Type instead</button>
     </p>
     <textarea
+      v-else
       v-model="text"
-      rows="8"
+      rows="7"
       aria-label="Words"
       aria-describedby="words-help"
       :placeholder="HINT"
       autofocus
     />
+    <label v-if="count || read.header" class="header">
+      <input
+        type="checkbox"
+        :checked="read.header !== null"
+        @change="header = ($event.target as HTMLInputElement).checked"
+      />
+      The first row names the columns{{ read.header ? `: ${read.header.filter(Boolean).join(' and ')}` : '' }}
+    </label>
+    <p v-if="count" class="soft">{{ asRead }}</p>
     <ul v-if="count" class="preview" aria-label="Pairs to be added">
-      <li v-for="pair in typed.pairs.slice(0, SHOWN)" :key="pair.id">
+      <li v-for="pair in read.pairs.slice(0, SHOWN)" :key="pair.id">
         <span class="card"><FaceView :face="pair.a" /></span>
         <span class="card"><FaceView :face="pair.b ?? pair.a" /></span>
       </li>
       <li v-if="count > SHOWN" class="soft">and {{ count - SHOWN }} more</li>
     </ul>
-    <ul v-if="typed.problems.length" class="problems" role="alert">
-      <li v-for="problem in typed.problems.slice(0, 4)" :key="problem">{{ problem }}</li>
-      <li v-if="typed.problems.length > 4">and {{ typed.problems.length - 4 }} more lines</li>
+    <p v-if="problem" class="problems" role="alert">{{ problem }}</p>
+    <ul v-if="read.leftOut" class="problems" role="alert">
+      <li v-for="line in read.problems.slice(0, 4)" :key="line">{{ line }}</li>
+      <li v-if="read.problems.length > 4">
+        {{ read.leftOut.toLocaleString('en') }} rows are left out in all
+      </li>
     </ul>
+    <input
+      ref="picker"
+      class="hidden-text"
+      type="file"
+      accept=".csv,.tsv,.txt,text/*"
+      tabindex="-1"
+      aria-label="File with words"
+      @change="openFile"
+    />
     <template #buttons>
+      <button class="btn" type="button" @click="picker?.click()"><IconFile />Open a file</button>
       <button class="btn" type="button" @click="open = false">Cancel</button>
       <button class="btn main" type="button" :disabled="!count" @click="add">
         {{ count === 1 ? 'Add 1 pair' : `Add ${count} pairs` }}
@@ -78,12 +167,29 @@ textarea {
 textarea::placeholder {
   color: #6f6b7d;
 }
+.opened {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin: 10px 0;
+}
+.header {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-bottom: 6px;
+}
+.header input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--lagoon);
+}
 .preview {
   display: flex;
   flex-wrap: wrap;
   align-items: center;
   gap: 14px;
-  margin: 0;
+  margin: 10px 0 0;
   padding: 0;
   list-style: none;
 }

@@ -6,6 +6,7 @@ import IconWords from '~icons/ph/translate'
 import { computed, ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { MOST_START_PICTURES, newGame, startPairs, type Start } from '../../core/game/new-game.ts'
+import type { ReadImage } from '../deck/image-files.ts'
 import { useToasts } from '../toast/useToasts.ts'
 
 const emit = defineEmits<{ make: [game: Game] }>()
@@ -31,9 +32,13 @@ function make(): void {
 
 async function fromImages(list: FileList | null): Promise<void> {
   if (!list?.length) return
-  const { imagePairs } = await import('../deck/image-files.ts')
-  const { pairs: made, problems } = await imagePairs([...list], [])
-  for (const problem of problems) say(problem, { tone: 'wrong' })
+  const { imagePairs, readImages } = await import('../deck/image-files.ts')
+  const images: ReadImage[] = []
+  await readImages([...list], (image, problem) => {
+    if (image) images.push(image)
+    else say(problem, { tone: 'wrong' })
+  })
+  const { pairs: made } = imagePairs(images, [], false)
   if (made.length) emit('make', newGame('New image game', made))
   if (picker.value) picker.value.value = ''
 }

@@ -1,0 +1,82 @@
+import type { Face, Pair } from '../game/game.ts'
+import { newId } from '../game/new-id.ts'
+import { BOUNDS, LENGTHS } from '../game/settings.ts'
+
+/** Edits of a deck's pairs, many at once. All take the pairs and give new ones; `ids` says which are meant. */
+type Ids = ReadonlySet<string>
+
+export const withoutPairs = (pairs: readonly Pair[], ids: Ids): Pair[] =>
+  pairs.filter(({ id }) => !ids.has(id))
+
+/**
+ * The pairs with some put in at a place, under ids of their own; their names stay. At most as many as a deck holds.
+ * Out: all pairs, and the ids of the new ones.
+ */
+export function withPairs(
+  pairs: readonly Pair[],
+  added: readonly Pair[],
+  at = pairs.length,
+): { pairs: Pair[]; ids: string[] } {
+  const taken = new Set(pairs.map(({ id }) => id))
+  const room = Math.max(0, BOUNDS.pairs[1] - pairs.length)
+  const fresh = added.slice(0, room).map((pair) => {
+    const id = taken.has(pair.id) ? newId(pair.id, taken, 'pair') : pair.id
+    taken.add(id)
+    return { ...pair, id }
+  })
+  return { pairs: [...pairs.slice(0, at), ...fresh, ...pairs.slice(at)], ids: fresh.map(({ id }) => id) }
+}
+
+/** Copies of the chosen pairs, behind the last of them. */
+export function duplicated(pairs: readonly Pair[], ids: Ids): { pairs: Pair[]; ids: string[] } {
+  const chosen = pairs.filter(({ id }) => ids.has(id))
+  const last = pairs.findLastIndex(({ id }) => ids.has(id))
+  return withPairs(pairs, chosen, last + 1)
+}
+
+/**
+ * The chosen pairs, in their order, moved together so that the first of them stands at the place `to`, 0 to the number of pairs
+ * (less the chosen).
+ */
+export function moved(pairs: readonly Pair[], ids: Ids, to: number): Pair[] {
+  const chosen = pairs.filter(({ id }) => ids.has(id))
+  const others = withoutPairs(pairs, ids)
+  const at = Math.max(0, Math.min(others.length, to))
+  return [...others.slice(0, at), ...chosen, ...others.slice(at)]
+}
+
+/** Where `moved` puts the chosen pairs one place earlier (−1) or later (1): a step of the whole group past one other pair. */
+export function movedBy(pairs: readonly Pair[], ids: Ids, by: number): Pair[] {
+  const first = pairs.findIndex(({ id }) => ids.has(id))
+  const last = pairs.findLastIndex(({ id }) => ids.has(id))
+  if (first < 0) return [...pairs]
+  const before = pairs.slice(0, by < 0 ? first : last + 1).filter(({ id }) => !ids.has(id)).length
+  return moved(pairs, ids, before + by)
+}
+
+/** The chosen pairs with a tag more, or one less. A pair has at most 20. */
+export function tagged(pairs: readonly Pair[], ids: Ids, tag: string, on: boolean): Pair[] {
+  const word = tag.trim().slice(0, LENGTHS.tag)
+  return pairs.map((pair) => {
+    if (!ids.has(pair.id) || !word) return pair
+    const { tags = [], ...rest } = pair
+    const next = on ? [...new Set([...tags, word])].slice(0, 20) : tags.filter((one) => one !== word)
+    return next.length ? { ...rest, tags: next } : rest
+  })
+}
+
+/** The chosen pairs with the paper or the ink of all their faces changed; null takes it away. */
+export function coloured(
+  pairs: readonly Pair[],
+  ids: Ids,
+  key: 'paper' | 'ink',
+  colour: string | null,
+): Pair[] {
+  const face = (old: Face): Face => {
+    const { [key]: _old, ...rest } = old
+    return colour ? { ...rest, [key]: colour } : rest
+  }
+  return pairs.map((pair) =>
+    ids.has(pair.id) ? { ...pair, a: face(pair.a), ...(pair.b ? { b: face(pair.b) } : {}) } : pair,
+  )
+}

@@ -1,0 +1,94 @@
+import { seenColour, VISIONS, type Vision } from './vision.ts'
+
+/** Faces are compared at so many px a side, in windows of so many. */
+export const GRID = 16
+const WINDOW = 4
+const ACROSS = GRID / WINDOW
+const WINDOWS = ACROSS * ACROSS
+const CHANNELS = 3
+const PART = WINDOW * WINDOW * CHANNELS
+
+/** From this likeness on, two faces are taken for too much alike, unless the author sets another. */
+export const TOO_ALIKE = 0.8
+/** Pairs of faces less alike than this are not told at all. */
+export const WORTH_TELLING = 0.5
+
+/** Colours this far apart in OKLab are another colour at a glance; 0.02 can just be told apart side by side. */
+const OTHER_COLOUR = 0.15
+/** What counts as no contrast at all, squared. */
+const FLAT = 0.003
+
+/** What a vision makes of one face: for each window its mean colour, its contrast, and what is left of it without the mean. */
+export type Look = { means: Float32Array; contrast: Float32Array; rest: Float32Array }
+
+/** A face as every vision sees it. In: RGBA bytes of GRID × GRID px, opaque. */
+export function looksOf(pixels: Uint8ClampedArray | Uint8Array): Record<Vision, Look> {
+  return Object.fromEntries(VISIONS.map((vision) => [vision, lookOf(pixels, vision)])) as Record<Vision, Look>
+}
+
+const seen = new Map<string, Map<number, [number, number, number]>>()
+const REMEMBERED = 50_000
+
+/** The colour as `seenColour` gives it, remembered, since drawings have few colours. */
+function remembered(vision: Vision, red: number, green: number, blue: number): [number, number, number] {
+  const known = seen.get(vision) ?? new Map<number, [number, number, number]>()
+  seen.set(vision, known)
+  const key = (red << 16) | (green << 8) | blue
+  let colour = known.get(key)
+  if (!colour) {
+    if (known.size > REMEMBERED) known.clear()
+    colour = seenColour(vision, red, green, blue)
+    known.set(key, colour)
+  }
+  return colour
+}
+
+function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Look {
+  const means = new Float32Array(WINDOWS * CHANNELS)
+  const contrast = new Float32Array(WINDOWS)
+  const rest = new Float32Array(WINDOWS * PART)
+  for (let w = 0; w < WINDOWS; w++) {
+    const top = Math.floor(w / ACROSS) * WINDOW
+    const left = (w % ACROSS) * WINDOW
+    for (let i = 0; i < WINDOW * WINDOW; i++) {
+      const at = ((top + Math.floor(i / WINDOW)) * GRID + left + (i % WINDOW)) * 4
+      const colour = remembered(vision, pixels[at]!, pixels[at + 1]!, pixels[at + 2]!)
+      for (let c = 0; c < CHANNELS; c++) {
+        rest[w * PART + i * CHANNELS + c] = colour[c]!
+        means[w * CHANNELS + c]! += colour[c]! / (WINDOW * WINDOW)
+      }
+    }
+    for (let i = 0; i < PART; i++) {
+      rest[w * PART + i]! -= means[w * CHANNELS + (i % CHANNELS)]!
+      contrast[w]! += rest[w * PART + i]! ** 2 / (WINDOW * WINDOW)
+    }
+  }
+  return { means, contrast, rest }
+}
+
+/**
+ * How much alike two faces look to one vision, 0 to 1; 1 for the same face. In each window the structural similarity of Z. Wang et al.
+ * (IEEE Trans. Image Processing 13, 2004), over lightness and both colour axes together, times how near the mean colours are; windows
+ * count by what is to be seen in either, so that much empty paper makes nothing alike.
+ */
+export function likeness(one: Look, other: Look): number {
+  let sum = 0
+  let weight = 0
+  for (let w = 0; w < WINDOWS; w++) {
+    let apart = 0
+    for (let c = 0; c < CHANNELS; c++) {
+      const d = one.means[w * CHANNELS + c]! - other.means[w * CHANNELS + c]!
+      apart += d * d
+    }
+    let common = 0
+    for (let i = w * PART; i < (w + 1) * PART; i++) common += one.rest[i]! * other.rest[i]!
+    common /= WINDOW * WINDOW
+    const contrasts = one.contrast[w]! + other.contrast[w]!
+    const form = Math.max(0, (2 * common + FLAT) / (contrasts + FLAT))
+    const colour = Math.exp(-apart / (OTHER_COLOUR * OTHER_COLOUR))
+    const counts = contrasts + apart + 1e-5
+    sum += counts * form * colour
+    weight += counts
+  }
+  return sum / weight
+}

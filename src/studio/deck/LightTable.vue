@@ -1,0 +1,180 @@
+<script setup lang="ts">
+import { computed, nextTick, ref, watch } from 'vue'
+import { visionMatrix, VISIONS, type Vision } from '../../core/deck/vision.ts'
+import type { Pair } from '../../core/game/game.ts'
+import { useSortable } from '../look/useSortable.ts'
+import PairTile from './PairTile.vue'
+import TieThreads from './TieThreads.vue'
+import type { Tie } from './useLookAlikes.ts'
+import { useRubberBand } from './useRubberBand.ts'
+import type { useSelection } from './useSelection.ts'
+
+/** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
+const props = defineProps<{
+  pairs: readonly Pair[]
+  selection: ReturnType<typeof useSelection>
+  ties: readonly Tie[]
+  vision: Vision
+  /** whether what is shown is the whole deck, so that its order can be changed */
+  whole: boolean
+}>()
+const emit = defineEmits<{ move: [ids: string[], to: number]; step: [by: number]; remove: [] }>()
+
+const ground = ref<HTMLElement>()
+const table = ref<HTMLElement>()
+const { chosen, lead, press, only, these, all } = props.selection
+
+const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
+const seen = computed(() => {
+  const here = new Set(props.pairs.map(({ id }) => id))
+  return props.ties.filter(({ one, other }) => here.has(one) && here.has(other))
+})
+/** the one tile that the Tab key reaches */
+const reached = computed(() => (props.pairs.some(({ id }) => id === lead.value) ? lead.value : null))
+const order = computed(() => props.pairs.map(({ id }) => id).join(' '))
+
+/** A chosen tile that is dragged takes all that are chosen along. */
+const allowDragging = useSortable(table, (from, to) => {
+  const id = props.pairs[from]?.id
+  if (id === undefined) return
+  const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
+  const along = new Set(ids)
+  const others = props.pairs.map((pair) => pair.id)
+  const [gone] = others.splice(from, 1)
+  others.splice(to, 0, gone!)
+  emit('move', [...ids], others.slice(0, others.indexOf(id)).filter((one) => !along.has(one)).length)
+})
+// a filtered table shows no order to change
+watch(
+  () => props.whole,
+  (whole) => allowDragging(whole),
+)
+
+const tiles = (): { id: string; element: HTMLElement }[] =>
+  [...(table.value?.children ?? [])].map((element) => ({
+    id: (element as HTMLElement).dataset.pair!,
+    element: element as HTMLElement,
+  }))
+const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
+  these(add ? [...chosen.value, ...ids] : ids),
+)
+
+async function focusLead(): Promise<void> {
+  await nextTick()
+  table.value
+    ?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"] button`)
+    ?.focus({ preventScroll: false })
+}
+defineExpose({ focusLead })
+
+function perRow(): number {
+  const all = tiles()
+  return all.filter(({ element }) => element.offsetTop === all[0]?.element.offsetTop).length
+}
+/** Arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
+function key(event: KeyboardEvent): void {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
+    event.preventDefault()
+    return all()
+  }
+  if (event.key === 'Delete' || event.key === 'Backspace') return emit('remove')
+  if (event.key === 'Escape') return only(null)
+  const steps: Record<string, number> = {
+    ArrowLeft: -1,
+    ArrowRight: 1,
+    ArrowUp: -perRow(),
+    ArrowDown: perRow(),
+    Home: -Infinity,
+    End: Infinity,
+  }
+  const by = steps[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  if (event.altKey) return emit('step', Math.sign(by))
+  const at = props.pairs.findIndex(({ id }) => id === lead.value)
+  const next = props.pairs[Math.max(0, Math.min(props.pairs.length - 1, at + by))]
+  if (!next) return
+  press(next.id, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false })
+  void focusLead()
+}
+
+const matrix = (vision: Vision): string =>
+  [...visionMatrix(vision).map((row) => `${row.map((n) => n.toFixed(6)).join(' ')} 0 0`), '0 0 0 1 0'].join(
+    ' ',
+  )
+</script>
+
+<template>
+  <div ref="ground" class="glass" @pointerdown="down">
+    <svg class="filters" aria-hidden="true">
+      <filter
+        v-for="kind in VISIONS.slice(1)"
+        :id="`seen-${kind}`"
+        :key="kind"
+        color-interpolation-filters="sRGB"
+      >
+        <feColorMatrix type="matrix" :values="matrix(kind)" />
+      </filter>
+    </svg>
+    <div class="sheet" :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }">
+      <ul ref="table" @keydown="key">
+        <PairTile
+          v-for="(one, at) in pairs"
+          :key="one.id"
+          :reached="reached === null ? at === 0 : one.id === reached"
+          :pair="one"
+          :chosen="chosen.has(one.id)"
+          :alike="tied.has(one.id)"
+          @choose="press(one.id, $event)"
+        />
+      </ul>
+      <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :table="table" :order="order" />
+    </div>
+    <div
+      v-if="band"
+      class="band"
+      :style="{
+        left: `${band.left}px`,
+        top: `${band.top}px`,
+        width: `${band.width}px`,
+        height: `${band.height}px`,
+      }"
+    />
+    <slot />
+  </div>
+</template>
+
+<style scoped>
+.glass {
+  position: relative;
+  overflow-y: auto;
+  border: 1px solid var(--line);
+  border-radius: var(--round-card);
+  background: radial-gradient(circle at 50% 40%, #fff 0, #fdfaf3 45%, #f3ebdc 100%);
+  box-shadow: inset 0 0 24px #d8caae80;
+  user-select: none;
+}
+.sheet {
+  position: relative;
+}
+.filters {
+  position: absolute;
+  width: 0;
+  height: 0;
+}
+ul {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
+  gap: 10px;
+  margin: 0;
+  padding: 18px;
+  list-style: none;
+}
+.band {
+  position: absolute;
+  border: 1.5px solid var(--lagoon);
+  border-radius: 3px;
+  background: #1f7f801f;
+  pointer-events: none;
+}
+</style>

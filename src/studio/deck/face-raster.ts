@@ -1,0 +1,114 @@
+import { GRID } from '../../core/deck/likeness.ts'
+import type { Back, Face } from '../../core/game/game.ts'
+import { patternImage } from '../../player/back.ts'
+import { ART_SHARE } from '../../player/face.ts'
+import { LINE_HEIGHT, textSize } from '../../player/fit-text.ts'
+import { pictureUrl } from '../cards/pictures.ts'
+
+/** Faces as pixels, drawn as they appear on a card, so that they can be compared. */
+
+const PAPER = '#fffdf8'
+const INK = '#23243f'
+const TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Variable', system-ui, sans-serif"
+
+const images = new Map<string, Promise<HTMLImageElement | null>>()
+
+/** An image that can be drawn, or null if the browser cannot. Those of the library are remembered. */
+function decoded(src: string): Promise<HTMLImageElement | null> {
+  const known = images.get(src)
+  if (known) return known
+  const image = new Image()
+  image.src = src
+  const done = image.decode().then(
+    () => image,
+    () => null,
+  )
+  if (!src.startsWith('data:')) images.set(src, done)
+  return done
+}
+
+const canvas = (width: number, height: number): [OffscreenCanvas, OffscreenCanvasRenderingContext2D] => {
+  const made = new OffscreenCanvas(width, height)
+  const pen = made.getContext('2d', { willReadFrequently: true })!
+  pen.imageSmoothingQuality = 'high'
+  return [made, pen]
+}
+
+/** The card drawn at its size in px, then brought to the px by which faces are compared. */
+function compared(card: OffscreenCanvas): Uint8ClampedArray {
+  const [, pen] = canvas(GRID, GRID)
+  pen.drawImage(card, 0, 0, GRID, GRID)
+  return pen.getImageData(0, 0, GRID, GRID).data
+}
+
+export async function facePixels(face: Face, width: number, height: number): Promise<Uint8ClampedArray> {
+  const [card, pen] = canvas(width, height)
+  pen.fillStyle = face.paper ?? PAPER
+  pen.fillRect(0, 0, width, height)
+  if (face.kind === 'text') {
+    drawText(pen, face.text, face.ink ?? INK, width, height)
+    return compared(card)
+  }
+  const image = await decoded(face.kind === 'picture' ? pictureUrl(face.name) : face.src)
+  if (image) {
+    const share = ART_SHARE[face.kind]
+    // an SVG without a size of its own has none
+    const [w, h] = [image.naturalWidth || 100, image.naturalHeight || 100]
+    const scale = Math.min((width * share) / w, (height * share) / h)
+    pen.drawImage(image, (width - w * scale) / 2, (height - h * scale) / 2, w * scale, h * scale)
+  }
+  return compared(card)
+}
+
+function drawText(
+  pen: OffscreenCanvasRenderingContext2D,
+  text: string,
+  ink: string,
+  width: number,
+  height: number,
+): void {
+  const { byWidth, byHeight, lines } = textSize(text, width / height)
+  const size = Math.min(byWidth * width, byHeight * height)
+  pen.font = TYPE.replace('%', size.toFixed(1))
+  pen.fillStyle = ink
+  pen.textAlign = 'center'
+  pen.textBaseline = 'middle'
+  const words = text.split(/\s+/).filter(Boolean)
+  const most = width * 0.94
+  const set: string[] = []
+  for (const word of words) {
+    const longer = set.length ? `${set.at(-1)!} ${word}` : word
+    if (set.length && (pen.measureText(longer).width <= most || set.length >= lines))
+      set[set.length - 1] = longer
+    else set.push(word)
+  }
+  set.forEach((line, i) =>
+    pen.fillText(line, width / 2, height / 2 + (i - (set.length - 1) / 2) * size * LINE_HEIGHT, most),
+  )
+}
+
+/** The back, drawn like a face, to see whether it could be taken for one. */
+export async function backPixels(back: Back, width: number, height: number): Promise<Uint8ClampedArray> {
+  const [card, pen] = canvas(width, height)
+  pen.fillStyle = back.ink
+  pen.fillRect(0, 0, width, height)
+  if (back.image) {
+    const image = await decoded(back.image)
+    if (image) {
+      const scale = Math.max(width / image.naturalWidth, height / image.naturalHeight)
+      const [w, h] = [image.naturalWidth * scale, image.naturalHeight * scale]
+      pen.drawImage(image, (width - w) / 2, (height - h) / 2, w, h)
+    }
+    return compared(card)
+  }
+  const tile = await decoded(patternImage(back).slice(5, -2))
+  const pattern = tile && pen.createPattern(tile, 'repeat')
+  if (pattern) {
+    pen.fillStyle = pattern
+    pen.fillRect(0, 0, width, height)
+  }
+  pen.lineWidth = Math.max(2, width * 0.045) * 2
+  pen.strokeStyle = back.paper
+  pen.strokeRect(0, 0, width, height)
+  return compared(card)
+}

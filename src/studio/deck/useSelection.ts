@@ -1,0 +1,36 @@
+import { computed, ref, type Ref } from 'vue'
+
+/** What is chosen of a list: one by a press, more with Ctrl, a run with Shift; `lead` is the one that keys move from. */
+export function useSelection(ids: Ref<readonly string[]>) {
+  const chosen = ref<ReadonlySet<string>>(new Set())
+  const lead = ref<string | null>(null)
+  let anchor: string | null = null
+
+  /** the chosen in their order in the list; what is no longer in it is not chosen */
+  const inOrder = computed(() => ids.value.filter((id) => chosen.value.has(id)))
+
+  function only(id: string | null): void {
+    chosen.value = new Set(id === null ? [] : [id])
+    lead.value = anchor = id
+  }
+  function these(next: Iterable<string>): void {
+    chosen.value = new Set(next)
+    lead.value = anchor = inOrder.value.at(-1) ?? null
+  }
+  function press(id: string, how: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): void {
+    const from = anchor === null ? -1 : ids.value.indexOf(anchor)
+    if (how.shiftKey && from >= 0) {
+      const to = ids.value.indexOf(id)
+      const run = ids.value.slice(Math.min(from, to), Math.max(from, to) + 1)
+      chosen.value = new Set(how.ctrlKey || how.metaKey ? [...chosen.value, ...run] : run)
+      lead.value = id
+    } else if (how.ctrlKey || how.metaKey) {
+      const next = new Set(chosen.value)
+      if (!next.delete(id)) next.add(id)
+      chosen.value = next
+      lead.value = anchor = id
+    } else only(id)
+  }
+  const all = (): void => these(ids.value)
+  return { chosen, lead, inOrder, only, these, press, all }
+}
