@@ -13,6 +13,7 @@ export default defineConfig({
         server: 'src/server/main.ts',
         bench: 'scripts/bench/core.ts',
         schemas: 'scripts/schemas/write.ts',
+        'tile-yard': 'scripts/demo/tile-yard.ts',
       },
       output: { entryFileNames: '[name].js' },
     },

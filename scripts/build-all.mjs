@@ -12,9 +12,12 @@ export async function buildPlayer() {
   await build(config('vite.player.config.ts'))
 }
 
+/** The server, the command line and what the scripts run. */
+export const buildNode = () => build(config('vite.node.config.ts'))
+
 export async function buildAll() {
   rmSync(`${ROOT}/dist`, { recursive: true, force: true })
   await buildPlayer()
   await build(config('vite.config.ts'))
-  await build(config('vite.node.config.ts'))
+  await buildNode()
 }

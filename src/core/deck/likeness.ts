@@ -1,7 +1,7 @@
 import { seenColour, VISIONS, type Vision } from './vision.ts'
 
 /** Faces are compared at so many px a side, in windows of so many. */
-export const GRID = 16
+export const GRID = 20
 const WINDOW = 4
 const ACROSS = GRID / WINDOW
 const WINDOWS = ACROSS * ACROSS

@@ -46,7 +46,7 @@ const SHAPES: [name: string, svg: string][] = [
   ['Hexagon', `<polygon points="${polygon(6, 42)}"/>`],
   ['Ring', '<path fill-rule="evenodd" d="M50 10a40 40 0 1 0 .1 0zM50 32a18 18 0 1 1-.1 0z"/>'],
   ['Cross', '<path d="M38 12h24v26h26v24H62v26H38V62H12V38h26z"/>'],
-  ['Half moon', '<path d="M62 10a40 40 0 1 0 0 80 34 40 0 0 1 0-80z"/>'],
+  ['Half moon', '<path d="M68 10a40 40 0 0 0 0 80z"/>'],
   ['Lozenge', `<polygon points="${polygon(4, 45)}"/>`],
   ['Arrow', '<path d="M8 38h44V16l40 34-40 34V62H8z"/>'],
   ['Drop', '<path d="M50 6c16 24 28 34 28 54a28 28 0 0 1-56 0c0-20 12-30 28-54z"/>'],

@@ -64,7 +64,9 @@ const chosen = computed(() => {
 
 const { ties, progress, threshold } = useLookAlikes(() => bench.game!)
 const seenTies = computed(() =>
-  ties.value.filter(({ likeness }) => likeness[vision.value] >= threshold.value),
+  ties.value
+    .filter(({ likeness }) => likeness[vision.value] >= threshold.value)
+    .sort((a, b) => b.likeness[vision.value] - a.likeness[vision.value]),
 )
 const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== ''))
 const nameOf = (id: string): string => pairs.value.find((pair) => pair.id === id)?.name ?? ''

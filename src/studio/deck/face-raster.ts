@@ -34,11 +34,49 @@ const canvas = (width: number, height: number): [OffscreenCanvas, OffscreenCanva
   return [made, pen]
 }
 
-/** The card drawn at its size in px, then brought to the px by which faces are compared. */
+/** A px that differs so much from the paper, in any channel, belongs to what is drawn on it. */
+const DRAWN = 24
+
+/**
+ * The card drawn at its size in px, then what is on it brought to the px by which faces are compared: a small sign on much paper is
+ * looked at as closely as a large one.
+ */
 function compared(card: OffscreenCanvas): Uint8ClampedArray {
+  const box = drawnBox(card)
+  const side = Math.max(box.width, box.height) + 2
   const [, pen] = canvas(GRID, GRID)
-  pen.drawImage(card, 0, 0, GRID, GRID)
+  const paper = card.getContext('2d')!.getImageData(0, 0, 1, 1).data
+  pen.fillStyle = `rgb(${paper[0]} ${paper[1]} ${paper[2]})`
+  pen.fillRect(0, 0, GRID, GRID)
+  const scale = GRID / side
+  pen.drawImage(
+    card,
+    (side / 2 - box.x - box.width / 2) * scale,
+    (side / 2 - box.y - box.height / 2) * scale,
+    card.width * scale,
+    card.height * scale,
+  )
   return pen.getImageData(0, 0, GRID, GRID).data
+}
+
+/** The smallest box that holds all that is drawn on a card, or the whole card if that is bare. */
+function drawnBox(card: OffscreenCanvas): { x: number; y: number; width: number; height: number } {
+  const { width, height } = card
+  const { data } = card.getContext('2d')!.getImageData(0, 0, width, height)
+  let [left, top, right, bottom] = [width, height, -1, -1]
+  for (let y = 0; y < height; y++)
+    for (let x = 0; x < width; x++) {
+      const at = (y * width + x) * 4
+      let drawn = false
+      for (let c = 0; c < 3; c++) if (Math.abs(data[at + c]! - data[c]!) > DRAWN) drawn = true
+      if (!drawn) continue
+      left = Math.min(left, x)
+      right = Math.max(right, x)
+      top = Math.min(top, y)
+      bottom = Math.max(bottom, y)
+    }
+  if (right < 0) return { x: 0, y: 0, width, height }
+  return { x: left, y: top, width: right - left + 1, height: bottom - top + 1 }
 }
 
 export async function facePixels(face: Face, width: number, height: number): Promise<Uint8ClampedArray> {

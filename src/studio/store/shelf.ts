@@ -67,6 +67,7 @@ async function demoGames(): Promise<Kept[]> {
   const files = await Promise.all([
     import('../../../demo/clockmakers-drawer.game.json'),
     import('../../../demo/signal-room.game.json'),
+    import('../../../demo/tile-yard.game.json'),
   ])
   const now = Date.now()
   return files.map(({ default: file }, i) => {
