@@ -73,7 +73,7 @@ const DESIGNS: Design[] = [
   ],
   ['Stair', [OCHRE, MILK], ['ochre', 'squares'], (x, y) => (floor((x + 1) * 2) > floor((y + 1) * 2) ? 0 : 1)],
   [
-    'Star',
+    'Rosette',
     [PLUM, OCHRE],
     ['plum', 'points'],
     (x, y) => (hypot(x, y) < 0.45 + 0.38 * abs(abs(mod(atan2(y, x) / (PI / 4), 2)) - 1) ? 1 : 0),

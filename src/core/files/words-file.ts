@@ -20,7 +20,7 @@ const SEPARATORS = ['\t', ';', '|', '=', ',']
 const MOST_TOLD = 50
 /** Words by which the head of a column is known. */
 const HEADS = new Set(
-  'word words meaning meanings term terms translation definition question answer first second left right front back side a b name pair twin text face english german french spanish italian latin'.split(
+  'word words meaning meanings term terms translation definition question answer first second left right front back side name pair twin text face english german french spanish italian latin'.split(
     ' ',
   ),
 )

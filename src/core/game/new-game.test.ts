@@ -28,7 +28,8 @@ describe('a new game', () => {
           expect(game.deck.pairs).toHaveLength(
             kind === 'pictures' ? Math.min(count, MOST_START_PICTURES) : count,
           )
-          expect(findingsOf(game, library)).toEqual([])
+          // many pairs make small cards, and only that may be said
+          expect(findingsOf(game, library).filter(({ code }) => code !== 'tiny-cards')).toEqual([])
           expect(readGame(writeGame(game))).toEqual({ ok: true, value: game })
         },
       ),

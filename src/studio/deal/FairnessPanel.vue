@@ -68,7 +68,7 @@ onBeforeUnmount(cancel)
 </script>
 
 <template>
-  <section class="fairness panel" aria-labelledby="fairness-title">
+  <section class="fairness panel" :class="{ idle: !result && !job }" aria-labelledby="fairness-title">
     <div class="run">
       <h2 id="fairness-title">Fairness</h2>
       <p v-if="dealt" class="soft">
@@ -76,7 +76,7 @@ onBeforeUnmount(cancel)
         <ChoiceWord v-model="count" label="How many deals" :choices="COUNTS" />
         times.
       </p>
-      <p v-else class="soft">This level lies the same in every round: there is no shuffle to test.</p>
+      <p v-else class="soft">This level is not shuffled: there is nothing to test.</p>
       <div v-if="job" class="going">
         <progress :value="share" max="1" aria-label="Dealing">{{ Math.round(share * 100) }} %</progress>
         <button class="btn" type="button" @click="cancel">Stop</button>
@@ -91,9 +91,8 @@ onBeforeUnmount(cancel)
     </div>
     <FairReport v-if="result" :tally="result.tally" :report="result.report" :claim="claim" :names="names" />
     <p v-else class="soft hint">
-      Many deals at once show whether some pair favours some place, whether twins lie side by side too often,
-      and whether boards come back. <strong>Other boards</strong> does the same for what your own program
-      dealt.
+      Shows whether some pair favours some place, and twins lie together too often.
+      <strong>Other boards</strong> are those of your own program.
     </p>
     <AuditDialog v-model="auditOpen" />
   </section>
@@ -112,6 +111,21 @@ onBeforeUnmount(cancel)
   display: grid;
   gap: 6px;
   align-self: start;
+}
+/* before anything is measured it takes one line only */
+.idle {
+  display: flex;
+}
+.idle .run,
+.idle .buttons {
+  display: flex;
+  align-items: center;
+  align-self: center;
+  gap: 14px;
+  white-space: nowrap;
+}
+.idle .run .btn {
+  width: auto;
 }
 .run .btn {
   width: 100%;

@@ -38,6 +38,8 @@ const REPEATS: [Repeat, string][] = [
 ]
 
 const sentence = computed(() => {
+  if (props.settings.deal.way === 'arranged')
+    return 'Laid by hand: what is chosen here counts when it is dealt anew.'
   const { pick, repeat } = props.settings.fill
   const chosen = selection.value.length
   if (chosen >= needed.value) {
