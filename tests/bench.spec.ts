@@ -1,29 +1,7 @@
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { card, downloadOf, openStation } from './helpers.ts'
-
-/** Drags one element onto another with the mouse, as a person does: in steps, and not at once. */
-async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
-  const a = (await from.boundingBox())!
-  const b = (await to.boundingBox())!
-  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 3)
-  await page.mouse.down()
-  await page.mouse.move(a.x + a.width / 2 + 6, a.y + a.height / 3 + 6, { steps: 3 })
-  // what lies between makes way with a motion of its own, and nothing is taken in the meantime
-  for (let i = 0; i < 4; i++) {
-    await page.mouse.move(b.x + b.width * 0.7, b.y + b.height * 0.7 + i, { steps: 8 })
-    await page.evaluate(() =>
-      Promise.all(document.getAnimations().map((one) => one.finished.catch(() => undefined))),
-    )
-  }
-  await page.mouse.up()
-}
-async function type(page: Page, name: string, value: string): Promise<void> {
-  const field = page.getByRole('spinbutton', { name, exact: true })
-  await field.fill(value)
-  await field.press('Enter')
-}
+import { card, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
 
 test.describe('the light table', () => {
   const names = (page: Page) => page.locator('.tile .name')
@@ -150,25 +128,37 @@ test.describe('Deal', () => {
     await expect(stopped).toBeHidden()
   })
 
-  test('pairs are chosen by tags and by place', async ({ page }) => {
+  test('pairs are chosen by looking at their faces: by tag, by place, one by one', async ({ page }) => {
     await openStation(page, 'deal/warm-up')
-    await page
-      .getByRole('combobox', { name: 'Which part of the deck' })
-      .selectOption('pairs with certain tags')
+    await page.getByRole('button', { name: 'Choose which pairs this level uses' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Which pairs this level uses' })
+    const face = (name: RegExp) => dialog.getByRole('button', { name })
+    await dialog.getByText('by tag', { exact: true }).click()
     // the first tag is chosen to begin with: bench
-    await page.getByRole('button', { name: 'time', exact: true }).click()
-    await expect(page.getByText('6 pairs from 8, picked at random.')).toBeVisible()
-    await page
-      .getByRole('combobox', { name: 'Which part of the deck' })
-      .selectOption('a part of the deck, by place')
-    await type(page, 'To place', '6')
+    await dialog.getByRole('button', { name: 'time', exact: true }).click()
+    await expect(dialog.getByText('8 pairs for 6 places')).toBeVisible()
+    await expectNoViolations(page)
+    await dialog.getByText('by place', { exact: true }).click()
+    await face(/^3, /).click()
+    await expect(dialog.getByText('Now press the last one.')).toBeVisible()
+    await face(/^10, /).click()
+    await expect(dialog.getByText('8 pairs for 6 places')).toBeVisible()
+    await face(/^3, /).click()
+    await face(/^7, /).click()
+    await face(/^1, /).click()
+    await face(/^6, /).click()
+    await dialog.getByText('one by one', { exact: true }).click()
+    await expect(face(/^6, /)).toHaveAttribute('aria-pressed', 'true')
+    await face(/^7, /).click()
+    await face(/^1, /).click()
+    await dialog.getByRole('button', { name: 'Done' }).click()
     await expect(page.getByText('6 pairs from 6, all of them.')).toBeVisible()
     const shown = await page
       .locator('.board .cell')
       .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.slice(4)))
     expect([...new Set(shown)].sort()).toEqual([
       'Bell',
-      'Cog',
+      'Compass',
       'Hourglass',
       'Loupe',
       'Mantel clock',

@@ -38,7 +38,7 @@ async function drop(page: Page, selector: string, files: Given[]): Promise<void>
 
 test('a game file dropped on the shelf is opened, and what was there stays', async ({ page }) => {
   await page.goto('/')
-  await expect(page.getByRole('article')).toHaveCount(2)
+  await expect(page.getByRole('article')).toHaveCount(3)
   await drop(page, '.shelf', [
     given(
       'x.game.json',
@@ -65,10 +65,10 @@ for (const [what, content, message] of [
 ] as const)
   test(`a file with ${what} gets one clear message and changes nothing`, async ({ page }) => {
     await page.goto('/')
-    await expect(page.getByRole('article')).toHaveCount(2)
+    await expect(page.getByRole('article')).toHaveCount(3)
     await page.getByLabel('Game files').setInputFiles(given('no-json.json', content as string))
     await expect(page.getByRole('status').getByText(message)).toHaveCount(1)
-    await expect(page.getByRole('article')).toHaveCount(2)
+    await expect(page.getByRole('article')).toHaveCount(3)
   })
 
 test('own images become pairs; what is no image is told and left out', async ({ page }) => {

@@ -128,7 +128,7 @@ export async function playToTheWin(
 /** Opens a demo game's station and waits until it stands. */
 export async function openStation(page: Page, path: string, game = 'clockmakers-drawer'): Promise<void> {
   await page.goto('/')
-  await expect(page.getByRole('article')).toHaveCount(2)
+  await expect(page.getByRole('article')).toHaveCount(3)
   await page.goto(`/games/${game}/${path}`)
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 }
@@ -140,4 +140,27 @@ export async function downloadOf(
 ): Promise<{ name: string; path: string }> {
   const [download] = await Promise.all([page.waitForEvent('download'), press()])
   return { name: download.suggestedFilename(), path: (await download.path())! }
+}
+
+/** Drags one element onto another with the mouse, as a person does: in steps, and not at once. */
+export async function drag(page: Page, from: Locator, to: Locator): Promise<void> {
+  const a = (await from.boundingBox())!
+  const b = (await to.boundingBox())!
+  await page.mouse.move(a.x + a.width / 2, a.y + a.height / 3)
+  await page.mouse.down()
+  await page.mouse.move(a.x + a.width / 2 + 6, a.y + a.height / 3 + 6, { steps: 3 })
+  // what lies between makes way with a motion of its own, and nothing is taken in the meantime
+  for (let i = 0; i < 4; i++) {
+    await page.mouse.move(b.x + b.width * 0.7, b.y + b.height * 0.7 + i, { steps: 8 })
+    await page.evaluate(() =>
+      Promise.all(document.getAnimations().map((one) => one.finished.catch(() => undefined))),
+    )
+  }
+  await page.mouse.up()
+}
+/** Types a value into a number of the studio. */
+export async function type(page: Page, name: string, value: string): Promise<void> {
+  const field = page.getByRole('spinbutton', { name, exact: true })
+  await field.fill(value)
+  await field.press('Enter')
 }

@@ -4,7 +4,7 @@ import { byMouse, card, expectNoViolations, openStation, playToTheWin } from './
 test.describe('axe finds nothing on', () => {
   test('the shelf, and a page that is not there', async ({ page }) => {
     await page.goto('/')
-    await expect(page.getByRole('article')).toHaveCount(2)
+    await expect(page.getByRole('article')).toHaveCount(3)
     await expectNoViolations(page)
     await page.goto('/nowhere/at/all')
     await expect(page.getByRole('heading')).toBeVisible()

@@ -1,0 +1,229 @@
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { card, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+
+const cell = (page: Page, at: number) => page.locator(`.board [data-at="${at}"]`)
+const words = async (page: Page, at: number): Promise<string> =>
+  (await cell(page, at).getAttribute('aria-label'))!.slice(4)
+const choose = (page: Page, name: string, option: string) =>
+  page.getByRole('combobox', { name }).selectOption(option)
+
+test('a card dragged onto another changes places with it, and so by keys; every round is dealt like that', async ({
+  page,
+}) => {
+  await openStation(page, 'deal/bench')
+  const [first, sixth] = [await words(page, 0), await words(page, 5)]
+  await drag(page, cell(page, 0), cell(page, 5))
+  await expect(page.getByRole('combobox', { name: 'Way of dealing' })).toHaveValue('arranged')
+  expect([await words(page, 0), await words(page, 5)]).toEqual([sixth, first])
+  await cell(page, 5).focus()
+  await page.keyboard.press('Shift+ArrowRight')
+  await expect(cell(page, 6)).toBeFocused()
+  expect(await words(page, 6)).toBe(first)
+  await page.keyboard.press('Control+z')
+  expect(await words(page, 5)).toBe(first)
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await card(page, 5).click()
+  await expect(card(page, 5)).toHaveAttribute('aria-label', `B2, ${first}`)
+})
+
+test('ways apart and close are held to what the board can hold, as it changes', async ({ page }) => {
+  await openStation(page, 'deal/bench')
+  await choose(page, 'Way of dealing', 'apart')
+  await expect(page.getByText('This board holds at most 2.')).toBeVisible()
+  await page.getByText('steps', { exact: true }).click()
+  const steps = () => page.locator('.over.steps b').allInnerTexts()
+  expect((await steps()).every((text) => Number(text) >= 2)).toBe(true)
+  await type(page, 'Steps between twins', '3')
+  await expect(
+    page.getByText('twins cannot all lie 3 steps apart on this board; 2 is the most it holds'),
+  ).toBeVisible()
+  await expectNoViolations(page)
+  await page.getByRole('button', { name: '2 steps' }).click()
+  await expect(page.getByText('This cannot be dealt')).toBeHidden()
+  await choose(page, 'Way of dealing', 'close')
+  await type(page, 'Steps between twins', '1')
+  await expect(page.getByText('This board holds 1 or more.')).toBeVisible()
+  expect(new Set(await steps())).toEqual(new Set(['1']))
+  // 528 ways to pair the cells with a neighbour each, and 24 pairs to choose from
+  await expect(page.getByText(/different deals\./)).toBeVisible()
+})
+
+test('outlines cut any board, evenly', async ({ page }) => {
+  await openStation(page, 'deal/bench')
+  await type(page, 'Rows', '5')
+  await type(page, 'Columns', '7')
+  for (const [name, cards] of [
+    ['Ring', 20],
+    ['Diamond', 18],
+    ['Stair', 20],
+    ['Two islands', 30],
+    ['Full board', 34],
+  ] as const) {
+    await page.getByRole('button', { name, exact: true }).click()
+    await expect(page.getByText(`${cards} cards, ${cards / 2} pairs.`)).toBeVisible()
+    await expect(page.getByRole('button', { name, exact: true })).toHaveAttribute('aria-pressed', 'true')
+  }
+})
+
+test('lenses show threads, steps and measures; the measures are those of the placement table', async ({
+  page,
+}) => {
+  await openStation(page, 'deal/cabinet')
+  for (const lens of ['twin threads', 'steps', 'measures', 'backs']) {
+    await page.getByText(lens, { exact: true }).click()
+    await expectNoViolations(page)
+  }
+  await page.getByText('twin threads', { exact: true }).click()
+  await expect(page.locator('.threads path')).toHaveCount(16)
+  await choose(page, 'Screen', 'phone')
+  await expect(
+    page.getByText('On a phone a card is 49 × 58 px, about 7.8 × 9.2 mm: large enough to touch.'),
+  ).toBeVisible()
+  await page.getByText('measures', { exact: true }).click()
+  const shown = await page.locator('.over.measures').first().innerText()
+  const csv = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Placement table as CSV' }).click(),
+  )
+  const rows = readFileSync(csv.path, 'utf8').trim().split('\r\n')
+  expect(rows).toHaveLength(33)
+  expect(rows[0]).toBe('cell,x,y,width,height,pair,face')
+  expect(rows[1]!.split(',').slice(0, 5)).toEqual(['A1', ...shown.split('\n')[0]!.split(', '), '49', '58'])
+  const json = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Placement table as JSON' }).click(),
+  )
+  expect(JSON.parse(readFileSync(json.path, 'utf8'))).toHaveLength(32)
+})
+
+test('a screen says how large a card becomes there, as the player has it', async ({ page }) => {
+  await openStation(page, 'deal/cabinet')
+  await choose(page, 'Screen', 'own')
+  for (const [width, height] of [
+    [360, 640],
+    [700, 500],
+    [1280, 800],
+  ] as const) {
+    await type(page, 'Width of the screen', String(width))
+    await type(page, 'Height of the screen', String(height))
+    const told = (await page.getByText(/There a card is/).innerText()).match(/(\d+) × (\d+) px/)!
+    // the Ship station's preview is the player itself
+    const player = await page.context().newPage()
+    await player.setViewportSize({ width, height })
+    await player.emulateMedia({ reducedMotion: 'reduce' })
+    const html = await shippedHtml(page)
+    await player.setContent(html)
+    await player.getByRole('button', { name: 'Choose a level' }).click()
+    await player.getByRole('button', { name: /^Cabinet/ }).click()
+    const size = await card(player, 35).evaluate((one: HTMLElement) => [one.style.width, one.style.height])
+    expect(size).toEqual([`${told[1]}px`, `${told[2]}px`])
+    await player.close()
+  }
+  await type(page, 'Width of the screen', '300')
+  await type(page, 'Height of the screen', '640')
+  await expect(page.getByText(/smaller than the 44 px that a finger needs/)).toBeVisible()
+})
+let html = ''
+async function shippedHtml(page: Page): Promise<string> {
+  if (html) return html
+  const ship = await page.context().newPage()
+  await ship.goto('/games/clockmakers-drawer/ship')
+  const { path } = await downloadOf(ship, () =>
+    ship.getByRole('button', { name: 'Download the page' }).click(),
+  )
+  html = readFileSync(path, 'utf8').replace(/<meta http-equiv="Content-Security-Policy"[^>]*>/, '')
+  await ship.close()
+  return html
+}
+
+test('cards too small for a finger are found, and a press makes a board that is not', async ({ page }) => {
+  await openStation(page, 'deal/cabinet')
+  await page.getByRole('button', { name: 'Full board' }).click()
+  await type(page, 'Columns', '8')
+  await expect(page.getByText('on a phone of 360 × 640 px a card is 35 px; 44 can be touched')).toBeVisible()
+  await page.getByRole('button', { name: '8 × 6' }).click()
+  await expect(page.getByText('44 can be touched')).toBeHidden()
+})
+
+test.describe('fairness', () => {
+  test('many deals are measured in workers, told in a picture and in words', async ({ page }) => {
+    await openStation(page, 'deal/warm-up')
+    await choose(page, 'How many deals', '10000')
+    await page.getByRole('button', { name: 'Deal them' }).click()
+    await expect(page.getByText('Fair.', { exact: true })).toBeVisible()
+    await expect(page.getByText(/No place is favoured, and twins lie as chance lays them/)).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Where Cog lands: / })).toBeVisible()
+    await page.getByRole('combobox', { name: 'Pair', exact: true }).selectOption('Bell')
+    await expect(page.getByRole('img', { name: /^Where Bell lands: / })).toBeVisible()
+    await expectNoViolations(page)
+    // another board makes it stale
+    await type(page, 'Rows', '2')
+    await expect(page.getByText('Fair.', { exact: true })).toBeHidden()
+    await choose(page, 'Way of dealing', 'close')
+    await page.getByRole('button', { name: 'Deal them' }).click()
+    await expect(page.getByText(/Within its rule no pair is favoured at any place/)).toBeVisible()
+  })
+  test('it can be stopped', async ({ page }) => {
+    await openStation(page, 'deal/cabinet')
+    await choose(page, 'How many deals', '1000000')
+    await page.getByRole('button', { name: 'Deal them' }).click()
+    await page.getByRole('button', { name: 'Stop' }).click()
+    await expect(page.getByRole('button', { name: 'Deal them' })).toBeEnabled()
+  })
+})
+
+test.describe("other people's deals", () => {
+  const boards = (move: (deck: string[]) => void, count = 2000): string =>
+    Array.from({ length: count }, () => {
+      const deck = [...'AABBCCDDEEFFGGHH']
+      move(deck)
+      return deck.join(',')
+    }).join('\n')
+  /** Real randomness, from outside of our own generator. */
+  const random = (n: number): number => Math.floor(Math.random() * n)
+
+  test('a file of boards is dropped, read, and judged; what does not fit is told by line', async ({
+    page,
+  }) => {
+    await openStation(page, 'deal/bench')
+    await page.getByRole('button', { name: 'Other boards…' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Boards of another program' })
+    await expectNoViolations(page)
+    const text = `${boards((deck) => void deck.sort(() => Math.random() - 0.5))}\nA,B,B\n`
+    const data = await page.evaluateHandle((content) => {
+      const transfer = new DataTransfer()
+      transfer.items.add(new File([content], 'theirs.csv', { type: 'text/csv' }))
+      return transfer
+    }, text)
+    await dialog.locator('.audit').dispatchEvent('drop', { dataTransfer: data })
+    await expect(dialog.getByText('Not fair.')).toBeVisible()
+    await expect(dialog.getByText('This looks like a sort with a random comparison.')).toBeVisible()
+    await expect(dialog.getByText('2,000 boards')).toBeVisible()
+    await expect(dialog.getByText('line 2001: 3 cells, where most boards have 16')).toBeVisible()
+    await expect(
+      dialog.getByRole('table', { name: 'The first board, as it was read' }).getByRole('cell'),
+    ).toHaveCount(16)
+    await type(page, 'Rows', '2')
+    await expect(dialog.getByRole('spinbutton', { name: 'Columns' })).toHaveValue('8')
+    await expectNoViolations(page)
+  })
+
+  test('pasted boards of a right shuffle are fair', async ({ page }) => {
+    await openStation(page, 'deal/bench')
+    await page.getByRole('button', { name: 'Other boards…' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Boards of another program' })
+    const text = boards((deck) => {
+      for (let i = deck.length - 1; i > 0; i--) {
+        const j = random(i + 1)
+        ;[deck[i], deck[j]] = [deck[j]!, deck[i]!]
+      }
+    })
+    await dialog.getByRole('textbox', { name: 'Boards' }).fill(text.replaceAll(',', ' '))
+    await dialog.getByRole('button', { name: 'Judge them' }).click()
+    // one right shuffle in a thousand looks odd
+    await expect(dialog.getByText(/^(Fair|Doubtful)\.$/)).toBeVisible()
+    await dialog.getByRole('button', { name: 'Other boards', exact: true }).click()
+    await dialog.getByRole('textbox', { name: 'Boards' }).fill('{"no":"cells"}')
+    await dialog.getByRole('button', { name: 'Judge them' }).click()
+    await expect(dialog.getByText('line 1: no list of cells')).toBeVisible()
+  })
+})
