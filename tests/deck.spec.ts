@@ -97,7 +97,7 @@ test.describe('images', () => {
     await openStation(page, 'deck')
     await way(page, 'Images')
     await page
-      .getByLabel('Images to add')
+      .getByLabel('Images to add', { exact: true })
       .setInputFiles([
         file('key a.png', png(20, 20, [200, 0, 0])),
         file('key b.png', png(20, 20, [0, 0, 200])),
@@ -152,7 +152,7 @@ test.describe('images', () => {
     vast.writeUInt32BE(6_000, 20)
     await way(page, 'Images')
     await page
-      .getByLabel('Images to add')
+      .getByLabel('Images to add', { exact: true })
       .setInputFiles([
         file('good.png', good),
         file('vast.png', vast),
@@ -181,7 +181,7 @@ test.describe('a sheet', () => {
   test('is cut by tile size as the demo game was, its tiles named', async ({ page }) => {
     await openStation(page, 'deck')
     await way(page, 'Sheet')
-    await page.getByLabel('The sheet').setInputFiles('demo/tile-yard.png')
+    await page.getByLabel('The sheet', { exact: true }).setInputFiles('demo/tile-yard.png')
     const dialog = page.getByRole('dialog', { name: 'Sheet' })
     for (const [name, value] of [
       ['Tile width', '96'],
@@ -211,7 +211,9 @@ test.describe('a sheet', () => {
     for (let x = 4; x < 20; x++) sheet.data.set([200, 30, 30, 255], (10 * 70 + x) * 4)
     await openStation(page, 'deck')
     await way(page, 'Sheet')
-    await page.getByLabel('The sheet').setInputFiles([file('bits.png', PNG.sync.write(sheet))])
+    await page
+      .getByLabel('The sheet', { exact: true })
+      .setInputFiles([file('bits.png', PNG.sync.write(sheet))])
     const dialog = page.getByRole('dialog', { name: 'Sheet' })
     await expect(
       dialog.getByText('a tile of 64 × 64 px does not fit on 70 × 32 px with a margin of 0.'),
@@ -226,7 +228,7 @@ test.describe('a sheet', () => {
     await type(page, 'Columns', '7')
     await type(page, 'Rows', '2')
     await expect(dialog.getByText(/of 14 tiles/)).toBeVisible()
-    await page.getByLabel('The sheet').setInputFiles([file('no.png', 'no image')])
+    await page.getByLabel('The sheet', { exact: true }).setInputFiles([file('no.png', 'no image')])
     await expect(dialog.getByText('no.png: not a PNG, JPEG, WebP, GIF or SVG image')).toBeVisible()
   })
 })
@@ -308,7 +310,7 @@ test('look-alikes are tied, more of them for those who see fewer colours, and fo
   await expect(ties).toHaveCount(2)
   await expectNoViolations(page)
   // a turned face is another one
-  await page.getByRole('button', { name: 'Left arrow, looks like another' }).click()
+  await page.getByRole('button', { name: 'Left arrow alike' }).click()
   await expect(page.getByRole('heading', { name: 'Easily mistaken for' })).toBeVisible()
   await page.getByRole('button', { name: 'Text', exact: true }).click()
   await expect(ties).toHaveCount(1)
@@ -320,20 +322,25 @@ test('the back bears an emblem or an own image, in Play and in the shipped file;
   await openStation(page, 'deck')
   await page.getByRole('button', { name: 'A picture' }).click()
   await page.getByLabel('Search the pictures').fill('gear')
-  await page.getByRole('button', { name: 'gear', exact: true }).click()
+  await page.getByRole('button', { name: 'gear, in the deck' }).click()
   await expect(page.getByText('could be taken for')).toHaveCount(0)
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   const back = () => page.locator('.lt-board').evaluate((board) => board.style.getPropertyValue('--back'))
   expect(await back()).toContain('/pictures/gear.svg')
   await page.getByRole('link', { name: 'Deck' }).click()
-  const image = png(40, 40, [12, 200, 34])
+  const made = PNG.sync.read(png(40, 40, [255, 255, 255]))
+  for (let y = 6; y < 34; y++)
+    for (let x = 6; x < 34; x++) made.data.set([12, 200, 34, 255], (y * 40 + x) * 4)
+  const image = PNG.sync.write(made)
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
   await page.getByLabel('Image for the back').setInputFiles([file('back.png', image)])
   await expect(page.getByRole('button', { name: 'Take it away' })).toBeVisible()
   await way(page, 'Images')
-  await page.getByLabel('Images to add').setInputFiles([file('same green.png', png(41, 41, [12, 200, 34]))])
+  await page
+    .getByLabel('Images to add', { exact: true })
+    .setInputFiles([file('same green.png', png(41, 41, [12, 200, 34]))])
   await page.getByRole('button', { name: 'Add 1 pair' }).click()
-  await page.getByLabel('Paper').locator('..').click({ trial: true })
+  await expect(page.getByText('the back could be taken for same green.')).toBeVisible()
   const { deck } = await gameOf(page)
   expect(deck.back).toMatchObject({ emblem: { kind: 'picture', name: 'gear' } })
   expect(deck.back.image).toBe(`data:image/png;base64,${image.toString('base64')}`)
@@ -355,6 +362,7 @@ test('text fits its card at every size', async ({ page }) => {
     if (size === 'slip') await tile(page, 'Incomprehensibilities').click()
     if (size === 'play') {
       await page.goto('/games/clockmakers-drawer/play/cabinet')
+      await expect(page.locator('.lt-card').first()).toBeVisible()
       await page.keyboard.press('g')
       await expect(page.locator('.lt-card .lt-face').first()).toBeVisible()
     }

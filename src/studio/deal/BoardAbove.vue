@@ -75,7 +75,7 @@ function toggle(name: string): void {
   if (wasDrag()) return
   const now = board.value.gaps
   const next = gaps.value.has(name) ? now.filter((gap) => gap !== name) : [...now, name]
-  bench.set('board', { gaps: next }, gaps.value.has(name) ? `fill ${name}` : `make ${name} a gap`)
+  bench.set('board', { gaps: next }, gaps.value.has(name) ? `fill ${name}` : `make ${name} a gap`, 'single')
 }
 
 async function arrow(event: KeyboardEvent): Promise<void> {

@@ -57,7 +57,7 @@ function swap(from: number, to: number): void {
   const arranged = [...laid.value]
   arranged[from] = laid.value[to]!
   arranged[to] = laid.value[from]!
-  bench.set('deal', { way: 'arranged', arranged }, 'swap two cards')
+  bench.set('deal', { way: 'arranged', arranged }, 'swap two cards', 'single')
 }
 
 watch(

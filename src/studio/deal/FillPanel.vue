@@ -62,13 +62,8 @@ const sentence = computed(() => {
     <div class="row">
       <span>From</span>
       <span
-        ><button
-          class="from"
-          type="button"
-          aria-label="Choose which pairs this level uses"
-          @click="choosing = true"
-        >
-          {{ from }}</button
+        ><button class="from" type="button" @click="choosing = true">
+          <span class="hidden-text">Choose which pairs this level uses: </span>{{ from }}</button
         ><OwnTab section="fill" :names="['use']"
       /></span>
     </div>
@@ -81,11 +76,14 @@ const sentence = computed(() => {
       <SettingChoice section="fill" name="repeat" label="Whether pairs repeat" :choices="REPEATS" />
     </div>
     <p class="note">{{ sentence }}</p>
-    <button class="faces" type="button" aria-label="Look at the faces and choose" @click="choosing = true">
+    <button class="faces" type="button" @click="choosing = true">
+      <span class="hidden-text">Look at the faces and choose</span>
       <span v-for="at in selection.slice(0, SHOWN)" :key="at" class="one">
         <FaceView :face="pairs[at]!.a" shape="square" />
       </span>
-      <span v-if="selection.length > SHOWN" class="one more">+{{ selection.length - SHOWN }}</span>
+      <span v-if="selection.length > SHOWN" class="one more" aria-hidden="true"
+        >+{{ selection.length - SHOWN }}</span
+      >
       <span v-if="selection.length === 0" class="soft">no pairs: choose some</span>
     </button>
     <UseDialog v-model="choosing" :use="use" :needed="needed" />

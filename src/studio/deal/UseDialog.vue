@@ -33,7 +33,7 @@ const how = computed<How>(() =>
 const anchor = ref<number | null>(null)
 watch([open, how], () => (anchor.value = null))
 
-const set = (use: Use): void => bench.set('fill', { use }, 'choose the pairs')
+const set = (use: Use): void => bench.set('fill', { use }, 'choose the pairs', 'single')
 const idsOf = (places: Iterable<number>): string[] =>
   [...places].sort((a, b) => a - b).map((place) => pairs.value[place]!.id)
 function choose(next: How): void {

@@ -15,7 +15,6 @@ defineEmits<{ choose: [event: MouseEvent] }>()
       type="button"
       :aria-pressed="chosen"
       :tabindex="reached ? 0 : -1"
-      :aria-label="alike ? `${pair.name}, looks like another` : undefined"
       @click="$emit('choose', $event)"
     >
       <span class="cards" :class="{ related: pair.b }">
@@ -23,7 +22,7 @@ defineEmits<{ choose: [event: MouseEvent] }>()
         <span class="card"><FaceView :face="pair.a" /></span>
       </span>
       <span class="name">{{ pair.name }}</span>
-      <span v-if="alike" class="alike" aria-hidden="true">alike</span>
+      <span v-if="alike" class="alike">alike</span>
     </button>
   </li>
 </template>

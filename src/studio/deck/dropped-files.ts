@@ -15,7 +15,9 @@ export async function droppedFiles(dropped: DataTransfer): Promise<File[]> {
 export const inOrder = (files: readonly File[]): File[] =>
   files
     .filter(({ name }) => !name.startsWith('.') && name !== 'Thumbs.db' && name !== 'desktop.ini')
-    .sort((a, b) => a.name.localeCompare(b.name, 'en', { numeric: true }))
+    .sort((a, b) => bare(a).localeCompare(bare(b), 'en', { numeric: true }))
+
+const bare = ({ name }: File): string => name.replace(/\.[^.]*$/, '')
 
 async function filesIn(entry: FileSystemEntry, depth: number): Promise<File[]> {
   if (entry.isFile)

@@ -25,30 +25,32 @@ const shown = computed(() => {
 </script>
 
 <template>
-  <ul v-if="shown.length" class="findings" role="status">
-    <li v-for="one in shown" :key="one.code + one.at" :class="one.level">
-      <p>
-        <IconStop v-if="one.level === 'stops'" aria-hidden="true" />
-        <IconWarn v-else aria-hidden="true" />
-        <span
-          >{{ one.level === 'stops' ? 'This cannot be dealt: ' : '' }}{{ one.message
-          }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
-        >
-      </p>
-      <span v-if="one.mends.length || $slots.default" class="mends">
-        <button
-          v-for="mend in one.mends"
-          :key="mend.label"
-          class="btn"
-          type="button"
-          @click="bench.replace(mend.to(bench.game!), `mend: ${mend.label}`)"
-        >
-          {{ mend.label }}
-        </button>
-        <slot :finding="one" />
-      </span>
-    </li>
-  </ul>
+  <div role="status">
+    <ul v-if="shown.length" class="findings">
+      <li v-for="one in shown" :key="one.code + one.at" :class="one.level">
+        <p>
+          <IconStop v-if="one.level === 'stops'" aria-hidden="true" />
+          <IconWarn v-else aria-hidden="true" />
+          <span
+            >{{ one.level === 'stops' ? 'This cannot be dealt: ' : '' }}{{ one.message
+            }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
+          >
+        </p>
+        <span v-if="one.mends.length || $slots.default" class="mends">
+          <button
+            v-for="mend in one.mends"
+            :key="mend.label"
+            class="btn"
+            type="button"
+            @click="bench.replace(mend.to(bench.game!), `mend: ${mend.label}`)"
+          >
+            {{ mend.label }}
+          </button>
+          <slot :finding="one" />
+        </span>
+      </li>
+    </ul>
+  </div>
 </template>
 
 <style scoped>

@@ -79,10 +79,18 @@ export const useBench = defineStore('bench', () => {
   const undo = (): void => step(past, future)
   const redo = (): void => step(future, past)
 
-  /** Sets keys of a section where they belong: on the open level as its own, or in the house rules. */
-  function set<S extends Section>(section: S, patch: Partial<Settings[S]>, label = 'change a setting'): void {
+  /**
+   * Sets keys of a section where they belong: on the open level as its own, or in the house rules. Quick changes of the
+   * same key are one step to undo, but for `single` ones.
+   */
+  function set<S extends Section>(
+    section: S,
+    patch: Partial<Settings[S]>,
+    label = 'change a setting',
+    step: 'joined' | 'single' = 'joined',
+  ): void {
     if (!game.value) return
-    const about = `${rung.value}/${section}.${Object.keys(patch).join()}`
+    const about = step === 'single' ? '' : `${rung.value}/${section}.${Object.keys(patch).join()}`
     if (level.value) replaceLevel(withOwn(level.value, section, patch), label, about)
     else {
       const house = { ...game.value.house, [section]: { ...game.value.house[section], ...patch } }
