@@ -1,4 +1,5 @@
 import lodash from 'lodash'
+import { Counter } from '../../src/core/audit/tally.ts'
 import { prepareDeal, type Dealer } from '../../src/core/deal/deal.ts'
 import { draw } from '../../src/core/deal/draw.ts'
 import { streamOf } from '../../src/core/deal/seed.ts'
@@ -141,4 +142,49 @@ compare(
   },
   "lodash's shuffle of the same 36 values",
   0.8,
+)
+
+// Fairness: the level's own deals, counted in full, against the same deals in a bare loop that counts pair by position only.
+const DEALS = 1000
+const counted = { seed: 0, bare: 0 }
+const pairAt = new Uint32Array(CARDS * (CARDS / 2))
+/** One counter for all: 100,000 deals and more are what it is made for. */
+const counter = new Counter(rules.board, pairs.length, 400 * DEALS)
+compare(
+  'Fairness, shuffled 6 × 6 deals with all that is counted of them',
+  () => {
+    for (let i = 0; i < DEALS; i++) counter.add(level.deal(`fair-${counted.seed++}`))
+  },
+  () => {
+    for (let i = 0; i < DEALS; i++) {
+      const stream = streamOf(`fair-${counted.bare++}`, 'shuffling')
+      for (let place = 0; place < CARDS; place++) board[place] = place >> 1
+      for (let place = CARDS - 1; place > 0; place--) {
+        const other = draw(stream, place + 1)
+        const pair = board[place]!
+        board[place] = board[other]!
+        board[other] = pair
+      }
+      for (let place = 0; place < CARDS; place++) pairAt[place * (CARDS / 2) + board[place]!]!++
+    }
+  },
+  'a bare loop that deals the same boards and counts pair by position',
+  0.5,
+)
+
+// Apart: deals a second is a figure of this machine; beside it stands a loop that is known, on the same machine.
+const apart = prepareDeal(pairs, { ...rules, deal: { ...DEFAULTS.deal, way: 'apart', steps: 2 } })
+if (!apart.ok) throw new Error(apart.problem.message)
+const rounds = Array.from({ length: 9 }, (_, round) => {
+  const ours = time(() => {
+    for (let i = 0; i < 400; i++) apart.value.deal(`apart-${round}-${i}`)
+  })
+  const shuffled = time(() => {
+    for (let i = 0; i < 400; i++) level.deal(`apart-${round}-${i}`)
+  })
+  return { each: 400 / (ours / 1000), ratio: ours / shuffled }
+}).sort((a, b) => a.each - b.each)
+const middle = rounds[rounds.length >> 1]!
+console.log(
+  `Deal, 6 × 6 with twins 2 steps apart: ${Math.round(middle.each).toLocaleString('en')} deals a second on one thread, each ${middle.ratio.toFixed(0)} times a shuffled one (at least 2,000 a second are meant) ${middle.each < 2000 ? 'SHORT' : 'ok'}`,
 )

@@ -42,6 +42,8 @@ export class Counter {
   /** of the contents measured last: the sum of their marks, and what `Tally` counts of them */
   private contents = NaN
   private forks = 0
+  /** places that have held another card than on the first board */
+  private moving = 0
   private lacking = false
 
   constructor(board: AuditBoard, pairs: number, capacity: number) {
@@ -102,7 +104,12 @@ export class Counter {
       last[pair] = i
     }
     if (tally.deals === 0) for (let i = 0; i < size; i++) first[i] = cards[i]!
-    else for (let i = 0; i < size; i++) if (first[i] !== cards[i]) still[i] = 0
+    else if (this.moving < size)
+      for (let i = 0; i < size; i++)
+        if (still[i] && first[i] !== cards[i]) {
+          still[i] = 0
+          this.moving++
+        }
     tally.prints[tally.deals] = (high >>> 0) * 2 ** 21 + (low >>> 11)
     this.countContents(matches, contents)
     tally.deals++

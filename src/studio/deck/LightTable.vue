@@ -8,6 +8,7 @@ import TieThreads from './TieThreads.vue'
 import type { Tie } from './useLookAlikes.ts'
 import { useRubberBand } from './useRubberBand.ts'
 import type { useSelection } from './useSelection.ts'
+import { useTileWindow } from './useTileWindow.ts'
 
 /** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
 const props = defineProps<{
@@ -24,6 +25,10 @@ const ground = ref<HTMLElement>()
 const table = ref<HTMLElement>()
 const { chosen, lead, press, only, these, all } = props.selection
 
+const count = computed(() => props.pairs.length)
+const { perRow, shown, padding, height, placeOf, reveal, freeze, follow } = useTileWindow(ground, count)
+const onPage = computed(() => props.pairs.slice(shown.value.from, shown.value.to))
+
 const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
 const seen = computed(() => {
   const here = new Set(props.pairs.map(({ id }) => id))
@@ -31,19 +36,34 @@ const seen = computed(() => {
 })
 /** the one tile that the Tab key reaches */
 const reached = computed(() => (props.pairs.some(({ id }) => id === lead.value) ? lead.value : null))
-const order = computed(() => props.pairs.map(({ id }) => id).join(' '))
+/** the middle of a tile's cards, by the id of its pair, and whether it is on the page now */
+const middles = computed(() => {
+  const found = new Map<string, { x: number; y: number; here: boolean }>()
+  props.pairs.forEach(({ id }, i) => {
+    if (!tied.value.has(id)) return
+    const { x, y, width } = placeOf(i)
+    const here = i >= shown.value.from && i < shown.value.to
+    found.set(id, { x: x + width / 2, y: y + 52, here })
+  })
+  return found
+})
 
 /** A chosen tile that is dragged takes all that are chosen along. */
-const allowDragging = useSortable(table, (from, to) => {
-  const id = props.pairs[from]?.id
-  if (id === undefined) return
-  const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
-  const along = new Set(ids)
-  const others = props.pairs.map((pair) => pair.id)
-  const [gone] = others.splice(from, 1)
-  others.splice(to, 0, gone!)
-  emit('move', [...ids], others.slice(0, others.indexOf(id)).filter((one) => !along.has(one)).length)
-})
+const allowDragging = useSortable(
+  table,
+  (fromOnPage, toOnPage) => {
+    const [from, to] = [fromOnPage + shown.value.from, toOnPage + shown.value.from]
+    const id = props.pairs[from]?.id
+    if (id === undefined) return
+    const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
+    const along = new Set(ids)
+    const others = props.pairs.map((pair) => pair.id)
+    const [gone] = others.splice(from, 1)
+    others.splice(to, 0, gone!)
+    emit('move', [...ids], others.slice(0, others.indexOf(id)).filter((one) => !along.has(one)).length)
+  },
+  freeze,
+)
 // a filtered table shows no order to change
 watch(
   () => props.whole,
@@ -61,16 +81,14 @@ const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
 
 async function focusLead(): Promise<void> {
   await nextTick()
+  reveal(props.pairs.findIndex(({ id }) => id === lead.value))
+  await nextTick()
   table.value
     ?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"] button`)
-    ?.focus({ preventScroll: false })
+    ?.focus({ preventScroll: true })
 }
 defineExpose({ focusLead })
 
-function perRow(): number {
-  const all = tiles()
-  return all.filter(({ element }) => element.offsetTop === all[0]?.element.offsetTop).length
-}
 /** Arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
 function key(event: KeyboardEvent): void {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
@@ -82,8 +100,8 @@ function key(event: KeyboardEvent): void {
   const steps: Record<string, number> = {
     ArrowLeft: -1,
     ArrowRight: 1,
-    ArrowUp: -perRow(),
-    ArrowDown: perRow(),
+    ArrowUp: -perRow.value,
+    ArrowDown: perRow.value,
     Home: -Infinity,
     End: Infinity,
   }
@@ -105,7 +123,7 @@ const matrix = (vision: Vision): string =>
 </script>
 
 <template>
-  <div ref="ground" class="glass" @pointerdown="down">
+  <div class="glass">
     <svg class="filters" aria-hidden="true">
       <filter
         v-for="kind in VISIONS.slice(1)"
@@ -116,46 +134,66 @@ const matrix = (vision: Vision): string =>
         <feColorMatrix type="matrix" :values="matrix(kind)" />
       </filter>
     </svg>
-    <div class="sheet" :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }">
-      <ul ref="table" @keydown="key">
-        <PairTile
-          v-for="(one, at) in pairs"
-          :key="one.id"
-          :reached="reached === null ? at === 0 : one.id === reached"
-          :pair="one"
-          :chosen="chosen.has(one.id)"
-          :alike="tied.has(one.id)"
-          @choose="press(one.id, $event)"
-        />
-      </ul>
-      <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :table="table" :order="order" />
-    </div>
     <div
-      v-if="band"
-      class="band"
-      :style="{
-        left: `${band.left}px`,
-        top: `${band.top}px`,
-        width: `${band.width}px`,
-        height: `${band.height}px`,
-      }"
-    />
-    <slot />
+      ref="ground"
+      class="scroll"
+      :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }"
+      @pointerdown="down"
+      @scroll.passive="follow"
+    >
+      <div class="sheet">
+        <ul
+          ref="table"
+          :style="{ paddingTop: `${padding.top}px`, paddingBottom: `${padding.bottom}px` }"
+          @keydown="key"
+        >
+          <PairTile
+            v-for="(one, at) in onPage"
+            :key="one.id"
+            :reached="reached === null ? at === 0 : one.id === reached"
+            :pair="one"
+            :chosen="chosen.has(one.id)"
+            :alike="tied.has(one.id)"
+            @choose="press(one.id, $event)"
+          />
+        </ul>
+        <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :middles="middles" :height="height" />
+        <div
+          v-if="band"
+          class="band"
+          :style="{
+            left: `${band.left}px`,
+            top: `${band.top}px`,
+            width: `${band.width}px`,
+            height: `${band.height}px`,
+          }"
+        />
+      </div>
+      <slot />
+    </div>
   </div>
 </template>
 
 <style scoped>
 .glass {
   position: relative;
-  overflow-y: auto;
+  min-height: 0;
+  overflow: hidden;
   border: 1px solid var(--line);
   border-radius: var(--round-card);
   background: radial-gradient(circle at 50% 40%, #fff 0, #fdfaf3 45%, #f3ebdc 100%);
   box-shadow: inset 0 0 24px #d8caae80;
   user-select: none;
 }
+.scroll {
+  position: relative;
+  height: 100%;
+  overflow-y: auto;
+}
 .sheet {
   position: relative;
+  min-height: 100%;
+  will-change: transform;
 }
 .filters {
   position: absolute;
@@ -165,6 +203,7 @@ const matrix = (vision: Vision): string =>
 ul {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
+  grid-auto-rows: 130px;
   gap: 10px;
   margin: 0;
   padding: 18px;

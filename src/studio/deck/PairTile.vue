@@ -29,8 +29,7 @@ defineEmits<{ choose: [event: MouseEvent] }>()
 
 <style scoped>
 li {
-  content-visibility: auto;
-  contain-intrinsic-size: 152px 128px;
+  contain: strict;
 }
 .tile {
   position: relative;
@@ -80,9 +79,7 @@ li {
   height: 79px;
   border-radius: 8px;
   background: var(--card);
-  box-shadow:
-    0 0 0 1px #ddd3c0,
-    0 2px 6px #23243f26;
+  box-shadow: 0 0 0 1px #d5cab4;
   transform: rotate(-4deg);
 }
 .related {
@@ -96,8 +93,7 @@ li {
   left: 64px;
 }
 .away :deep(.lt-face) {
-  filter: saturate(0.25);
-  opacity: 0.4;
+  opacity: 0.3;
 }
 .away {
   background: #efeae0;

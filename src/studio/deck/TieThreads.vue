@@ -1,38 +1,34 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed } from 'vue'
 import type { Vision } from '../../core/deck/vision.ts'
 import type { Tie } from './useLookAlikes.ts'
 
-/** Dotted threads between pairs that look alike to a vision, each with its likeness in percent. `order` changes when tiles move. */
+/** Dotted threads between pairs that look alike to a vision, each with its likeness in percent, from middle to middle of their tiles. */
 const props = defineProps<{
   ties: readonly Tie[]
   vision: Vision
-  table: HTMLElement | undefined
-  order: unknown
+  middles: ReadonlyMap<string, { x: number; y: number; here: boolean }>
+  height: number
 }>()
 
-type Thread = { key: string; path: string; x: number; y: number; percent: number }
-const threads = ref<Thread[]>([])
-const height = ref(0)
+type Point = { x: number; y: number }
+const END = 90
+function towards(from: Point, to: Point): Point {
+  const share = END / Math.max(END, Math.hypot(to.x - from.x, to.y - from.y))
+  return { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share }
+}
+
 /** More threads than this would hide the table. */
 const MOST = 60
-const shown = computed(() => props.ties.slice(0, MOST))
-
-function measure(): void {
-  const { table } = props
-  if (!table) return
-  height.value = table.scrollHeight
-  const middle = (id: string): { x: number; y: number } | null => {
-    const tile = table.querySelector<HTMLElement>(`[data-pair="${CSS.escape(id)}"]`)
-    if (!tile) return null
-    return { x: tile.offsetLeft + tile.offsetWidth / 2, y: tile.offsetTop + 58 }
-  }
-  threads.value = shown.value.flatMap(({ one, other, likeness }) => {
-    const [a, b] = [middle(one), middle(other)]
-    if (!a || !b) return []
-    const length = Math.hypot(b.x - a.x, b.y - a.y) || 1
-    // the bow hangs down, and is flat where the way is long
-    const sag = Math.min(46, length * 0.18)
+const threads = computed(() =>
+  props.ties.slice(0, MOST).flatMap(({ one, other, likeness }) => {
+    const [from, to] = [props.middles.get(one), props.middles.get(other)]
+    if (!from || !to || !(from.here || to.here)) return []
+    // where the other is far away, a thread's end points to it
+    const [a, b] =
+      from.here && to.here ? [from, to] : from.here ? [from, towards(from, to)] : [to, towards(to, from)]
+    // the thread hangs down, and is flat where the way is long
+    const sag = Math.min(46, Math.hypot(b.x - a.x, b.y - a.y) * 0.18)
     const [cx, cy] = [(a.x + b.x) / 2, (a.y + b.y) / 2 + sag]
     return [
       {
@@ -43,16 +39,8 @@ function measure(): void {
         percent: Math.floor(likeness[props.vision] * 100),
       },
     ]
-  })
-}
-const watched = new ResizeObserver(measure)
-onMounted(() => props.table && watched.observe(props.table))
-onBeforeUnmount(() => watched.disconnect())
-watch(
-  () => props.table,
-  (table) => table && watched.observe(table),
+  }),
 )
-watch(() => [shown.value, props.vision, props.order], measure, { flush: 'post', immediate: true })
 </script>
 
 <template>

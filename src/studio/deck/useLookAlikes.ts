@@ -30,6 +30,7 @@ export function useLookAlikes(game: () => Game) {
   const progress = ref<number | null>(null)
   const threshold = ref(TOO_ALIKE)
   let run = 0
+  let [began, drawing] = [0, 0]
   let timer = 0
 
   /** Faces are objects that never change; what each looks like is written out only once. */
@@ -48,7 +49,10 @@ export function useLookAlikes(game: () => Game) {
   worker.onmessage = ({ data }: MessageEvent<AlikeOutput>) => {
     if (data.run !== run) return
     progress.value = data.found ? null : 0.5 + data.share / 2
-    if (data.found) found.value = data.found
+    if (!data.found) return
+    found.value = data.found
+    // for those who measure: how long this took, in ms
+    dispatchEvent(new CustomEvent('look-alikes', { detail: { drawing, all: performance.now() - began } }))
   }
 
   async function compare(): Promise<void> {
@@ -69,6 +73,7 @@ export function useLookAlikes(game: () => Game) {
     add(keyOf(deck.back, size), BACK, () => backPixels(deck.back, width, height))
 
     await document.fonts.ready
+    began = performance.now()
     const pixels: AlikeInput['pixels'] = []
     let drawn = 0
     for (const [key, make] of draw) {
@@ -80,6 +85,7 @@ export function useLookAlikes(game: () => Game) {
       }
     }
     if (mine !== run) return
+    drawing = performance.now() - began
     for (const { key } of pixels) sent.add(key)
     // the worker forgets what is not on the list, and so do we
     for (const key of sent) if (!owned.has(key)) sent.delete(key)

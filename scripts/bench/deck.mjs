@@ -1,0 +1,101 @@
+// The light table: how long looking for look-alikes takes against drawing the faces, and how smoothly 500 pairs scroll.
+import { spawn } from 'node:child_process'
+import { once } from 'node:events'
+import { readFileSync } from 'node:fs'
+import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
+import { ROOT } from '../ensure.mjs'
+
+const SLOWED = 4
+const LONGEST_FRAME = 50
+
+/** The built app on a free port of this machine. Out: its address, and how to end it. */
+async function served() {
+  const server = spawn(process.execPath, ['dist/node/server.js'], {
+    cwd: ROOT,
+    env: { ...process.env, HOST: '127.0.0.1', PORT: '' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  let said = ''
+  for (;;) {
+    const [data] = await once(server.stdout, 'data')
+    said += data
+    const address = /http:\/\/\S+/.exec(said)?.[0]
+    if (address) return { address, end: () => server.kill() }
+  }
+}
+
+/** A game whose deck has so many pairs of the picture library. */
+function gameOf(count) {
+  const game = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
+  const library = JSON.parse(readFileSync(`${ROOT}/public/pictures/index.json`, 'utf8'))
+  Object.assign(game, { id: 'many', title: 'Many' })
+  game.deck.pairs = Array.from({ length: count }, (_, i) => {
+    const [name] = library[(i * 5) % library.length]
+    return { id: `p${i}`, name, a: { kind: 'picture', name } }
+  })
+  return { name: 'many.game.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(game)) }
+}
+
+async function deckOf(browser, address, count) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await page.addInitScript(() => {
+    addEventListener('look-alikes', (event) => (window.alike ??= []).push(event.detail))
+  })
+  await page.goto(address)
+  await page.getByRole('article').first().waitFor()
+  await page.getByLabel('Game files').setInputFiles(gameOf(count))
+  await page.getByRole('link', { name: 'Open Many' }).click()
+  await page
+    .locator('.tile')
+    .nth(count - 1)
+    .waitFor({ state: 'attached' })
+  return page
+}
+
+export async function reportDeck(executablePath) {
+  const { chromium } = await import('@playwright/test')
+  const { address, end } = await served()
+  const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS })
+  try {
+    const faces = 200
+    const page = await deckOf(browser, address, faces)
+    await page.waitForFunction(() => window.alike?.length)
+    const { drawing, all } = await page.evaluate(() => window.alike[0])
+    const ratio = all / drawing
+    console.log(
+      `Look-alikes of ${faces} faces under four kinds of vision, drawing included: ${ratio.toFixed(2)} times drawing them (at most 3 is meant) ${ratio > 3 ? 'SHORT' : 'ok'}`,
+    )
+    await page.close()
+    await reportScroll(browser, address)
+  } finally {
+    await browser.close()
+    end()
+  }
+}
+
+async function reportScroll(browser, address) {
+  const page = await deckOf(browser, address, 500)
+  await page.waitForFunction(() => window.alike?.length)
+  const client = await page.context().newCDPSession(page)
+  await client.send('Emulation.setCPUThrottlingRate', { rate: SLOWED })
+  const frames = await page.evaluate(async () => {
+    const table = document.querySelector('.glass .scroll')
+    const times = []
+    const next = () => new Promise(requestAnimationFrame)
+    let last = await next()
+    // up and down once before, as when one looks for something, so that pictures are there
+    for (let i = 0; i < 240; i++) {
+      table.scrollTop += i < 120 ? 60 : -60
+      const now = await next()
+      times.push(now - last)
+      last = now
+    }
+    return times
+  })
+  const worst = Math.max(...frames)
+  const long = frames.filter((time) => time > LONGEST_FRAME).length
+  console.log(
+    `500 pairs on the light table, scrolled with the CPU slowed ${SLOWED} times: longest frame ${worst.toFixed(0)} ms, ${long} of ${frames.length} over ${LONGEST_FRAME} ms (none is meant) ${long ? 'SHORT' : 'ok'}`,
+  )
+  await page.close()
+}
