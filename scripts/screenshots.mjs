@@ -49,9 +49,45 @@ try {
   await open('deck', 'signal-room')
   await page.getByRole('button', { name: 'K', exact: true }).click()
   await shoot('deck-related')
+  await open('deck', 'signal-room')
+  await page.locator('.threads text').first().waitFor()
+  await shoot('look-alikes')
+  await open('deck', 'tile-yard')
+  await page.getByRole('button', { name: 'Sheet', exact: true }).click()
+  await page.getByLabel('The sheet', { exact: true }).setInputFiles(join(ROOT, 'demo', 'tile-yard.png'))
+  for (const [name, value] of [
+    ['Tile width', '96'],
+    ['Tile height', '96'],
+    ['Margin', '12'],
+    ['Spacing', '8'],
+  ]) {
+    await page.getByRole('spinbutton', { name }).fill(value)
+    await page.getByRole('spinbutton', { name }).press('Enter')
+  }
+  await shoot('sheet')
   await open('deal/cabinet')
   await page.locator('.cell').first().waitFor()
   await shoot('deal')
+  await open('deal/scattered', 'tile-yard')
+  await page.getByText('twin threads', { exact: true }).click()
+  await page.getByRole('button', { name: 'Deal them' }).click()
+  await page.getByRole('img', { name: /^Where/ }).waitFor()
+  await shoot('fairness')
+  await page.getByRole('button', { name: 'Other boards…' }).click()
+  // a loop that swaps each place with any place, which is no fair shuffle
+  const boards = Array.from({ length: 6000 }, () => {
+    const deck = [...'AABBCCDDEEFFGGHH']
+    for (let i = 0; i < deck.length; i++) {
+      const j = Math.floor(Math.random() * deck.length)
+      ;[deck[i], deck[j]] = [deck[j], deck[i]]
+    }
+    return deck.join(',')
+  })
+  await page
+    .getByLabel('File with boards')
+    .setInputFiles({ name: 'boards.csv', mimeType: 'text/csv', buffer: Buffer.from(boards.join('\n')) })
+  await page.getByText('Not fair.').waitFor()
+  await shoot('audit')
   await open('rules/top-drawer')
   await page.locator('.story').waitFor()
   await shoot('rules')

@@ -18,6 +18,7 @@ const KEYS: [string, [string, string][]][] = [
     [
       ['D', 'deal again'],
       ['G', 'glass: see through the backs'],
+      ['Shift+← ↑ → ↓', 'in Deal: the card changes places with its neighbour'],
       ['P', 'pause'],
     ],
   ],
@@ -32,8 +33,11 @@ const KEYS: [string, [string, string][]][] = [
   [
     'On the light table and the ladder',
     [
-      ['Alt+↑, Alt+↓', 'move what has the focus'],
-      ['Delete', 'remove the pair'],
+      ['Alt+↑, Alt+↓', 'move what has the focus, or all that is chosen'],
+      ['Shift+← ↑ → ↓', 'choose on the way'],
+      ['Ctrl+A', 'choose all that is shown'],
+      ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut, paste pairs'],
+      ['Delete', 'remove what is chosen'],
     ],
   ],
 ]
