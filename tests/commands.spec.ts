@@ -27,6 +27,56 @@ const changed = (name: string, change: (game: any) => void): string => {
 }
 const oneLine = (text: string): boolean => /^[^\n]+\n$/.test(text)
 
+test.describe('audit deals', () => {
+  test('finds our own deals fair, on every way of the Tile Yard that shuffles', () => {
+    const { out } = run(
+      'deal',
+      'demo/tile-yard.game.json',
+      '--level',
+      'mixed',
+      '--seed',
+      'audit',
+      '--count',
+      '3000',
+    )
+    const audit = run('audit', 'deals', file('ours.jsonl', out))
+    expect([audit.code, audit.err]).toEqual([0, ''])
+    expect(audit.out).toContain('3000 boards of 4 × 4, 24 pairs')
+    expect(audit.out).toContain('Fair. No place is favoured')
+  })
+  test('finds a deck that is only moved on unfair, says why, and prints it as JSON too', () => {
+    const deck = [...'AABBCCDDEEFF']
+    const boards = Array.from({ length: 600 }, (_, i) =>
+      [...deck.slice(i % 12), ...deck.slice(0, i % 12)].join(';'),
+    )
+    const path = file('moved.csv', `${boards.join('\n')}\nA;A\n`)
+    const audit = run('audit', 'deals', path)
+    expect(audit.code).toBe(1)
+    expect(audit.out).toContain('Not fair.')
+    expect(audit.out).toContain('The same 12 boards come again and again in the same order')
+    expect(audit.err).toContain('line 601: 2 cells, where most boards have 12: left out')
+    expect(audit.err).toContain('taken as 3 × 4; say --rows and --columns if that is wrong')
+    const json = run('audit', 'deals', path, '--rows', '2', '--columns', '6', '--json')
+    expect(JSON.parse(json.out)).toMatchObject({
+      verdict: 'unfair',
+      reason: { code: 'short-cycle' },
+      board: { rows: 2, columns: 6 },
+      leftOut: 1,
+    })
+  })
+  for (const [args, message] of [
+    [['audit', 'deals', 'none.csv'], 'none.csv: no such file'],
+    [['audit', 'deals'], "missing required argument 'file'"],
+    [['audit', 'deals', CLOCK, '--rows', '0'], 'a whole number from 1 to 400 is expected.'],
+  ] as const)
+    test(`cannot use ${args.join(' ')}`, () => {
+      const { code, out, err } = run(...args)
+      expect([code, out]).toEqual([2, ''])
+      expect(err).toContain(message)
+      expect(oneLine(err)).toBe(true)
+    })
+})
+
 test('deal prints JSON lines, the same for the same seed', () => {
   const { code, out, err } = run('deal', CLOCK, '--level', 'bench', '--seed', 'tick', '--count', '3')
   expect([code, err]).toEqual([0, ''])
