@@ -121,6 +121,8 @@ test('a screen says how large a card becomes there, as the player has it', async
   await type(page, 'Width of the screen', '300')
   await type(page, 'Height of the screen', '640')
   await expect(page.getByText(/smaller than the 44 px that a finger needs/)).toBeVisible()
+  await page.getByRole('button', { name: /^Make it / }).click()
+  await expect(page.getByText(/There a card is .* large enough to touch/)).toBeVisible()
 })
 let html = ''
 async function shippedHtml(page: Page): Promise<string> {

@@ -12,7 +12,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   test.setTimeout(400_000)
   await page.goto('/')
   // an empty shelf first
-  for (const name of ["The Clockmaker's Drawer", 'The Signal Room'])
+  for (const name of ["The Clockmaker's Drawer", 'The Signal Room', 'The Tile Yard'])
     await page.getByRole('button', { name: `Remove ${name}` }).click()
   await expect(page.getByText('The shelf is empty')).toBeVisible()
   await expectNoViolations(page)

@@ -14,7 +14,12 @@ export function faceWords(face: Face, name: string): string {
 }
 
 /** The element that shows a face; its size comes from the card around it. Text never becomes HTML. */
-export function faceElement(face: Face, art: Art, ratio: number): HTMLElement {
+export function faceElement(
+  face: Face,
+  art: Art,
+  ratio: number,
+  decoding: 'sync' | 'async' = 'sync',
+): HTMLElement {
   const box = document.createElement('span')
   box.className = `lt-face lt-face-${face.kind}`
   if (face.paper) box.style.setProperty('--face-paper', face.paper)
@@ -32,7 +37,8 @@ export function faceElement(face: Face, art: Art, ratio: number): HTMLElement {
     image.src = face.kind === 'picture' ? art(face.name) : face.src
     image.alt = ''
     image.style.width = image.style.height = `${ART_SHARE[face.kind] * 100}%`
-    image.decoding = 'sync'
+    // on the table a face must be there as its card turns; elsewhere nothing waits for it
+    image.decoding = decoding
     image.draggable = false
     box.append(image)
   }

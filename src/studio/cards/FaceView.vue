@@ -10,7 +10,7 @@ import { pictureUrl } from './pictures.ts'
 const props = withDefaults(defineProps<{ face: Face; shape?: CardShape }>(), { shape: 'portrait' })
 const box = ref<HTMLElement>()
 const draw = (): void =>
-  box.value?.replaceChildren(faceElement(props.face, pictureUrl, CARD_RATIO[props.shape]))
+  box.value?.replaceChildren(faceElement(props.face, pictureUrl, CARD_RATIO[props.shape], 'async'))
 onMounted(draw)
 watch(() => [props.face, props.shape], draw)
 </script>

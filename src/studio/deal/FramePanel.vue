@@ -7,6 +7,7 @@ import {
   FRAME_BOUNDS,
   FRAMES,
   layoutIn,
+  nearestTouchable,
   touchSize,
   TOUCHABLE,
   type FrameName,
@@ -47,6 +48,13 @@ const sentence = computed(() => {
   const enough = touchSize(frame.value, props.settings) >= TOUCHABLE
   return `${where} a card is ${px}, about ${size}: ${enough ? 'large enough to touch' : `smaller than the ${TOUCHABLE} px that a finger needs`}.`
 })
+
+/** On a screen that was chosen, the board that would do; for a phone the findings above say so in any case. */
+const nearest = computed(() =>
+  view.frame && touchSize(frame.value, props.settings) < TOUCHABLE
+    ? nearestTouchable(frame.value, props.settings)
+    : null,
+)
 
 const table = computed(() =>
   props.cells
@@ -90,7 +98,17 @@ async function copy(): Promise<void> {
       <span>Kept free at every edge, in px</span>
       <NumberWord v-model="view.safe" label="Safe margin" :bounds="FRAME_BOUNDS.safe" />
     </div>
-    <p class="note">{{ sentence }}</p>
+    <p class="note">
+      {{ sentence }}
+      <button
+        v-if="nearest"
+        class="btn"
+        type="button"
+        @click="bench.set('board', { ...nearest, gaps: [] }, 'a board that can be touched', 'single')"
+      >
+        Make it {{ nearest.rows }} × {{ nearest.columns }}
+      </button>
+    </p>
     <div v-if="table.length" class="row places">
       <span>Where each card lies</span>
       <span class="buttons">
