@@ -45,10 +45,7 @@ async function deckOf(browser, address, count) {
   await page.getByRole('article').first().waitFor()
   await page.getByLabel('Game files').setInputFiles(gameOf(count))
   await page.getByRole('link', { name: 'Open Many' }).click()
-  await page
-    .locator('.tile')
-    .nth(count - 1)
-    .waitFor({ state: 'attached' })
+  await page.getByText(`${count} pairs`, { exact: true }).waitFor()
   return page
 }
 
