@@ -8,7 +8,7 @@ import TieThreads from './TieThreads.vue'
 import type { Tie } from './useLookAlikes.ts'
 import { useRubberBand } from './useRubberBand.ts'
 import type { useSelection } from './useSelection.ts'
-import { useTileWindow } from './useTileWindow.ts'
+import { useTileGrid } from './useTileGrid.ts'
 
 /** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
 const props = defineProps<{
@@ -25,9 +25,19 @@ const ground = ref<HTMLElement>()
 const table = ref<HTMLElement>()
 const { chosen, lead, press, only, these, all } = props.selection
 
-const count = computed(() => props.pairs.length)
-const { perRow, shown, padding, height, placeOf, reveal, freeze, follow } = useTileWindow(ground, count)
-const onPage = computed(() => props.pairs.slice(shown.value.from, shown.value.to))
+const { perRow, height, middleOf } = useTileGrid(
+  ground,
+  computed(() => props.pairs.length),
+)
+/** While the table scrolls, a shield keeps hundreds of tiles from looking out for the pointer: that costs more than all the rest. */
+const shield = ref<HTMLElement>()
+const STILL = 150
+let still = 0
+function scrolls(): void {
+  if (shield.value) shield.value.hidden = false
+  clearTimeout(still)
+  still = window.setTimeout(() => shield.value && (shield.value.hidden = true), STILL)
+}
 
 const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
 const seen = computed(() => {
@@ -36,34 +46,26 @@ const seen = computed(() => {
 })
 /** the one tile that the Tab key reaches */
 const reached = computed(() => (props.pairs.some(({ id }) => id === lead.value) ? lead.value : null))
-/** the middle of a tile's cards, by the id of its pair, and whether it is on the page now */
+/** the middle of a tile's cards, by the id of its pair */
 const middles = computed(() => {
-  const found = new Map<string, { x: number; y: number; here: boolean }>()
+  const found = new Map<string, { x: number; y: number }>()
   props.pairs.forEach(({ id }, i) => {
-    if (!tied.value.has(id)) return
-    const { x, y, width } = placeOf(i)
-    const here = i >= shown.value.from && i < shown.value.to
-    found.set(id, { x: x + width / 2, y: y + 52, here })
+    if (tied.value.has(id)) found.set(id, middleOf(i))
   })
   return found
 })
 
 /** A chosen tile that is dragged takes all that are chosen along. */
-const allowDragging = useSortable(
-  table,
-  (fromOnPage, toOnPage) => {
-    const [from, to] = [fromOnPage + shown.value.from, toOnPage + shown.value.from]
-    const id = props.pairs[from]?.id
-    if (id === undefined) return
-    const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
-    const along = new Set(ids)
-    const others = props.pairs.map((pair) => pair.id)
-    const [gone] = others.splice(from, 1)
-    others.splice(to, 0, gone!)
-    emit('move', [...ids], others.slice(0, others.indexOf(id)).filter((one) => !along.has(one)).length)
-  },
-  freeze,
-)
+const allowDragging = useSortable(table, (from, to) => {
+  const id = props.pairs[from]?.id
+  if (id === undefined) return
+  const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
+  const along = new Set(ids)
+  const others = props.pairs.map((pair) => pair.id)
+  const [gone] = others.splice(from, 1)
+  others.splice(to, 0, gone!)
+  emit('move', [...ids], others.slice(0, others.indexOf(id)).filter((one) => !along.has(one)).length)
+})
 // a filtered table shows no order to change
 watch(
   () => props.whole,
@@ -81,11 +83,9 @@ const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
 
 async function focusLead(): Promise<void> {
   await nextTick()
-  reveal(props.pairs.findIndex(({ id }) => id === lead.value))
-  await nextTick()
-  table.value
-    ?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"] button`)
-    ?.focus({ preventScroll: true })
+  const tile = table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"]`)
+  tile?.scrollIntoView({ block: 'nearest' })
+  tile?.querySelector('button')?.focus({ preventScroll: true })
 }
 defineExpose({ focusLead })
 
@@ -139,16 +139,12 @@ const matrix = (vision: Vision): string =>
       class="scroll"
       :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }"
       @pointerdown="down"
-      @scroll.passive="follow"
+      @scroll.passive="scrolls"
     >
       <div class="sheet">
-        <ul
-          ref="table"
-          :style="{ paddingTop: `${padding.top}px`, paddingBottom: `${padding.bottom}px` }"
-          @keydown="key"
-        >
+        <ul ref="table" @keydown="key">
           <PairTile
-            v-for="(one, at) in onPage"
+            v-for="(one, at) in pairs"
             :key="one.id"
             :reached="reached === null ? at === 0 : one.id === reached"
             :pair="one"
@@ -158,6 +154,7 @@ const matrix = (vision: Vision): string =>
           />
         </ul>
         <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :middles="middles" :height="height" />
+        <div ref="shield" class="shield" hidden />
         <div
           v-if="band"
           class="band"
@@ -208,6 +205,13 @@ ul {
   margin: 0;
   padding: 18px;
   list-style: none;
+}
+.shield {
+  position: absolute;
+  inset: 0;
+}
+.shield[hidden] {
+  display: none;
 }
 .band {
   position: absolute;

@@ -1,10 +1,15 @@
 <script setup lang="ts">
+import { onMounted, ref, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
-import FaceView from '../cards/FaceView.vue'
+import { pairPicture } from './pair-picture.ts'
 
 /** A pair as two cards that lean on each other; an identical one shows its twin as a turned-away shadow. */
-defineProps<{ pair: Pair; chosen: boolean; alike: boolean; reached: boolean }>()
+const props = defineProps<{ pair: Pair; chosen: boolean; alike: boolean; reached: boolean }>()
 defineEmits<{ choose: [event: MouseEvent] }>()
+const cards = ref<HTMLElement>()
+const draw = (): void => cards.value?.replaceChildren(pairPicture(props.pair))
+onMounted(draw)
+watch(() => [props.pair.a, props.pair.b], draw)
 </script>
 
 <template>
@@ -17,10 +22,7 @@ defineEmits<{ choose: [event: MouseEvent] }>()
       :tabindex="reached ? 0 : -1"
       @click="$emit('choose', $event)"
     >
-      <span class="cards" :class="{ related: pair.b }">
-        <span class="card twin" :class="{ away: !pair.b }"><FaceView :face="pair.b ?? pair.a" /></span>
-        <span class="card"><FaceView :face="pair.a" /></span>
-      </span>
+      <span ref="cards" class="cards" />
       <span class="name">{{ pair.name }}</span>
       <span v-if="alike" class="alike">alike</span>
     </button>
@@ -28,16 +30,15 @@ defineEmits<{ choose: [event: MouseEvent] }>()
 </template>
 
 <style scoped>
-li {
-  contain: strict;
-}
 .tile {
   position: relative;
   display: grid;
   justify-items: center;
-  gap: 8px;
+  gap: 2px;
   width: 100%;
-  padding: 12px 8px 8px;
+  height: 100%;
+  align-content: start;
+  padding: 6px 8px 8px;
   border: 2px solid transparent;
   border-radius: var(--round-card);
   background: none;
@@ -67,36 +68,12 @@ li {
   line-height: 1.6;
 }
 .cards {
-  position: relative;
-  width: 112px;
-  height: 80px;
+  height: 92px;
 }
-.card {
-  position: absolute;
-  top: 0;
-  left: 0;
-  width: 66px;
-  height: 79px;
-  border-radius: 8px;
-  background: var(--card);
-  box-shadow: 0 0 0 1px #d5cab4;
-  transform: rotate(-4deg);
-}
-.related {
-  width: 130px;
-}
-.card.twin {
-  left: 47px;
-  transform: rotate(5deg);
-}
-.related .twin {
-  left: 64px;
-}
-.away :deep(.lt-face) {
-  opacity: 0.3;
-}
-.away {
-  background: #efeae0;
+.cards :deep(img) {
+  display: block;
+  width: 140px;
+  height: 92px;
 }
 .name {
   max-width: 100%;

@@ -7,15 +7,29 @@ import type { Tie } from './useLookAlikes.ts'
 const props = defineProps<{
   ties: readonly Tie[]
   vision: Vision
-  middles: ReadonlyMap<string, { x: number; y: number; here: boolean }>
+  middles: ReadonlyMap<string, { x: number; y: number }>
   height: number
 }>()
 
 type Point = { x: number; y: number }
+/** A thread longer than this, in px, is cut: each of its ends points to the other. */
+const LONGEST = 900
 const END = 90
 function towards(from: Point, to: Point): Point {
-  const share = END / Math.max(END, Math.hypot(to.x - from.x, to.y - from.y))
+  const share = END / Math.hypot(to.x - from.x, to.y - from.y)
   return { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share }
+}
+function hung(key: string, a: Point, b: Point, percent: number) {
+  // the thread hangs down, and is flat where the way is long
+  const sag = Math.min(46, Math.hypot(b.x - a.x, b.y - a.y) * 0.18)
+  const [cx, cy] = [(a.x + b.x) / 2, (a.y + b.y) / 2 + sag]
+  return {
+    key,
+    path: `M${a.x} ${a.y}Q${cx} ${cy} ${b.x} ${b.y}`,
+    x: (a.x + b.x + 2 * cx) / 4,
+    y: (a.y + b.y + 2 * cy) / 4,
+    percent,
+  }
 }
 
 /** More threads than this would hide the table. */
@@ -23,21 +37,13 @@ const MOST = 60
 const threads = computed(() =>
   props.ties.slice(0, MOST).flatMap(({ one, other, likeness }) => {
     const [from, to] = [props.middles.get(one), props.middles.get(other)]
-    if (!from || !to || !(from.here || to.here)) return []
-    // where the other is far away, a thread's end points to it
-    const [a, b] =
-      from.here && to.here ? [from, to] : from.here ? [from, towards(from, to)] : [to, towards(to, from)]
-    // the thread hangs down, and is flat where the way is long
-    const sag = Math.min(46, Math.hypot(b.x - a.x, b.y - a.y) * 0.18)
-    const [cx, cy] = [(a.x + b.x) / 2, (a.y + b.y) / 2 + sag]
+    if (!from || !to) return []
+    const percent = Math.floor(likeness[props.vision] * 100)
+    const key = `${one} ${other}`
+    if (Math.hypot(to.x - from.x, to.y - from.y) <= LONGEST) return [hung(key, from, to, percent)]
     return [
-      {
-        key: `${one} ${other}`,
-        path: `M${a.x} ${a.y}Q${cx} ${cy} ${b.x} ${b.y}`,
-        x: (a.x + b.x + 2 * cx) / 4,
-        y: (a.y + b.y + 2 * cy) / 4,
-        percent: Math.floor(likeness[props.vision] * 100),
-      },
+      hung(key, from, towards(from, to), percent),
+      hung(`${other} ${one}`, to, towards(to, from), percent),
     ]
   }),
 )

@@ -17,12 +17,13 @@ const images = new Map<string, Promise<HTMLImageElement | null>>()
 function decoded(src: string): Promise<HTMLImageElement | null> {
   const known = images.get(src)
   if (known) return known
-  const image = new Image()
-  image.src = src
-  const done = image.decode().then(
-    () => image,
-    () => null,
-  )
+  // not by decode(): that waits for a frame of the page each time
+  const done = new Promise<HTMLImageElement | null>((resolve) => {
+    const image = new Image()
+    image.onload = () => resolve(image)
+    image.onerror = () => resolve(null)
+    image.src = src
+  })
   if (!src.startsWith('data:')) images.set(src, done)
   return done
 }
@@ -79,32 +80,33 @@ function drawnBox(card: OffscreenCanvas): { x: number; y: number; width: number;
   return { x: left, y: top, width: right - left + 1, height: bottom - top + 1 }
 }
 
-export async function facePixels(face: Face, width: number, height: number): Promise<Uint8ClampedArray> {
-  const [card, pen] = canvas(width, height)
-  pen.fillStyle = face.paper ?? PAPER
-  pen.fillRect(0, 0, width, height)
-  if (face.kind === 'text') {
-    drawText(pen, face.text, face.ink ?? INK, width, height)
-    return compared(card)
-  }
-  const image = await decoded(face.kind === 'picture' ? pictureUrl(face.name) : face.src)
-  if (image) {
+type Pen = OffscreenCanvasRenderingContext2D | CanvasRenderingContext2D
+
+/** What draws a face with its paper on a card of so many px, from the pen's origin; it is there as soon as the face's image is. */
+export async function paintFace(face: Face, width: number, height: number): Promise<(pen: Pen) => void> {
+  const image =
+    face.kind === 'text' ? null : await decoded(face.kind === 'picture' ? pictureUrl(face.name) : face.src)
+  return (pen) => {
+    pen.fillStyle = face.paper ?? PAPER
+    pen.fillRect(0, 0, width, height)
+    if (face.kind === 'text') return drawText(pen, face.text, face.ink ?? INK, width, height)
+    if (!image) return
     const share = ART_SHARE[face.kind]
     // an SVG without a size of its own has none
     const [w, h] = [image.naturalWidth || 100, image.naturalHeight || 100]
     const scale = Math.min((width * share) / w, (height * share) / h)
     pen.drawImage(image, (width - w * scale) / 2, (height - h * scale) / 2, w * scale, h * scale)
   }
+}
+
+export async function facePixels(face: Face, width: number, height: number): Promise<Uint8ClampedArray> {
+  const paint = await paintFace(face, width, height)
+  const [card, pen] = canvas(width, height)
+  paint(pen)
   return compared(card)
 }
 
-function drawText(
-  pen: OffscreenCanvasRenderingContext2D,
-  text: string,
-  ink: string,
-  width: number,
-  height: number,
-): void {
+function drawText(pen: Pen, text: string, ink: string, width: number, height: number): void {
   const { byWidth, byHeight, lines } = textSize(text, width / height)
   const size = Math.min(byWidth * width, byHeight * height)
   pen.font = TYPE.replace('%', size.toFixed(1))

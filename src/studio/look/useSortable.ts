@@ -3,12 +3,11 @@ import { onBeforeUnmount, onMounted, type Ref } from 'vue'
 
 /**
  * Lets the children of `list` be dragged into another order. `move` changes the document; the list then follows it, so
- * the dragged element is put back first. `dragging` is told when a drag begins and ends. Out: switches dragging on and off.
+ * the dragged element is put back first. Out: switches dragging on and off.
  */
 export function useSortable(
   list: Ref<HTMLElement | undefined>,
   move: (from: number, to: number) => void,
-  dragging: (on: boolean) => void = () => undefined,
 ): (on: boolean) => void {
   let sortable: Sortable | null = null
   onMounted(() => {
@@ -18,13 +17,10 @@ export function useSortable(
       delayOnTouchOnly: true,
       filter: 'input',
       preventOnFilter: false,
-      onStart: () => dragging(true),
       onEnd({ oldIndex, newIndex, item, from }) {
-        if (oldIndex !== undefined && newIndex !== undefined) {
-          from.insertBefore(item, from.children[oldIndex + (oldIndex > newIndex ? 1 : 0)] ?? null)
-          move(oldIndex, newIndex)
-        }
-        dragging(false)
+        if (oldIndex === undefined || newIndex === undefined) return
+        from.insertBefore(item, from.children[oldIndex + (oldIndex > newIndex ? 1 : 0)] ?? null)
+        move(oldIndex, newIndex)
       },
     })
   })

@@ -1,0 +1,79 @@
+import type { Face, Pair } from '../../core/game/game.ts'
+import { paintFace } from './face-raster.ts'
+
+/**
+ * A pair as it lies on the light table: two cards that lean on each other, drawn once and kept, so that a deck of hundreds scrolls
+ * without drawing anything anew.
+ */
+
+/** In px of the page: the whole, a card on it, and how the two lie. */
+export const PAIR_WIDE = 140
+export const PAIR_TALL = 92
+const CARD = { width: 66, height: 79, round: 8 }
+const LEAN = { first: -4, twin: 5 }
+const APART = { identical: 47, related: 64 }
+const EDGE = '#d5cab4'
+const AWAY = { paper: '#efeae0', face: 0.3 }
+
+/** Faces never change, so that one drawing holds for as long as a face is known. */
+const drawn = new WeakMap<Face, { image: HTMLImageElement; b: Face | undefined; scale: number }>()
+
+const LANES = 12
+const lanes = Array.from({ length: LANES }, () => Promise.resolve())
+let next = 0
+
+/** The picture of a pair; empty until its images are there. */
+export function pairPicture({ a, b }: Pair): HTMLImageElement {
+  const scale = devicePixelRatio
+  const known = drawn.get(a)
+  if (known?.b === b && known?.scale === scale) return known.image
+  const image = new Image(PAIR_WIDE, PAIR_TALL)
+  image.alt = ''
+  image.decoding = 'sync'
+  image.draggable = false
+  drawn.set(a, { image, b, scale })
+  // not all at once, so that the page stays free while hundreds are drawn
+  const lane = next++ % LANES
+  lanes[lane] = lanes[lane]!.then(async () => {
+    image.src = await draw(scale, a, b)
+  })
+  return image
+}
+
+async function draw(scale: number, a: Face, b: Face | undefined): Promise<string> {
+  await document.fonts.ready
+  const [first, twin] = await Promise.all([a, b ?? a].map((face) => paintFace(face, CARD.width, CARD.height)))
+  const canvas = document.createElement('canvas')
+  canvas.width = PAIR_WIDE * scale
+  canvas.height = PAIR_TALL * scale
+  const pen = canvas.getContext('2d')!
+  pen.imageSmoothingQuality = 'high'
+  const apart = b ? APART.related : APART.identical
+  const left = (PAIR_WIDE - CARD.width - apart) / 2
+  const card = (x: number, lean: number, inside: () => void): void => {
+    pen.setTransform(scale, 0, 0, scale, (x + CARD.width / 2) * scale, (PAIR_TALL / 2) * scale)
+    pen.rotate((lean * Math.PI) / 180)
+    pen.translate(-CARD.width / 2, -CARD.height / 2)
+    pen.save()
+    pen.beginPath()
+    pen.roundRect(0, 0, CARD.width, CARD.height, CARD.round)
+    pen.clip()
+    inside()
+    pen.restore()
+    pen.beginPath()
+    pen.roundRect(-0.5, -0.5, CARD.width + 1, CARD.height + 1, CARD.round)
+    pen.strokeStyle = EDGE
+    pen.stroke()
+  }
+  card(left + apart, LEAN.twin, () => {
+    if (!b) {
+      pen.fillStyle = AWAY.paper
+      pen.fillRect(0, 0, CARD.width, CARD.height)
+      pen.globalAlpha = AWAY.face
+    }
+    twin!(pen)
+  })
+  card(left, LEAN.first, () => first!(pen))
+  // at once: toBlob() waits until the page is idle
+  return canvas.toDataURL()
+}
