@@ -219,3 +219,97 @@ test('a full storage says so, keeps the work, and offers the file', async ({ pag
   await page.getByRole('button', { name: 'Try again' }).click()
   await saved(page)
 })
+
+test.describe('own images in the browser', () => {
+  const SRC = `data:image/svg+xml;base64,${btoa('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9"><circle r="4"/></svg>')}`
+  /** A game whose three faces show one image. */
+  const game = () => {
+    const made = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+    Object.assign(made, { id: 'seals', title: 'Seals' })
+    for (const at of [0, 1, 2]) made.deck.pairs[at].a = { kind: 'image', src: SRC }
+    return made
+  }
+  const rows = (page: Page, table: string): Promise<unknown[]> =>
+    page.evaluate(
+      (name) =>
+        new Promise((resolve, reject) => {
+          const opened = indexedDB.open('lucky-twin')
+          opened.onerror = () => reject(opened.error!)
+          opened.onsuccess = () => {
+            const all = opened.result.transaction(name).objectStore(name).getAll()
+            all.onsuccess = () => {
+              opened.result.close()
+              resolve(all.result)
+            }
+          }
+        }),
+      table,
+    )
+  const seals = (page: Page) => page.getByRole('article').filter({ hasText: 'Seals' })
+  const demos = async (page: Page) => (await rows(page, 'art')).length
+
+  test('are kept once for all games that show them, and forgotten with the last', async ({ page }) => {
+    await page.goto('/')
+    await expect(page.getByRole('article')).toHaveCount(3)
+    const before = await demos(page)
+    await page.getByLabel('Game files').setInputFiles({
+      name: 'seals.game.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(game())),
+    })
+    await expect(seals(page)).toHaveCount(1)
+    await seals(page).getByRole('button', { name: 'Duplicate' }).click()
+    await expect(seals(page)).toHaveCount(2)
+    expect(await demos(page)).toBe(before + 1)
+    expect(JSON.stringify(await rows(page, 'games'))).not.toContain(SRC)
+    await page.reload()
+    const { path } = await downloadOf(page, () =>
+      seals(page).first().getByRole('button', { name: /^Save/ }).click(),
+    )
+    expect(JSON.parse(readFileSync(path, 'utf8')).deck.pairs[2].a.src).toBe(SRC)
+
+    await seals(page).first().getByRole('button', { name: 'Remove' }).click()
+    await expect(seals(page)).toHaveCount(1)
+    await page.reload()
+    await expect(seals(page)).toHaveCount(1)
+    expect(await demos(page)).toBe(before + 1)
+    await seals(page).first().getByRole('button', { name: 'Remove' }).click()
+    await expect(seals(page)).toHaveCount(0)
+    await page.reload()
+    await expect(page.getByRole('article')).toHaveCount(3)
+    expect(await demos(page)).toBe(before)
+  })
+
+  test('of a shelf kept before are taken along', async ({ page }) => {
+    const { format: _format, version: _version, ...old } = game()
+    await page.route('**/old', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
+    await page.goto('/old')
+    await page.evaluate(
+      (game) =>
+        new Promise<void>((resolve) => {
+          // version 1 of the storage, in the database's own tenfold counting
+          const opened = indexedDB.open('lucky-twin', 10)
+          opened.onupgradeneeded = () => {
+            opened.result.createObjectStore('games', { keyPath: 'key' })
+            opened.result.createObjectStore('notes', { keyPath: 'name' })
+          }
+          opened.onsuccess = () => {
+            const change = opened.result.transaction(['games', 'notes'], 'readwrite')
+            change.objectStore('games').put({ key: 'seals', game, rev: 4, touched: 5 })
+            change.objectStore('notes').put({ name: 'demo games', value: true })
+            change.oncomplete = () => {
+              opened.result.close()
+              resolve()
+            }
+          }
+        }),
+      old,
+    )
+    await page.goto('/games/seals/deck')
+    await expect(title(page)).toHaveValue('Seals')
+    await retitle(page, 'Seals, kept')
+    await saved(page)
+    expect(await rows(page, 'art')).toMatchObject([{ src: SRC }])
+    expect(JSON.stringify(await rows(page, 'games'))).not.toContain(SRC)
+  })
+})

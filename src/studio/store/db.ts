@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
+import { artOf, packed, unpack, type Art } from './art.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
 export type Kept = { key: string; game: Game; rev: number; touched: number }
@@ -9,9 +10,20 @@ type Note = { name: string; value: unknown }
 class Shelf extends Dexie {
   games!: Table<Kept, string>
   notes!: Table<Note, string>
+  /** the own images of all games; rows of `games` refer to them */
+  art!: Table<Art, string>
   constructor() {
     super('lucky-twin')
     this.version(1).stores({ games: 'key', notes: 'name' })
+    this.version(2)
+      .stores({ art: 'hash' })
+      .upgrade(async (change) => {
+        for (const row of await change.table<Kept>('games').toArray()) {
+          const { game, art } = packed(row.game)
+          await change.table('art').bulkPut(art)
+          await change.table('games').put({ ...row, game })
+        }
+      })
   }
 }
 
@@ -45,12 +57,46 @@ async function open(): Promise<boolean> {
   }
 }
 
+/** Rows with their images in them again. */
+async function whole(rows: Kept[]): Promise<Kept[]> {
+  const hashes = [...new Set(rows.flatMap((row) => artOf(row.game)))]
+  const art = new Map<string, string>()
+  for (const one of await db.art.bulkGet(hashes)) if (one) art.set(one.hash, one.src)
+  return rows.map((row) => ({ ...row, game: unpack(row.game, art) }))
+}
+
+/** Keeps a row and what it refers to; within a transaction. */
+async function put(row: Kept): Promise<void> {
+  const { game, art } = packed(row.game)
+  const there = await db.art
+    .where('hash')
+    .anyOf(art.map(({ hash }) => hash))
+    .primaryKeys()
+  await db.art.bulkPut(art.filter(({ hash }) => !there.includes(hash)))
+  await db.games.put({ ...row, game })
+}
+
 export async function allGames(): Promise<Kept[]> {
-  return (await open()) ? db.games.toArray() : [...memory.values()]
+  if (!(await open())) return [...memory.values()]
+  return db.transaction('r', db.games, db.art, async () => whole(await db.games.toArray()))
 }
 
 export async function oneGame(key: string): Promise<Kept | undefined> {
-  return (await open()) ? db.games.get(key) : memory.get(key)
+  if (!(await open())) return memory.get(key)
+  return db.transaction('r', db.games, db.art, async () => {
+    const row = await db.games.get(key)
+    return row && (await whole([row]))[0]
+  })
+}
+
+/** Forgets images that no game shows any more. */
+export async function sweepArt(): Promise<void> {
+  if (!(await open())) return
+  await db.transaction('rw', db.games, db.art, async () => {
+    const used = new Set((await db.games.toArray()).flatMap((row) => artOf(row.game)))
+    const all = await db.art.toCollection().primaryKeys()
+    await db.art.bulkDelete(all.filter((hash) => !used.has(hash)))
+  })
 }
 
 /**
@@ -61,9 +107,9 @@ export async function keepGame(key: string, game: Game, before: number): Promise
   const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
   const clash = (now: Kept | undefined): boolean => (now?.rev ?? 0) !== before
   if (await open())
-    await db.transaction('rw', db.games, async () => {
+    await db.transaction('rw', db.games, db.art, async () => {
       if (clash(await db.games.get(key))) throw new Changed()
-      await db.games.put(row)
+      await put(row)
     })
   else {
     if (clash(memory.get(key))) throw new Changed()
@@ -75,7 +121,7 @@ export async function keepGame(key: string, game: Game, before: number): Promise
 
 /** Puts a removed row back just as it was. */
 export async function putBack(row: Kept): Promise<void> {
-  if (await open()) await db.games.put(row)
+  if (await open()) await db.transaction('rw', db.games, db.art, () => put(row))
   else memory.set(row.key, row)
   channel?.postMessage(row.key)
 }
@@ -92,10 +138,10 @@ export async function onceEver(name: string, first: () => Promise<Kept[]>): Prom
   if (await open()) {
     const made = await rows()
     if (made.length)
-      await db.transaction('rw', db.games, db.notes, async () => {
+      await db.transaction('rw', db.games, db.notes, db.art, async () => {
         if (await db.notes.get(name)) return
         await db.notes.put({ name, value: true })
-        await db.games.bulkAdd(made)
+        for (const row of made) await put(row)
       })
   } else if (memory.size === 0) for (const row of await rows()) memory.set(row.key, row)
 }

@@ -4,7 +4,7 @@ import { findingsOf, type Finding } from '../../core/game/findings.ts'
 import type { Game } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
-import { allGames, dropGame, keepGame, onceEver, onOtherTab, putBack, type Kept } from './db.ts'
+import { allGames, dropGame, keepGame, onceEver, onOtherTab, putBack, sweepArt, type Kept } from './db.ts'
 
 export type Box = Kept & { findings: Finding[] }
 
@@ -17,6 +17,7 @@ export const useShelf = defineStore('shelf', () => {
 
   async function load(): Promise<void> {
     await onceEver('demo games', demoGames)
+    if (!ready.value) await sweepArt()
     const rows = await allGames()
     rows.sort((a, b) => b.touched - a.touched)
     boxes.value = rows.map(withFindings)
