@@ -138,7 +138,8 @@ test('a large image is made no larger than is useful', async ({ page }) => {
   await page.getByRole('button', { name: 'Add 1 pair' }).click()
   await expect(page.getByText('1 pair added')).toBeVisible()
   const size = await page
-    .locator('[data-pair="wide"] img')
+    .getByRole('complementary', { name: 'Slip' })
+    .locator('.lt-face-image img')
     .first()
     .evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight])
   expect(size).toEqual([512, 256])

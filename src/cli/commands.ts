@@ -1,20 +1,22 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { auditBoards, type Audit } from '../core/audit/audit.ts'
+import { auditLog } from '../core/audit/log.ts'
 import type { ReadBoards } from '../core/audit/read-boards.ts'
 import { chanceWords, VERDICT_NAMES, verdictWords } from '../core/audit/words.ts'
-import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
-import { cellName } from '../core/deal/cells.ts'
-import { prepareDeal, type Cells } from '../core/deal/deal.ts'
+import { prepareDeal } from '../core/deal/deal.ts'
 import { isSeed, nextSeed } from '../core/deal/seed.ts'
+import { textGrid } from '../core/deal/text-grid.ts'
 import { writeDeal } from '../core/files/deal-file.ts'
-import { findingsOf } from '../core/game/findings.ts'
+import { findingsOf, type Finding } from '../core/game/findings.ts'
 import type { Game, Level } from '../core/game/game.ts'
 import { findLevel, resolveLevel } from '../core/game/levels.ts'
+import { passed, runCheck } from '../core/play/check.ts'
+import { tableOf } from '../core/play/record.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { shipHtml } from '../ship/html.ts'
 import { gatherArt } from '../ship/pictures.ts'
-import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, Unusable } from './files.ts'
+import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, textAt, Unusable } from './files.ts'
 
 /** What each command does. Data goes to `print`, messages to `tell`; the number is the exit code. */
 export type Out = { print(line: string): void; tell(line: string): void }
@@ -52,28 +54,6 @@ export function deal(path: string, options: DealOptions, out: Out): number {
   return 0
 }
 
-/** A board for people: columns lettered, rows numbered, every card by its pair's id, related ones with their side. */
-export function textGrid(game: Game, level: Level, seed: string, cells: Cells, columns: number): string {
-  const words = cells.map((card) => {
-    if (card === NO_CARD) return '·'
-    const pair = game.deck.pairs[pairOf(card)]!
-    return pair.b ? `${pair.id}/${sideOf(card)}` : pair.id
-  })
-  const wide = Math.max(...words.map((word) => word.length))
-  const row = (head: string, entries: string[]): string =>
-    `${head.padStart(2)}  ${entries.map((word) => word.padEnd(wide)).join('  ')}`.trimEnd()
-  const lines = [
-    `${level.name}, seed ${seed}`,
-    row(
-      '',
-      Array.from({ length: columns }, (_, i) => cellName(i, columns)[0]!),
-    ),
-  ]
-  for (let at = 0; at < words.length; at += columns)
-    lines.push(row(String(at / columns + 1), words.slice(at, at + columns)))
-  return lines.join('\n') + '\n'
-}
-
 /** Prints the result; 1 if the record expects something else. */
 export function replayRecord(
   gamePath: string,
@@ -85,15 +65,15 @@ export function replayRecord(
   const record = recordAt(recordPath)
   if (record.game !== game.id)
     throw new Unusable(`${recordPath}: game: a record of "${record.game}", not of "${game.id}"`)
-  const level = findLevel(game, record.level)
-  if (!level) throw new Unusable(`${recordPath}: level: no level "${record.level}" in this game`)
-  const settings = resolveLevel(game, level)
-  const dealer = prepareDeal(game.deck.pairs, settings)
-  if (!dealer.ok) {
-    out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+  const table = tableOf(game, record)
+  if (!table.ok) {
+    const { at, message } = table.problem
+    if (at === 'level') throw new Unusable(`${recordPath}: level: ${message}`)
+    out.tell(`${record.level}: ${at}: ${message}`)
     return 1
   }
-  const round = replay(settings, dealer.value.deal(record.seed), record)
+  const { rules, cells } = table.value
+  const round = replay(rules, cells, record)
   const result = resultOf(round)
   out.print(JSON.stringify(options.events ? { ...result, events: round.events } : result))
   const wrong = differences(record.expect ?? {}, result)
@@ -102,14 +82,29 @@ export function replayRecord(
   return wrong.length ? 1 : 0
 }
 
-/** Prints the findings; 1 if one of them stops the game. */
+/** A finding for each kept check that does not come out as it did. */
+function failedChecks(game: Game): Finding[] {
+  return (game.checks ?? []).flatMap((check, i) => {
+    const checked = runCheck(game, check)
+    if (passed(checked)) return []
+    const [first] = checked.wrong
+    const why = checked.problem
+      ? checked.problem.message
+      : `expected ${first!.key} ${JSON.stringify(first!.expected)}, but it is ${JSON.stringify(first!.actual)}`
+    return [
+      { level: 'warns', code: 'kept-check-failed', at: `checks[${i}]`, message: `${check.name}: ${why}` },
+    ]
+  })
+}
+
+/** Prints the findings; 1 if one of them stops the game, or a kept check fails. */
 export function check(path: string, options: { json?: boolean }, out: Out): number {
   const game = gameAt(path)
-  const findings = findingsOf(game, new Set(Object.keys(pictureLibrary())))
+  const findings = [...findingsOf(game, new Set(Object.keys(pictureLibrary()))), ...failedChecks(game)]
   if (options.json) out.print(JSON.stringify(findings))
   else if (findings.length === 0) out.print('no findings')
   else for (const { level, code, at, message } of findings) out.print(`${level}  ${code}  ${at}  ${message}`)
-  return findings.some((finding) => finding.level === 'stops') ? 1 : 0
+  return findings.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
 }
 
 /** What is printed of an audit under --json; also for programs that run it after every build of theirs. */
@@ -154,6 +149,26 @@ export function auditDeals(
     if (reason) out.print(reason.message)
   }
   return report.verdict === 'unfair' ? 1 : 0
+}
+
+/** Prints at which line the log of a game that another program played breaks the rules; 1 if it does. */
+export function auditGameLog(
+  gamePath: string,
+  logPath: string,
+  options: { json?: boolean },
+  out: Out,
+): number {
+  const audit = auditLog(gameAt(gamePath), textAt(logPath))
+  if (!audit.ok)
+    throw new Unusable(
+      `${logPath}: ${audit.problem.at ? `${audit.problem.at}: ` : ''}${audit.problem.message}`,
+    )
+  const { torn, lines, presses, breach } = audit.value
+  for (const problem of torn) out.tell(`${logPath}: ${problem}: left out`)
+  if (options.json) out.print(JSON.stringify(audit.value))
+  else if (breach) out.print(`line ${breach.line}, at ${breach.at} ms: ${breach.message}`)
+  else out.print(`${lines} lines, ${presses} presses: the rules were kept`)
+  return breach ? 1 : 0
 }
 
 /** Writes the playable file. In: `player`, the folder of the built player. */

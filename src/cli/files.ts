@@ -3,7 +3,8 @@ import { createRequire } from 'node:module'
 import { readBoards, type GivenSize, type ReadBoards } from '../core/audit/read-boards.ts'
 import { readGame } from '../core/files/game-file.ts'
 import { readGameZip } from '../core/files/game-zip.ts'
-import { readRecord, type PlayRecord } from '../core/files/record-file.ts'
+import { readRecord } from '../core/files/record-file.ts'
+import type { PlayRecord } from '../core/play/record.ts'
 import type { Game } from '../core/game/game.ts'
 import { SIZES } from '../core/game/settings.ts'
 import { problemLine, type Result } from '../core/result.ts'
@@ -41,6 +42,9 @@ export function gameAt(path: string): Game {
 export function recordAt(path: string): PlayRecord {
   return usable(path, readRecord(readBytes(path).toString('utf8')))
 }
+
+/** The text of a file. */
+export const textAt = (path: string): string => readBytes(path).toString('utf8')
 
 /** Boards that another program dealt. */
 export function boardsAt(path: string, size: GivenSize): ReadBoards {

@@ -60,9 +60,8 @@ program
   .action((game: string, options: { json?: boolean }) => {
     code = commands.check(game, options, out)
   })
-program
-  .command('audit')
-  .description('test what another program made')
+const audit = program.command('audit').description('test what another program made')
+audit
   .command('deals')
   .description(
     'whether deals are a fair shuffle: JSON lines, CSV with a board a row, or a board a line of any words',
@@ -73,6 +72,15 @@ program
   .option('--json', 'as JSON')
   .action((file: string, options: { rows?: number; columns?: number; json?: boolean }) => {
     code = commands.auditDeals(file, options, out)
+  })
+audit
+  .command('log')
+  .description('at which line the log of a game breaks the rules: JSON lines, the deal first')
+  .argument('<game>')
+  .argument('<log>')
+  .option('--json', 'as JSON')
+  .action((game: string, log: string, options: { json?: boolean }) => {
+    code = commands.auditGameLog(game, log, options, out)
   })
 program
   .command('ship')
@@ -94,7 +102,7 @@ try {
     if (error.exitCode !== 0) {
       const why =
         error.code === 'commander.help'
-          ? 'a command is needed: deal, replay, check, audit deals or ship'
+          ? 'a command is needed: deal, replay, check, audit deals, audit log or ship'
           : error.message
       out.tell(why.replace(/^error: /, '').replace(/\s*\n\s*/g, ' '))
       code = 2

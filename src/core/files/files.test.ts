@@ -9,7 +9,8 @@ import { problemLine, type Result } from '../result.ts'
 import { dealSchema, readDeal, readDeals, writeDeal } from './deal-file.ts'
 import { gameFileSchema, readGame, writeGame } from './game-file.ts'
 import { checkImage, checkSvg, imageType } from './image.ts'
-import { readRecord, recordFileSchema, writeRecord, type PlayRecord } from './record-file.ts'
+import { readRecord, recordFileSchema, writeRecord } from './record-file.ts'
+import type { PlayRecord } from '../play/record.ts'
 
 const bytes = (text: string): Uint8Array => Uint8Array.from(text, (c) => c.charCodeAt(0))
 const PNG = bytes('\x89PNG\r\n\x1a\nrest')
@@ -50,8 +51,8 @@ describe('game files', () => {
   test.each<[string, (file: any) => void, string]>([
     [
       'a newer version',
-      (f) => (f.version = 2),
-      'version: 2 is newer than this Lucky Twin reads (1); update it to open this file',
+      (f) => (f.version = 3),
+      'version: 3 is newer than this Lucky Twin reads (2); update it to open this file',
     ],
     ['no version', (f) => delete f.version, 'version: a whole number from 1 is expected'],
     ['another format', (f) => (f.format = 'other'), 'format: "lucky-twin/game" is expected, not "other"'],

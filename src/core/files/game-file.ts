@@ -3,13 +3,14 @@ import { cellIndex } from '../deal/cells.ts'
 import { imagesOf } from '../game/images.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel } from '../game/levels.ts'
+import { DEFAULTS } from '../game/settings.ts'
 import { gameSchema, gameShape } from '../game/schema.ts'
 import { bad, good, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 
 export const GAME_FORMAT = 'lucky-twin/game'
-export const GAME_VERSION = 1
+export const GAME_VERSION = 2
 
 /** The whole file, for docs/schema. */
 export const gameFileSchema = z.strictObject({
@@ -28,9 +29,16 @@ export function readGame(text: string): Result<Game> {
 export function gameFrom(value: unknown): Result<Game> {
   const head = readHead(value, GAME_FORMAT, GAME_VERSION)
   if (!head.ok) return head
-  const read = readWith(gameSchema, head.value)
+  const read = readWith(gameSchema, migrated(head.value, (value as { version: number }).version))
   if (!read.ok) return read
   return imagesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
+}
+
+/** Version 1 knew one player only, and no kept checks. */
+function migrated(game: Record<string, unknown>, version: number): Record<string, unknown> {
+  const { house } = game
+  if (version > 1 || typeof house !== 'object' || house === null || 'players' in house) return game
+  return { ...game, house: { ...house, players: DEFAULTS.players } }
 }
 
 function imagesAreWrong(game: Game): Result<never> | null {
@@ -67,7 +75,7 @@ function gapsAreWrong(game: Game): Result<never> | null {
 
 /** The text of a game file. `readGame` gives back the same game. */
 export function writeGame(game: Game): string {
-  const { id, title, deck, house, levels } = game
-  const file = { format: GAME_FORMAT, version: GAME_VERSION, id, title, deck, house, levels }
+  const { id, title, deck, house, levels, checks } = game
+  const file = { format: GAME_FORMAT, version: GAME_VERSION, id, title, deck, house, levels, checks }
   return JSON.stringify(file, null, 2) + '\n'
 }

@@ -76,7 +76,7 @@ export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
 
 /**
  * Checks the head that every file has. Out: the value without `format` and `version`.
- * An older version would be migrated here; there is none yet. A newer one is refused.
+ * An older version is for the caller to migrate; a newer one is refused.
  */
 export function readHead(value: unknown, format: string, version: number): Result<Record<string, unknown>> {
   if (typeof value !== 'object' || value === null || Array.isArray(value))

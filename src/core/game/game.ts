@@ -1,3 +1,4 @@
+import type { Check } from '../play/record.ts'
 import type { Section, Settings } from './settings.ts'
 import type { Pattern } from '../deck/back.ts'
 
@@ -26,4 +27,6 @@ export type Game = {
   deck: { back: Back; pairs: Pair[] }
   house: Settings
   levels: Level[]
+  /** played games that must come out as they did, whatever is changed */
+  checks?: Check[]
 }

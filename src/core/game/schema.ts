@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { PATTERNS } from '../deck/back.ts'
 import { CELL_NAME } from '../deal/cells.ts'
-import { isSeed } from '../deal/seed.ts'
 import type { Game } from './game.ts'
-import { ID } from './new-id.ts'
+import { checkSchema } from '../play/record.ts'
+import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
 import {
   BOUNDS,
   CARD_SHAPES,
@@ -28,9 +28,7 @@ type Bound = readonly [number, number]
 const whole = ([low, high]: Bound) => z.int().min(low).max(high)
 const number = ([low, high]: Bound) => z.number().min(low).max(high)
 const text = (longest: number) => z.string().min(1).max(longest)
-export const idSchema = text(LENGTHS.id).regex(ID, 'letters, digits, dot, dash and underscore only')
 const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour as #rrggbb')
-export const seedSchema = z.string().refine(isSeed, `1 to ${LENGTHS.seed} characters`)
 
 const faceBase = {
   alt: z.string().max(LENGTHS.alt).optional(),
@@ -92,14 +90,7 @@ export const settingsShape = {
   deal: z.strictObject({
     way: z.enum(WAYS),
     steps: whole(BOUNDS.steps),
-    arranged: z
-      .array(
-        z
-          .string()
-          .max(LENGTHS.id + 2)
-          .nullable(),
-      )
-      .max(BOUNDS.cards[1]),
+    arranged: z.array(cardNameSchema.nullable()).max(BOUNDS.cards[1]),
     seed: z.union([z.literal('every-play'), z.literal('daily'), z.strictObject({ fixed: seedSchema })]),
   }),
   turn: z.strictObject({
@@ -135,6 +126,10 @@ export const settingsShape = {
     floorAtZero: z.boolean(),
     stars: starsSchema.nullable(),
   }),
+  players: z.strictObject({
+    names: z.array(text(LENGTHS.player)).min(BOUNDS.players[0]).max(BOUNDS.players[1]),
+    matchGoesAgain: z.boolean(),
+  }),
   finish: z.strictObject({ wait: whole(BOUNDS.wait), then: z.enum(THEN) }),
   look: z.strictObject({ table: colour, shape: z.enum(CARD_SHAPES), sounds: z.boolean() }),
 }
@@ -150,6 +145,7 @@ const levelSchema = z.strictObject({
   clock: settingsShape.clock.partial().optional(),
   limits: settingsShape.limits.partial().optional(),
   score: settingsShape.score.partial().optional(),
+  players: settingsShape.players.partial().optional(),
   finish: settingsShape.finish.partial().optional(),
   look: settingsShape.look.partial().optional(),
 })
@@ -184,5 +180,10 @@ export const gameShape = {
     .min(BOUNDS.levels[0])
     .max(BOUNDS.levels[1])
     .superRefine((levels, context) => onceEach(levels, [], context)),
+  checks: z
+    .array(checkSchema)
+    .max(BOUNDS.checks[1])
+    .superRefine((checks, context) => onceEach(checks, [], context))
+    .optional(),
 }
 export const gameSchema: z.ZodType<Game> = z.strictObject(gameShape)

@@ -72,6 +72,8 @@ export type Settings = {
     floorAtZero: boolean
     stars: Stars | null
   }
+  /** who sits at the table, in turn; with one name it is a game for one. After a match the same player goes again, or not */
+  players: { names: string[]; matchGoesAgain: boolean }
   /** `wait` in ms, from the last judgement to what comes then */
   finish: { wait: number; then: Then }
   look: { table: string; shape: CardShape; sounds: boolean }
@@ -85,6 +87,7 @@ export const SECTIONS = [
   'clock',
   'limits',
   'score',
+  'players',
   'finish',
   'look',
 ] as const
@@ -124,6 +127,7 @@ export const DEFAULTS: Settings = {
     floorAtZero: true,
     stars: null,
   },
+  players: { names: ['Player 1'], matchGoesAgain: true },
   finish: { wait: 1200, then: 'result' },
   look: { table: '#383a63', shape: 'portrait', sounds: true },
 }
@@ -145,10 +149,22 @@ export const BOUNDS = {
   streakMax: [1, 100],
   star: [0, 100_000_000],
   wait: [0, 60_000],
+  players: [1, 4],
+  checks: [0, 1000],
+  inputs: [0, 100_000],
 } as const satisfies Record<string, readonly [number, number]>
 
 /** Longest texts, in characters. */
-export const LENGTHS = { id: 64, title: 120, name: 120, text: 200, alt: 300, tag: 40, seed: 64 } as const
+export const LENGTHS = {
+  id: 64,
+  title: 120,
+  name: 120,
+  text: 200,
+  alt: 300,
+  tag: 40,
+  seed: 64,
+  player: 24,
+} as const
 
 /** Largest images and files, in bytes. */
 export const SIZES = { image: 8 * 2 ** 20, file: 64 * 2 ** 20 } as const

@@ -44,6 +44,8 @@ export type Happening =
   | { kind: 'life-lost'; left: number }
   | { kind: 'clock-changed'; by: number }
   | { kind: 'settled'; first: number; second: number; to: CardState; by: 'time' | 'press' | 'button' }
+  /** the next player's turn, by place at the table from 0; only where there is more than one */
+  | { kind: 'passed'; to: number }
   | { kind: 'refused'; cell: number; reason: Reason }
   | { kind: 'paused' | 'resumed' }
   | { kind: 'won'; bonus: number }

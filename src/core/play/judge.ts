@@ -29,7 +29,8 @@ function judgeMatch(round: Round): void {
   const streak = ++round.streak
   if (streak > round.longestStreak) round.longestStreak = streak
   const before = round.score
-  round.score = addPoints(score, before, matchPoints(score, streak, lucky))
+  addScore(round, matchPoints(score, streak, lucky))
+  if (round.seats) round.seats[round.player]!.matches++
   // what is matched need not be remembered any more
   if (!lucky) forget(round, round.second)
   if (round.seenIn[round.first] !== round.turns) forget(round, round.first)
@@ -49,7 +50,8 @@ function judgeMiss(round: Round): void {
   if (slip) round.slips++
   round.streak = 0
   const before = round.score
-  round.score = addPoints(score, before, -missPoints(score, slip))
+  addScore(round, -missPoints(score, slip))
+  if (round.seats) round.seats[round.player]!.misses++
   if (firstIsNew) round.seenFaces[faceOf(round.cells[round.first]!)]!++
   if (secondIsNew) round.seenFaces[faceOf(round.cells[round.second]!)]!++
   if (round.events) tellJudged(round, 'miss', slip ? 'slip' : 'fresh', before)
@@ -99,10 +101,32 @@ export function lose(round: Round, by: LostBy): void {
 function win(round: Round): void {
   const { score } = round.rules
   const bonus = winPoints(score, timeLeft(round), round.lives)
-  round.score = addPoints(score, round.score, bonus)
+  addScore(round, bonus)
   round.phase = 'won'
   setClock(round)
   if (round.events) tell(round, { kind: 'won', bonus })
+}
+
+/** Points for the player whose turn it is; the round's score is the sum of all. */
+function addScore(round: Round, change: number): void {
+  const { seats, rules } = round
+  if (!seats) round.score = addPoints(rules.score, round.score, change)
+  else {
+    const seat = seats[round.player]!
+    const before = seat.score
+    seat.score = addPoints(rules.score, before, change)
+    round.score += seat.score - before
+  }
+}
+
+/** At the end of a turn: after a miss, and after a match unless that gives another turn, the next player's turn begins. */
+export function passTurn(round: Round): void {
+  const { seats, rules } = round
+  if (!seats || (round.judgedMatch && rules.players.matchGoesAgain)) return
+  seats[round.player]!.streak = round.streak
+  round.player = (round.player + 1) % seats.length
+  round.streak = seats[round.player]!.streak
+  if (round.events) tell(round, { kind: 'passed', to: round.player })
 }
 
 /** The event of a judgement; `before` is the score in front of it. */

@@ -19,8 +19,12 @@ type Row = [
   what: string,
   own: Own,
   steps: string,
-  expected: Partial<RoundResult> & { phase?: string; up?: string },
+  expected: Partial<RoundResult> & { phase?: string; up?: string; player?: number },
 ]
+const two = (matchGoesAgain = true): Own => ({ players: { names: ['Ann', 'Ben'], matchGoesAgain } })
+/** Matches, misses and score of each player. */
+const seats = (...rows: [number, number, number][]) =>
+  rows.map(([matches, misses, score]) => ({ matches, misses, score }))
 const down = (limit: number, more: object = {}): Own => ({ clock: { mode: 'down', limit, ...more } })
 
 const RECORDS: Row[] = [
@@ -195,6 +199,46 @@ const RECORDS: Row[] = [
     '0 0, 1 1, 801 2, 802 3',
     { outcome: 'won', lostBy: null },
   ],
+  [
+    'a miss passes the turn',
+    two(),
+    '0 0, 1 2, 1001 wait',
+    { players: seats([0, 1, 0], [0, 0, 0]), player: 1 },
+  ],
+  ['not before it has settled', two(), '0 0, 1 2, 1000 wait', { player: 0 }],
+  ['a match goes again', two(), '0 0, 1 1, 801 wait', { players: seats([1, 0, 100], [0, 0, 0]), player: 0 }],
+  ['or passes, where it does not', two(false), '0 0, 1 1, 801 wait', { player: 1 }],
+  [
+    'the second player scores for themselves; the score is that of all',
+    two(),
+    '0 0, 1 2, 1001 0, 1002 1',
+    { score: 100, players: seats([0, 1, 0], [1, 0, 100]) },
+  ],
+  [
+    "a streak is a player's own",
+    two(false),
+    '0 0, 1 1, 801 2, 802 3',
+    { score: 200, longestStreak: 1, players: seats([1, 0, 100], [1, 0, 100]), outcome: 'won' },
+  ],
+  [
+    'and goes on where a match goes again',
+    two(),
+    '0 0, 1 1, 801 2, 802 3',
+    { score: 250, longestStreak: 2, players: seats([2, 0, 250], [0, 0, 0]) },
+  ],
+  [
+    'zero is the floor of each player',
+    { ...two(), score: { miss: 30 } },
+    '0 0, 1 2, 1001 0, 1002 1',
+    { score: 100, players: seats([0, 1, 0], [1, 0, 100]) },
+  ],
+  [
+    'after three players the first again',
+    { players: { names: ['A', 'B', 'C'] } },
+    '0 0, 1 2, 1001 0, 1002 2, 2002 0, 2003 2, 3003 wait',
+    { player: 0, misses: 3 },
+  ],
+  ['turns are those of the table', { ...two(), limits: { turns: 1 } }, '0 0, 1 2', { lostBy: 'turns' }],
   ['lives before turns', { limits: { turns: 1, lives: 1 } }, '0 0, 1 2', { lostBy: 'lives' }],
   [
     'turns before the clock',
@@ -359,11 +403,12 @@ function played(steps: string): { inputs: Input[]; until?: number } {
 }
 
 describe('the rules, one by one', () => {
-  test.each(RECORDS)('%s', (_what, own, steps, { phase, up, ...expected }) => {
+  test.each(RECORDS)('%s', (_what, own, steps, { phase, up, player, ...expected }) => {
     const settings = settingsWith({ ...own, board: { rows: 2, columns: 2 }, deal: { way: 'in-order' } })
     const round = replay(settings, cellsOf(settings, pairsNamed(2)), played(steps))
     expect(resultOf(round)).toMatchObject(expected)
     if (expected.refused) expect(round.refused).toEqual(expected.refused)
+    if (player !== undefined) expect(round.player).toBe(player)
     if (phase) expect(round.phase).toBe(phase)
     if (up) expect(round.states.map((state) => state![0]).join(' ')).toBe(up)
   })

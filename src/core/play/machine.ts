@@ -1,5 +1,5 @@
 import { isLocked, setClock, setClockForLook, startClock } from './clock.ts'
-import { judge, lose } from './judge.ts'
+import { judge, lose, passTurn } from './judge.ts'
 import { tell } from './tell.ts'
 import type { Input, Reason } from './events.ts'
 import { NEVER, type Round } from './round.ts'
@@ -141,9 +141,11 @@ function settle(round: Round, by: 'time' | 'press' | 'button'): void {
   round.first = -1
   round.second = -1
   round.dueAt = NEVER
-  if (round.phase === 'judged') round.phase = 'ready'
+  const goesOn = round.phase === 'judged'
+  if (goesOn) round.phase = 'ready'
   setClockForLook(round)
   if (round.events) tell(round, { kind: 'settled', first, second, to, by })
+  if (goesOn && round.seats) passTurn(round)
 }
 
 function pause(round: Round): void {

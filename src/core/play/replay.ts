@@ -26,10 +26,12 @@ export function differences(
     .map((key) => ({ key, expected: expected[key], actual: actual[key] }))
 }
 
-/** Equal values; two counts by reason are equal when every reason has the same count, 0 where it is not named. */
+/** Equal values; two lists are equal entry by entry; two counts by reason are equal when every reason has the same count, 0 where it is not named. */
 function same(one: unknown, other: unknown): boolean {
   if (one === null || other === null || typeof one !== 'object' || typeof other !== 'object')
     return one === other
+  if (Array.isArray(one) && Array.isArray(other) && one.length !== other.length) return false
+  if (Array.isArray(one)) return JSON.stringify(one) === JSON.stringify(other)
   const a = one as Record<string, number>
   const b = other as Record<string, number>
   return [...Object.keys(a), ...Object.keys(b)].every((key) => (a[key] ?? 0) === (b[key] ?? 0))

@@ -24,6 +24,8 @@ export type RoundResult = {
   timeUsed: number
   /** how many presses were refused for each reason that occurred */
   refused: Partial<Record<Reason, number>>
+  /** by player; only where there are several */
+  players?: { matches: number; misses: number; score: number }[]
 }
 
 export function resultOf(round: Round): RoundResult {
@@ -46,5 +48,15 @@ export function resultOf(round: Round): RoundResult {
     lives: round.lives,
     timeUsed: time,
     refused: { ...round.refused },
+    ...(round.seats && {
+      players: round.seats.map(({ matches, misses, score }) => ({ matches, misses, score })),
+    }),
   }
+}
+
+/** Who of several players won a cleared board: the most points, then the most matches; more than one where that is equal. */
+export function winners(players: NonNullable<RoundResult['players']>): number[] {
+  const rank = ({ score, matches }: { score: number; matches: number }): number => score * 1e4 + matches
+  const best = Math.max(...players.map(rank))
+  return players.flatMap((player, at) => (rank(player) === best ? [at] : []))
 }

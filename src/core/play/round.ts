@@ -11,6 +11,9 @@ export const NEVER = 2 ** 30 - 1
 const DOWN: (CardState | null)[] = Array.from({ length: BOUNDS.cards[1] }, () => 'down')
 const ZEROS: number[] = Array.from({ length: BOUNDS.pairs[1] * 2 + 2 }, () => 0)
 
+/** What one of several players has done so far. */
+export type Seat = { matches: number; misses: number; score: number; streak: number }
+
 /**
  * The state of one round: plain data, changed only by the machine. It is built from the level and a deal; a new round
  * is a new state. All times are whole ms since the deal.
@@ -50,14 +53,20 @@ export type Round = {
     /** the limit as bonus and penalty have moved it; NEVER unless the mode is `down` */
     limit: number
   }
+  /** by player, where there are several; null in a game for one */
+  seats: Seat[] | null
+  /** whose turn it is, from 0 */
+  player: number
   turns: number
   flips: number
   matches: number
   misses: number
   lucky: number
   slips: number
+  /** matches in a row, of the player whose turn it is */
   streak: number
   longestStreak: number
+  /** of all players together */
   score: number
   /** null: there are no lives to lose */
   lives: number | null
@@ -107,6 +116,8 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
       since: 0,
       limit: rules.clock.mode === 'down' ? rules.clock.limit : NEVER,
     },
+    seats: seatsFor(rules),
+    player: 0,
     turns: 0,
     flips: 0,
     matches: 0,
@@ -124,6 +135,11 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
   advance(round, 0)
   return round
 }
+
+const seatsFor = (rules: Settings): Seat[] | null =>
+  rules.players.names.length > 1
+    ? rules.players.names.map(() => ({ matches: 0, misses: 0, score: 0, streak: 0 }))
+    : null
 
 /** Whether every pair on the board is matched. */
 export const isCleared = (round: Round): boolean => round.matches * 2 === round.cards

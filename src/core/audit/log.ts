@@ -1,0 +1,160 @@
+import { z } from 'zod'
+import { cellIndex } from '../deal/cells.ts'
+import { cardName, dealSchema } from '../files/deal-file.ts'
+import { readWith } from '../files/read-json.ts'
+import type { Game } from '../game/game.ts'
+import { cardNameSchema } from '../game/id-schema.ts'
+import { CARD_STATES, type CardState, type Input, type Reason } from '../play/events.ts'
+import { advance, apply } from '../play/machine.ts'
+import { tableOf } from '../play/record.ts'
+import { isOver, newRound, NEVER, type Round } from '../play/round.ts'
+import { bad, good, type Result } from '../result.ts'
+
+/*
+ * The log of a game that another program played, one JSON object a line:
+ *   the deal     {"level":"warm-up","seed":"…","rows":2,"columns":3,"cells":["cog/a",…]}
+ *   an input     {"at":812,"do":"press","cell":"A1","shows":"cog/a"}      shows: the card that turned, null if none did
+ *                {"at":900,"do":"turn-back"} and pause, resume
+ *   what is seen {"at":1812,"see":{"A1":"down","B1":"up"}}                 how cards lie, after all that falls due
+ *   the end      {"at":9000,"end":"won"}                                   or lost
+ */
+
+const at = z
+  .int()
+  .min(0)
+  .max(NEVER - 1)
+const lineSchema = z.union([
+  z.strictObject({
+    at,
+    do: z.literal('press'),
+    cell: z.string(),
+    shows: cardNameSchema.nullable().optional(),
+  }),
+  z.strictObject({ at, do: z.enum(['turn-back', 'pause', 'resume']) }),
+  z.strictObject({ at, see: z.record(z.string(), z.enum(CARD_STATES)) }),
+  z.strictObject({ at, end: z.enum(['won', 'lost']) }),
+])
+type Line = z.infer<typeof lineSchema>
+
+/** Where a log breaks the rules: the line, from 1, and how. */
+export type Breach = { line: number; at: number; message: string }
+export type LogAudit = {
+  level: string
+  /** lines that were read, and those that could not be, with why */
+  lines: number
+  torn: string[]
+  presses: number
+  breach: Breach | null
+}
+
+/**
+ * Reads a log and plays it by a level's rules, up to the first line that breaks them. A line that cannot be read is told and passed
+ * over. What can go wrong: no deal in the first line, a level that is not there, a deal that does not fit it.
+ */
+export function auditLog(game: Game, text: string): Result<LogAudit> {
+  const lines = text.split(/\r?\n/)
+  const head = lines.findIndex((line) => line.trim() !== '')
+  if (head < 0) return bad('', 'the log is empty')
+  const deal = parsed(lines[head]!)
+  const dealt = deal.ok ? readWith(dealSchema, deal.value) : deal
+  if (!dealt.ok)
+    return bad(
+      `line ${head + 1}${dealt.problem.at ? `, ${dealt.problem.at}` : ''}`,
+      `the first line is to be the deal, as deal prints it: ${dealt.problem.message}`,
+    )
+  const { level, seed, cells } = dealt.value
+  const table = tableOf(game, { level, seed, deal: cells })
+  if (!table.ok) return bad(`line ${head + 1}, ${table.problem.at}`, table.problem.message)
+  const { rules, cells: board } = table.value
+  const round = newRound(rules, board)
+  const audit: LogAudit = { level, lines: 1, torn: [], presses: 0, breach: null }
+  let last = 0
+  for (let i = head + 1; i < lines.length && !audit.breach; i++) {
+    if (lines[i]!.trim() === '') continue
+    const json = parsed(lines[i]!)
+    const read = json.ok ? readWith(lineSchema, json.value) : json
+    if (!read.ok) {
+      audit.torn.push(
+        `line ${i + 1}${read.problem.at ? `, ${read.problem.at}` : ''}: ${read.problem.message}`,
+      )
+      continue
+    }
+    const line = read.value
+    audit.lines++
+    if ('do' in line && line.do === 'press') audit.presses++
+    const message =
+      line.at < last
+        ? `${line.at} ms is before the line in front of it (${last} ms)`
+        : breachOf(game, round, line)
+    last = Math.max(last, line.at)
+    if (message) audit.breach = { line: i + 1, at: line.at, message }
+  }
+  return good(audit)
+}
+
+function parsed(line: string): Result<unknown> {
+  try {
+    return good(JSON.parse(line) as unknown)
+  } catch {
+    return bad('', 'not JSON, or torn')
+  }
+}
+
+/** Plays one line. Out: how it breaks the rules, or nothing. */
+function breachOf(game: Game, round: Round, line: Line): string {
+  const { rows, columns } = round.rules.board
+  const cellOf = (name: string): number => cellIndex(name, rows, columns)
+  if ('see' in line) {
+    advance(round, line.at)
+    for (const [name, seen] of Object.entries(line.see)) {
+      const is = round.states[cellOf(name)] ?? null
+      if (is === null) return `${name} is seen, but there is no card`
+      if (is !== seen) return `${name} is seen ${STATES[seen]}, but by the rules it ${lies(round, is)}`
+    }
+    return ''
+  }
+  if ('end' in line) {
+    advance(round, line.at)
+    if (!isOver(round)) return `the game ends as ${line.end}, but by the rules it goes on`
+    return round.phase === line.end
+      ? ''
+      : `the game ends as ${line.end}, but by the rules it is ${round.phase}${round.lostBy ? ` by ${round.lostBy}` : ''}`
+  }
+  if (line.do !== 'press') {
+    apply(round, line)
+    return ''
+  }
+  const cell = cellOf(line.cell)
+  const [flips, refusals] = [round.flips, round.events!.length]
+  const input: Input = { at: line.at, do: 'press', cell }
+  apply(round, input)
+  if (line.shows === undefined) return ''
+  const turned = round.flips > flips
+  const refused = round.events!.slice(refusals).find((event) => event.kind === 'refused')
+  if (!turned && line.shows !== null)
+    return `${line.cell} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSALS[refused.reason] : 'that press only turns the missed cards back'}`
+  if (!turned) return ''
+  const is = cardName(round.cells[cell]!, game.deck.pairs)
+  if (line.shows === null) return `${line.cell} stayed as it was, but by the rules it turns up ${is}`
+  return line.shows === is ? '' : `${line.cell} turned up ${line.shows}, but ${is} was dealt there`
+}
+
+const STATES: Record<CardState, string> = {
+  down: 'face down',
+  up: 'face up',
+  matched: 'matched',
+  gone: 'gone',
+}
+function lies(round: Round, state: CardState): string {
+  const look = round.dueAt === NEVER ? '' : ` until ${round.dueAt} ms`
+  return state === 'up' ? `lies face up${look}` : `is ${STATES[state]} at ${round.at} ms`
+}
+const REFUSALS: Record<Reason, string> = {
+  finished: 'the game is over',
+  paused: 'the game is paused',
+  'first-look': 'the first look is not over',
+  locked: 'the board is locked: two cards lie judged',
+  'no-card': 'there is no card',
+  matched: 'that card is matched already',
+  'face-up': 'that card lies face up already; the same card twice is no turn',
+}

@@ -1,0 +1,14 @@
+import { z } from 'zod'
+import { isSeed } from '../deal/seed.ts'
+import { ID } from './new-id.ts'
+import { LENGTHS } from './settings.ts'
+
+/** Ids and seeds as every file holds them. */
+export const idSchema = z
+  .string()
+  .min(1)
+  .max(LENGTHS.id)
+  .regex(ID, 'letters, digits, dot, dash and underscore only')
+export const seedSchema = z.string().refine(isSeed, `1 to ${LENGTHS.seed} characters`)
+/** A card as files name it: its pair's id and its side. */
+export const cardNameSchema = z.string().max(LENGTHS.id + 2)
