@@ -24,6 +24,7 @@ export class Hud {
     'time' | 'turns' | 'lives' | 'score',
     { box: HTMLElement; value: HTMLElement }
   >
+  private readonly seats = element('ol', 'lt-seats')
   private readonly fill = element('div', 'lt-limit-fill')
   private readonly soundButton: HTMLButtonElement
   private readonly pauseButton: HTMLButtonElement
@@ -54,6 +55,7 @@ export class Hud {
       name,
       buttons,
       element('div', 'lt-figures', time.box, turns.box, lives.box, score.box),
+      this.seats,
     )
     this.bar.append(this.fill)
     this.bar.setAttribute('aria-hidden', 'true')
@@ -91,6 +93,8 @@ export class Hud {
     this.figures.lives.box.hidden = round.lives === null
     this.put(this.figures.lives.value, `${round.lives ?? ''} of ${settings.limits.lives ?? ''}`)
     this.put(this.figures.score.value, String(round.score))
+    this.figures.score.box.hidden = round.seats !== null
+    this.drawSeats()
     this.bar.hidden = left === null
     if (left !== null)
       this.fill.style.transform = `scaleX(${Math.min(1, left / settings.clock.limit).toFixed(4)})`
@@ -98,6 +102,23 @@ export class Hud {
     this.turnBackButton.hidden = !button
     this.line.hidden = button
     if (isWaitingForPress(round)) this.say('press anywhere to turn them back', 'plain')
+  }
+
+  /** Who sits at the table, with what each has won; whose turn it is stands out, and is said. */
+  private drawSeats(): void {
+    const { round, settings } = this.table
+    const seats = round?.seats ?? []
+    this.seats.hidden = seats.length === 0
+    while (this.seats.children.length > seats.length) this.seats.lastChild!.remove()
+    while (this.seats.children.length < seats.length) this.seats.append(element('li', 'lt-seat'))
+    seats.forEach(({ score, matches }, at) => {
+      const seat = this.seats.children[at] as HTMLElement
+      const now = at === round!.player && !isOver(round!)
+      const pairs = `${matches} ${matches === 1 ? 'pair' : 'pairs'}`
+      this.put(seat, `${settings.players.names[at]!}${now ? ', your turn' : ''}: ${pairs}, ${score}`)
+      if (now) seat.setAttribute('aria-current', 'true')
+      else seat.removeAttribute('aria-current')
+    })
   }
 
   private put(box: HTMLElement, text: string): void {

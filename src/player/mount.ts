@@ -2,6 +2,8 @@ import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/game/levels.ts'
 import { resultOf } from '../core/play/result.ts'
 import { isOver, NEVER } from '../core/play/round.ts'
+import type { Cells } from '../core/deal/deal.ts'
+import type { Input } from '../core/play/events.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
 import { BoardView } from './board.ts'
 import { element } from './element.ts'
@@ -11,7 +13,19 @@ import { listen } from './input.ts'
 import { panelFor } from './panels.ts'
 import { playSound, soundOf } from './sound.ts'
 import './player.css'
-import { act, dealTable, newEvents, newTable, nextLevel, tick, timeNow, type Table } from './table.ts'
+import { keepOpen, readOpen } from './open-game.ts'
+import {
+  act,
+  dealTable,
+  newEvents,
+  newTable,
+  nextLevel,
+  runAt,
+  standTable,
+  tick,
+  timeNow,
+  type Table,
+} from './table.ts'
 import { shown, spoken } from './words.ts'
 
 /** How long a card takes to turn, in ms; it lies within the look time. */
@@ -29,6 +43,8 @@ export type PlayerOptions = {
   levels?: boolean
   /** where best results are kept; nowhere if left out */
   keep?: Keep
+  /** where a game that is not over is kept, so that it goes on after the page was closed */
+  keepGame?: Keep
   glass?: boolean
   /** called after anything happened: a deal, an input, something falling due */
   onChange?: (table: Readonly<Table>) => void
@@ -37,7 +53,13 @@ export type PlayerOptions = {
 export type Player = {
   readonly table: Readonly<Table>
   /** A new round, of this level if one is named, with this seed if one is given. */
-  deal(level?: string, seed?: string): void
+  deal(level?: string, seed?: string, cells?: Cells): void
+  /** Puts the game where these inputs lead by a time in ms, and holds it there until something is pressed. */
+  stand(inputs: readonly Input[], at: number): void
+  /** Lets time go on, so many times as fast as it really is. */
+  run(speed: number): void
+  /** Holds the game and lets it go to whatever falls due next. */
+  stepDue(): void
   setGlass(on: boolean): void
   /** Pauses, or goes on if paused. */
   pause(): void
@@ -46,7 +68,7 @@ export type Player = {
 
 /** Puts a table into `host` and deals. The one table: the shipped game and the studio's Play both call this. */
 export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
-  const { game, keep = null } = options
+  const { game, keep = null, keepGame = null } = options
   const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!)
   table.glass = options.glass ?? false
   let frame = 0
@@ -76,8 +98,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   }
   document.addEventListener('visibilitychange', whenHidden)
 
-  function deal(level?: string, seed?: string): void {
-    dealTable(table, findLevel(game, level) ?? table.level, seed)
+  function deal(level?: string, seed?: string, cells?: Cells): void {
+    dealTable(table, findLevel(game, level) ?? table.level, seed, cells)
     record = false
     root.style.setProperty('--table', table.settings.look.table)
     root.classList.toggle('lt-fade', table.settings.turn.onMatch === 'fade')
@@ -113,6 +135,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (events.length) {
       board.draw()
       options.onChange?.(table)
+      keepOpen(keepGame, table)
     }
     hud.draw()
     drawPanel()
@@ -132,12 +155,30 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (tick(table)) finish()
     after()
     const { round } = table
-    if (!round || round.phase === 'paused') return
+    if (!round || round.phase === 'paused' || table.held) return
     // behind the result the last two cards still settle
     if (!isOver(round) || table.panel === 'none' || round.nextDue !== NEVER) run()
   }
   function run(): void {
     if (frame === 0) frame = requestAnimationFrame(step)
+  }
+
+  function stand(inputs: readonly Input[], at: number): void {
+    standTable(table, inputs, at)
+    root.classList.toggle('lt-is-won', table.round?.phase === 'won')
+    hud.say('', 'plain')
+    board.draw()
+    options.onChange?.(table)
+    after()
+  }
+
+  function stepDue(): void {
+    const { round } = table
+    if (!round) return
+    tick(table)
+    // what falls due in the far future is not waited for
+    const next = round.nextDue === NEVER ? round.at : round.nextDue
+    stand(table.inputs, next)
   }
 
   function finish(): void {
@@ -209,10 +250,22 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (event.key === 'Escape' && (table.panel === 'pause' || table.panel === 'levels')) resume()
   })
 
-  deal(undefined, options.seed)
+  const left = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
+  deal(left?.level, left?.seed ?? options.seed)
+  if (left) {
+    stand(left.inputs, left.at)
+    runAt(table, table.speed)
+    pause()
+  }
   return {
     table,
     deal,
+    stand,
+    stepDue,
+    run(speed) {
+      runAt(table, speed)
+      run()
+    },
     pause,
     setGlass(on) {
       table.glass = on

@@ -5,7 +5,7 @@ import iconStar from '~icons/ph/star-four-fill?raw'
 import { openCells } from '../core/deal/cells.ts'
 import type { Level } from '../core/game/game.ts'
 import { resolveLevel } from '../core/game/levels.ts'
-import { resultOf } from '../core/play/result.ts'
+import { resultOf, winners, type RoundResult } from '../core/play/result.ts'
 import { pairsLeft } from '../core/play/round.ts'
 import type { Best } from './best.ts'
 import { button, element, icon } from './element.ts'
@@ -53,11 +53,16 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   const next = nextLevel(table)
   const body: Node[] = []
   if (won && result.stars !== null) body.push(starRow(result.stars))
-  body.push(element('p', 'lt-tale', won ? tale(result) : `${lostWords(result.lostBy!)} ${leftWords(table)}`))
+  const { players } = result
+  if (players) body.push(playersTable(table.settings.players.names, players))
+  else
+    body.push(
+      element('p', 'lt-tale', won ? tale(result) : `${lostWords(result.lostBy!)} ${leftWords(table)}`),
+    )
   const facts = element('dl', 'lt-facts')
   const fact = (name: string, value: string): void =>
     facts.append(element('div', '', element('dt', '', name), element('dd', '', value)))
-  fact('score', String(result.score))
+  if (!players) fact('score', String(result.score))
   fact('turns', String(result.turns))
   fact('time', clockText(result.timeUsed, false))
   body.push(facts)
@@ -71,7 +76,35 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   const buttons = [again]
   if (won && next)
     buttons.unshift(button('lt-button lt-main', `Next: ${next.name}`, () => acts.deal(next), iconNext))
-  return panel(won ? 'All pairs found' : 'Not this time', body, buttons)
+  return panel(titleOf(table, result), body, buttons)
+}
+
+function titleOf(table: Table, { outcome, players }: RoundResult): string {
+  if (outcome !== 'won') return 'Not this time'
+  if (!players) return 'All pairs found'
+  const first = winners(players).map((at) => table.settings.players.names[at]!)
+  return first.length === 1
+    ? `${first[0]!} has won`
+    : `${first.slice(0, -1).join(', ')} and ${first.at(-1)!} share the win`
+}
+
+/** A row for each player, in the order in which they sit. */
+function playersTable(names: readonly string[], players: NonNullable<RoundResult['players']>): HTMLElement {
+  const row = (...cells: HTMLElement[]): HTMLElement => element('tr', '', ...cells)
+  const first = new Set(winners(players))
+  const body = players.map(({ matches, misses, score }, at) => {
+    const name = element('th', '', names[at]!)
+    name.setAttribute('scope', 'row')
+    const line = row(name, ...[matches, misses, score].map((value) => element('td', '', String(value))))
+    line.classList.toggle('lt-first', first.has(at))
+    return line
+  })
+  const heads = ['player', 'pairs', 'misses', 'score'].map((word) => {
+    const head = element('th', '', word)
+    head.setAttribute('scope', 'col')
+    return head
+  })
+  return element('table', 'lt-players', element('thead', '', row(...heads)), element('tbody', '', ...body))
 }
 
 function leftWords(table: Table): string {

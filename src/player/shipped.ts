@@ -16,4 +16,5 @@ mountPlayer(document.getElementById('lucky-twin')!, {
   level: asked.get('level') ?? undefined,
   seed: asked.get('seed')?.slice(0, 64) || undefined,
   keep: keepUnder(`lucky-twin:${data.game.id}`),
+  keepGame: keepUnder(`lucky-twin:${data.game.id}:open`),
 })

@@ -1,10 +1,11 @@
-import { prepareDeal } from '../core/deal/deal.ts'
+import { prepareDeal, type Cells } from '../core/deal/deal.ts'
 import { nextSeed } from '../core/deal/seed.ts'
 import type { Game, Level } from '../core/game/game.ts'
 import { resolveLevel } from '../core/game/levels.ts'
 import type { Settings } from '../core/game/settings.ts'
 import { advance, apply } from '../core/play/machine.ts'
 import type { Event, Input } from '../core/play/events.ts'
+import { standingWhen } from '../core/play/tape.ts'
 import { isOver, newRound, type Round } from '../core/play/round.ts'
 import type { Art } from './face.ts'
 
@@ -28,6 +29,8 @@ export type Table = {
   /** performance.now() of the deal, moved so that elapsed × speed is the round's time */
   startedAt: number
   speed: number
+  /** time stands until something is pressed: the author looks at a moment of the game */
+  held: boolean
   panel: Panel
   /** when the panel for the end opens, in the round's ms; NaN while the round is open */
   endsAt: number
@@ -52,6 +55,7 @@ export function newTable(game: Game, art: Art, level: Level): Table {
     inputs: [],
     startedAt: 0,
     speed: 1,
+    held: false,
     panel: 'none',
     endsAt: NaN,
     glass: false,
@@ -61,8 +65,8 @@ export function newTable(game: Game, art: Art, level: Level): Table {
   }
 }
 
-/** A new round of a level. Without a seed, the level's own rule gives the next one. */
-export function dealTable(table: Table, level: Level, seed?: string): void {
+/** A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are laid instead of what the seed gives. */
+export function dealTable(table: Table, level: Level, seed?: string, cells?: Cells): void {
   const settings = resolveLevel(table.game, level)
   const fresh = crypto.getRandomValues(new Uint32Array(1))[0]!
   table.level = level
@@ -72,8 +76,9 @@ export function dealTable(table: Table, level: Level, seed?: string): void {
   table.heard = 0
   table.endsAt = NaN
   table.startedAt = performance.now()
+  table.held = false
   const dealer = prepareDeal(table.game.deck.pairs, settings)
-  table.round = dealer.ok ? newRound(settings, dealer.value.deal(table.seed)) : null
+  table.round = dealer.ok ? newRound(settings, cells ?? dealer.value.deal(table.seed)) : null
   table.problem = dealer.ok ? '' : dealer.problem.message
   table.panel = dealer.ok ? 'none' : 'problem'
   table.cursor = Math.max(0, table.round?.states.findIndex((state) => state !== null) ?? 0)
@@ -81,7 +86,29 @@ export function dealTable(table: Table, level: Level, seed?: string): void {
 
 /** The round's time now, in whole ms since the deal. */
 export const timeNow = (table: Table): number =>
-  Math.max(table.round?.at ?? 0, Math.floor((performance.now() - table.startedAt) * table.speed))
+  table.held
+    ? (table.round?.at ?? 0)
+    : Math.max(table.round?.at ?? 0, Math.floor((performance.now() - table.startedAt) * table.speed))
+
+/** Lets the round's time go on from where it stands, at a speed of so many times the real one. */
+export function runAt(table: Table, speed: number): void {
+  const at = timeNow(table)
+  table.speed = speed
+  table.held = false
+  table.startedAt = performance.now() - at / speed
+}
+
+/** Puts the round, its deal kept, where these inputs lead by a time in ms, and holds it there. */
+export function standTable(table: Table, inputs: readonly Input[], at: number): void {
+  if (!table.round) return
+  const { round, inputs: used } = standingWhen(table.settings, table.round.cells, inputs, at)
+  table.round = round
+  table.inputs = used
+  table.heard = round.events!.length
+  table.endsAt = NaN
+  table.panel = 'none'
+  table.held = true
+}
 
 /** Lets time pass up to now. Out: whether the panel for the end is due. */
 export function tick(table: Table): boolean {
@@ -101,6 +128,7 @@ export function act(
   input: { do: 'press'; cell: number } | { do: 'turn-back' | 'pause' | 'resume' },
 ): void {
   if (!table.round) return
+  if (table.held) runAt(table, table.speed)
   const timed: Input = { at: timeNow(table), ...input }
   table.inputs.push(timed)
   apply(table.round, timed)

@@ -44,6 +44,8 @@ export function spoken(table: Table, event: Event): string {
       return `${event.left} ${event.left === 1 ? 'life' : 'lives'} left.`
     case 'first-look-over':
       return 'All cards are face down now.'
+    case 'passed':
+      return `${table.settings.players.names[event.to]!} has the next turn.`
     case 'won':
       return 'All pairs found.'
     case 'lost':

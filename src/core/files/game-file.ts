@@ -3,7 +3,7 @@ import { cellIndex } from '../deal/cells.ts'
 import { imagesOf } from '../game/images.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel } from '../game/levels.ts'
-import { DEFAULTS } from '../game/settings.ts'
+import { migrateGame } from '../game/migrations.ts'
 import { gameSchema, gameShape } from '../game/schema.ts'
 import { bad, good, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
@@ -29,16 +29,9 @@ export function readGame(text: string): Result<Game> {
 export function gameFrom(value: unknown): Result<Game> {
   const head = readHead(value, GAME_FORMAT, GAME_VERSION)
   if (!head.ok) return head
-  const read = readWith(gameSchema, migrated(head.value, (value as { version: number }).version))
+  const read = readWith(gameSchema, migrateGame(head.value, (value as { version: number }).version))
   if (!read.ok) return read
   return imagesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
-}
-
-/** Version 1 knew one player only, and no kept checks. */
-function migrated(game: Record<string, unknown>, version: number): Record<string, unknown> {
-  const { house } = game
-  if (version > 1 || typeof house !== 'object' || house === null || 'players' in house) return game
-  return { ...game, house: { ...house, players: DEFAULTS.players } }
 }
 
 function imagesAreWrong(game: Game): Result<never> | null {

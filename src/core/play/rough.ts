@@ -1,3 +1,4 @@
+import { cardsMatch } from '../deck/card.ts'
 import { draw } from '../deal/draw.ts'
 import type { Cells } from '../deal/deal.ts'
 import type { Stream } from '../deal/seed.ts'
@@ -5,12 +6,13 @@ import type { Settings } from '../game/settings.ts'
 import { REASONS, type Input, type Reason } from './events.ts'
 import { broken, newWatch, type Invariant } from './invariants.ts'
 import { apply } from './machine.ts'
-import { isOver, newRound, NEVER } from './round.ts'
+import { isOver, newRound, NEVER, type Round } from './round.ts'
 
 /** The ways in which a game is handled roughly. */
 export const NASTY = [
   'twice',
   'third',
+  'twin',
   'last-ms',
   'just-late',
   'pause',
@@ -44,6 +46,14 @@ export const emptyReport = (): RoughReport => ({
 /** So many inputs a game at most, for each of its cards: a game that nobody can win ends too. */
 const INPUTS_A_CARD = 12
 const SOME_MORE = 6
+const CLOCK_SELDOM = 60
+
+function twinOf(round: Round): number {
+  const first = round.cells[round.first]!
+  return round.cells.findIndex(
+    (card, cell) => cell !== round.first && round.states[cell] === 'down' && cardsMatch(first, card),
+  )
+}
 
 /**
  * Plays one game with random and nasty presses and watches the invariants after each. In: rules, a deal and its seed, a stream of
@@ -70,8 +80,11 @@ export function handleRoughly(
     report.tried[kind]++
     let cell = draw(stream, cells.length)
     let act: 'press' | 'turn-back' | 'pause' | 'resume' = 'press'
-    const due = round.nextDue === NEVER ? at : round.nextDue
+    // the end of a look often, that of the clock now and then: a game should last
+    const next = draw(stream, CLOCK_SELDOM) === 0 ? round.nextDue : round.dueAt
+    const due = next === NEVER ? at : next
     if (kind === 'twice') cell = last
+    else if (kind === 'twin' && round.phase === 'one-up') cell = twinOf(round)
     else if (kind === 'last-ms') at = Math.max(at, due - 1)
     else if (kind === 'just-late') at = Math.max(at, due)
     else if (kind === 'pause') act = round.phase === 'paused' ? 'resume' : 'pause'

@@ -1,20 +1,36 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import IconCopy from '~icons/ph/copy'
+import { computed, nextTick, ref, watch } from 'vue'
 import { pairOf, sideOf } from '../../core/deck/card.ts'
 import { cellName } from '../../core/deal/cells.ts'
 import { clockDueIn } from './clock-words.ts'
 import type { Table } from '../../player/table.ts'
 import { cardWords } from '../../player/words.ts'
 import FaceView from '../cards/FaceView.vue'
-import { eventWords, sights } from './ledger-words.ts'
+import { textGrid } from '../../core/deal/text-grid.ts'
+import type { Reason } from '../../core/play/events.ts'
+import { isLocked, timeLeft, timeUsed } from '../../core/play/clock.ts'
+import ChoiceWord from '../settings/ChoiceWord.vue'
+import { useToasts } from '../toast/useToasts.ts'
+import { eventWords, ledgerJson, ledgerText, sights, type LedgerRow } from './ledger-words.ts'
 
 /** Every card's state, and the list of events, as the machine has them. `version` grows with each change of the table. */
 const props = defineProps<{ table: Readonly<Table>; version: number }>()
 const MOST_EVENTS = 200
+const { say } = useToasts()
+const query = ref('')
+const follow = ref(true)
+const list = ref<HTMLElement>()
+const SHOWN = [
+  ['all', 'all'],
+  ['turns', 'turns only'],
+  ['refused', 'refused only'],
+] as const
+const shown = ref<(typeof SHOWN)[number][0]>('all')
 
 const round = computed(() => (props.version, props.table.round))
 const columns = computed(() => props.table.settings.board.columns)
-const rows = computed(() => {
+const rows = computed<LedgerRow[]>(() => {
   const now = round.value
   if (!now || props.version < 0) return []
   const seen = sights(now.events!, now.cells.length)
@@ -37,29 +53,97 @@ const rows = computed(() => {
     ]
   })
 })
+const found = computed(() => {
+  const wanted = query.value.trim().toLowerCase()
+  if (!wanted) return rows.value
+  return rows.value.filter(({ name, words, state, order }) =>
+    [name, words, state, order].some((word) => word.toLowerCase().startsWith(wanted)),
+  )
+})
+/** the card that was turned last is kept in sight */
+watch(
+  () => [props.version, props.table.round?.flips],
+  async ([, now], [, before]) => {
+    if (!follow.value || now === before) return
+    await nextTick()
+    list.value?.querySelector('tr.second, tr.first')?.scrollIntoView({ block: 'nearest' })
+  },
+)
 const events = computed(() => {
-  const all = props.version < 0 ? [] : (round.value?.events ?? [])
+  const every = props.version < 0 ? [] : (round.value?.events ?? [])
+  const all = every.filter(
+    ({ kind }) =>
+      shown.value === 'all' ||
+      (shown.value === 'refused' ? kind === 'refused' : kind === 'match' || kind === 'miss'),
+  )
   return all
     .slice(-MOST_EVENTS)
     .map((event, i) => ({
       key: all.length - Math.min(all.length, MOST_EVENTS) + i,
       at: (event.at / 1000).toFixed(1),
       words: eventWords(event, columns.value),
+      reason: event.kind === 'refused' ? REASON_WORDS[event.reason] : undefined,
       kind: event.kind,
     }))
     .reverse()
 })
+const REASON_WORDS: Record<Reason, string> = {
+  finished: 'the game is over',
+  paused: 'the game is paused',
+  'first-look': 'the first look is not over',
+  locked: 'two cards lie judged, and the look time is not over',
+  'no-card': 'a gap, or outside the board',
+  matched: 'this card is matched',
+  'face-up': 'this card was turned in this very turn',
+}
+const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
+/** The clock and the lock, as they stand. */
+const clock = computed(() => {
+  const now = round.value
+  if (!now || props.version < 0) return ''
+  const left = timeLeft(now)
+  return [
+    `${seconds(timeUsed(now))} used`,
+    left === null ? '' : `${seconds(left)} left`,
+    now.clock.running ? 'clock runs' : 'clock stands',
+    isLocked(now) ? 'locked' : 'open',
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+
+async function copy(what: string, text: string): Promise<void> {
+  try {
+    await navigator.clipboard.writeText(text)
+    say(`${what} is on the clipboard`)
+  } catch {
+    say(`This browser does not let ${what.toLowerCase()} go to the clipboard`, { tone: 'wrong' })
+  }
+}
+const copyBoard = (): Promise<void> => {
+  const { game, level, seed } = props.table
+  return copy('The board', textGrid(game, level, seed, round.value!.cells, columns.value))
+}
+const copyText = (): Promise<void> =>
+  copy('The ledger', ledgerText(rows.value, round.value!.events!, columns.value))
+const copyJson = (): Promise<void> =>
+  copy('The ledger', ledgerJson(rows.value, round.value!.events!, props.table.seed, props.table.level.id))
 const phase = computed(() => (props.version < 0 || !round.value ? '' : round.value.phase))
 const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(round.value)))
 </script>
 
 <template>
   <section class="ledger" aria-labelledby="ledger">
-    <h2 id="ledger">Ledger</h2>
+    <h2 id="ledger" class="hidden-text">Ledger</h2>
     <p class="phase" :class="phase">
       <strong>{{ phase }}</strong> {{ due }}
     </p>
-    <div class="cards" tabindex="0" role="region" aria-label="Cards">
+    <p class="clock">{{ clock }}</p>
+    <div class="tools">
+      <input v-model="query" type="search" placeholder="cell, face or state" aria-label="Filter the cards" />
+      <label><input v-model="follow" type="checkbox" /> follow</label>
+    </div>
+    <div ref="list" class="cards" tabindex="0" role="region" aria-label="Cards">
       <table>
         <thead>
           <tr>
@@ -71,7 +155,7 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in rows" :key="row.cell" :class="[row.state, row.order]">
+          <tr v-for="row in found" :key="row.cell" :class="[row.state, row.order]">
             <th scope="row">{{ row.name }}</th>
             <td>
               <span class="face" :title="row.words"><FaceView :face="row.face" shape="square" /></span
@@ -84,11 +168,21 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
         </tbody>
       </table>
     </div>
-    <h3>Events</h3>
+    <div class="tools">
+      <h3>Events</h3>
+      <ChoiceWord v-model="shown" label="Which events are shown" :choices="SHOWN" />
+      <span class="copies">
+        <button class="copy" type="button" title="Copy the board as text" @click="copyBoard">
+          <IconCopy />board
+        </button>
+        <button class="copy" type="button" title="Copy the ledger as text" @click="copyText">text</button>
+        <button class="copy" type="button" title="Copy the ledger as JSON" @click="copyJson">JSON</button>
+      </span>
+    </div>
     <div class="events" tabindex="0" role="region" aria-label="Events">
       <p v-if="!events.length" class="soft">Nothing has happened yet. Press a card.</p>
       <ol v-else>
-        <li v-for="event in events" :key="event.key" :class="event.kind">
+        <li v-for="event in events" :key="event.key" :class="event.kind" :title="event.reason">
           <span>{{ event.at }}</span>{{ event.words }}
         </li>
       </ol>
@@ -99,7 +193,7 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
 <style scoped>
 .ledger {
   display: grid;
-  grid-template-rows: auto auto minmax(80px, 3fr) auto minmax(80px, 2fr);
+  grid-template-rows: auto auto auto minmax(80px, 3fr) auto minmax(80px, 2fr);
   gap: 8px;
   min-height: 0;
   height: 100%;
@@ -109,6 +203,48 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
   border-radius: var(--round);
   background: var(--lagoon-pale);
   font-size: 14px;
+}
+.clock {
+  color: var(--ink-soft);
+  font-size: 13px;
+}
+.tools {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 14px;
+}
+.tools input[type='search'] {
+  flex: 1;
+  min-width: 0;
+  height: 30px;
+  padding: 0 10px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  color: inherit;
+  font: inherit;
+}
+.tools input::placeholder {
+  color: #6f6b7d;
+}
+.copies {
+  display: flex;
+  gap: 4px;
+  margin-left: auto;
+}
+.copy {
+  display: inline-flex;
+  align-items: center;
+  gap: 4px;
+  height: 26px;
+  padding: 0 7px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  color: inherit;
+  font: 500 13px var(--body);
+  cursor: pointer;
 }
 .phase.judged,
 .phase.paused,

@@ -1,32 +1,62 @@
 <script setup lang="ts">
-import IconDeal from '~icons/ph/cards-three'
-import IconGlass from '~icons/ph/eye'
-import IconOrder from '~icons/ph/rows'
-import IconPhone from '~icons/ph/device-mobile'
-import IconSave from '~icons/ph/download-simple'
-import { onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import { isSeed } from '../../core/deal/seed.ts'
-import type { Game } from '../../core/game/game.ts'
+import IconLog from '~icons/ph/list-magnifying-glass'
+import IconRough from '~icons/ph/hand-fist'
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { cellName } from '../../core/deal/cells.ts'
+import type { Cells } from '../../core/deal/deal.ts'
+import { pairOf, sideOf } from '../../core/deck/card.ts'
+import type { Face, Game } from '../../core/game/game.ts'
 import { findLevel, withOwn } from '../../core/game/levels.ts'
-import { LENGTHS } from '../../core/game/settings.ts'
+import { checkOf } from '../../core/play/check.ts'
+import { tableOf, type Check, type Played } from '../../core/play/record.ts'
+import type { Round } from '../../core/play/round.ts'
+import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../core/play/shortcuts.ts'
+import { standingWhen } from '../../core/play/tape.ts'
+import { problemLine } from '../../core/result.ts'
 import { mountPlayer, type Player } from '../../player/mount.ts'
 import type { Table } from '../../player/table.ts'
 import { useKeys } from '../bench/useKeys.ts'
 import { pictureUrl } from '../cards/pictures.ts'
 import { download } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
+import { useToasts } from '../toast/useToasts.ts'
+import ChecksPanel from './ChecksPanel.vue'
 import LedgerView from './LedgerView.vue'
+import LogDialog from './LogDialog.vue'
+import PlayTools from './PlayTools.vue'
+import RoughDialog from './RoughDialog.vue'
+import TapeStrip from './TapeStrip.vue'
+import { expecting, useChecks } from './useChecks.ts'
+import { laid, useTapes, type Tape } from './useTapes.ts'
 
 const bench = useBench()
+const { say } = useToasts()
 const host = ref<HTMLElement>()
 const glass = ref(false)
 const inOrder = ref(false)
 const phone = ref(false)
+const speed = ref(1)
 const seed = ref('')
+const side = ref<'ledger' | 'tapes'>('ledger')
+const rough = ref(false)
+const log = ref(false)
 const table = shallowRef<Readonly<Table> | null>(null)
 /** grows with every change of the table, which is not reactive itself */
 const version = ref(0)
+/** the deal that lies, card by card, where the seed alone would not give it */
+const pasted = shallowRef<Played['deal']>(undefined)
 let player: Player | null = null
+
+const tapes = useTapes({
+  table,
+  game: () => bench.game!,
+  player: () => player,
+  deal: () => pasted.value ?? (inOrder.value && table.value ? laid(table.value) : undefined),
+})
+const { checked, running } = useChecks(() => bench.game!)
+const checks = computed(() => bench.game!.checks ?? [])
+const held = computed(() => version.value >= 0 && (table.value?.held ?? false))
+const round = computed(() => (version.value, table.value?.round ?? null))
 
 /** The game as it is tried here: the same, or with this level's twins dealt side by side. */
 function tried(): Game {
@@ -38,6 +68,7 @@ function tried(): Game {
 }
 
 function mount(withSeed?: string): void {
+  pasted.value = undefined
   player?.destroy()
   player = mountPlayer(host.value!, {
     game: tried(),
@@ -48,153 +79,245 @@ function mount(withSeed?: string): void {
     levels: matchMedia('(max-width: 760px)').matches,
     glass: glass.value,
     onChange(now) {
+      // another deal: what was played is kept as a tape
+      if (!now.held && now.inputs.length === 0 && tapes.at.value > 0) tapes.leave()
       table.value = now
       version.value++
       seed.value = now.seed
       // "next level" goes up the ladder too
       if (now.level.id !== bench.rung) bench.rung = now.level.id
+      tapes.follow()
     },
   })
+  player.run(speed.value)
 }
-function dealAgain(): void {
-  player?.deal()
+/** Another deal; what was played so far is kept as a tape. */
+function dealt(withSeed?: string, cells?: { cells: Cells; deal: Played['deal'] }): void {
+  pasted.value = cells?.deal
+  player?.deal(undefined, withSeed, cells?.cells)
+  player?.run(speed.value)
 }
-function typeSeed(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const text = field.value.trim()
-  if (isSeed(text)) player?.deal(undefined, text)
-  else field.value = seed.value
+/** A seed, or a deal as a line of JSON. */
+function useSeed(text: string): void {
+  if (!text.startsWith('{')) return dealt(text)
+  void import('../../core/files/deal-file.ts').then(({ readDeal }) => {
+    const read = readDeal(text, bench.game!.deck.pairs)
+    if (!read.ok) return say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
+    const { level, seed: given } = read.value
+    const deal = (JSON.parse(text) as { cells: (string | null)[] }).cells
+    lay({ level, seed: given, deal, inputs: [] })
+  })
 }
-function toggleGlass(): void {
-  glass.value = !glass.value
-  player?.setGlass(glass.value)
+/** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
+function lay(played: Played): boolean {
+  const found = tableOf(bench.game!, played)
+  if (!found.ok) {
+    say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
+    return false
+  }
+  if (played.level !== bench.rung || inOrder.value) {
+    inOrder.value = false
+    bench.rung = played.level
+    mount(played.seed)
+  }
+  dealt(played.seed, played.deal && { cells: found.value.cells, deal: played.deal })
+  return true
 }
-function toggleOrder(): void {
-  inOrder.value = !inOrder.value
-  mount(seed.value)
+function takeTape(tape: Tape, turn?: number): void {
+  if (lay(tape)) tapes.take(tape, turn)
+}
+function show(played: Played, name: string, turn: number): void {
+  const tape = tapes.read(played, name)
+  if (tape) takeTape(tape, Math.min(turn, tape.chips.length))
+  else lay(played)
+}
+async function openRecord(file: File): Promise<void> {
+  const { readRecord } = await import('../../core/files/record-file.ts')
+  const read = readRecord(await file.text())
+  if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
+  const { game, expect: _expect, ...played } = read.value
+  if (game !== bench.game!.id)
+    return say(`${file.name}: a record of "${game}", not of this game ("${bench.game!.id}")`, {
+      tone: 'wrong',
+    })
+  show(played, file.name.replace(/\.play\.json$|\.json$/, ''), Infinity)
 }
 async function saveRecord(): Promise<void> {
+  const tape = tapes.whole.value ?? tapes.now.value
+  if (!tape) return
+  const { writeRecord } = await import('../../core/files/record-file.ts')
+  const { level, seed: dealt, deal, inputs, until } = tape
+  const record = { game: bench.game!.id, level, seed: dealt, deal, inputs, until }
+  download(`${record.game}-${level}.play.json`, writeRecord(record), 'application/json')
+}
+
+/** Plays on from where the table stands, and holds it there. */
+function bring(shortcut: (round: Round) => Shortcut): void {
   const now = table.value
   if (!now?.round) return
-  const { writeRecord } = await import('../../core/files/record-file.ts')
-  const record = {
-    game: now.game.id,
-    level: now.level.id,
-    seed: now.seed,
-    inputs: now.inputs,
-    until: now.round.at,
-  }
-  download(`${now.game.id}-${now.level.id}.play.json`, writeRecord(record), 'application/json')
+  const { round: copy } = standingWhen(now.settings, now.round.cells, now.inputs, now.round.at)
+  const { inputs, at } = shortcut(copy)
+  player?.stand([...now.inputs, ...inputs], at)
 }
+const LAST_SECONDS = 5000
+
+const editChecks = (label: string, to: (all: Check[]) => Check[]): void =>
+  bench.edit(label, (game) => void (game.checks = to(checks.value)))
+const changeCheck = (check: Check, label: string, to: Check): void =>
+  editChecks(label, (all) => all.map((one) => (one.id === check.id ? to : one)))
+function keepCheck(): void {
+  const tape = tapes.whole.value ?? tapes.now.value
+  const check = tape && checkOf(bench.game!, tape, tape.name)
+  if (!check) return
+  editChecks('keep a check', (all) => [...all, check])
+  say(`"${check.name}" is kept as a check`, { act: { label: 'Undo', run: bench.undo } })
+}
+function accept(check: Check): void {
+  const again = checkOf(bench.game!, check, check.name)
+  if (again) changeCheck(check, 'expect it as it is now', { ...again, id: check.id })
+}
+function expect(check: Check, key: string, value: unknown): void {
+  const outcomes = ['won', 'lost', 'open']
+  const sound = key === 'outcome' ? outcomes.includes(value as string) : Number.isInteger(value)
+  if (value !== '' && !sound)
+    return say(`${key}: ${key === 'outcome' ? 'won, lost or open' : 'a whole number'} is expected`, {
+      tone: 'wrong',
+    })
+  changeCheck(check, 'change what a check expects', expecting(check, key, value))
+}
+
+const faceOf = (cell: number): Face | null => {
+  const card = round.value?.cells[cell]
+  const pair = card === undefined ? undefined : bench.game!.deck.pairs[pairOf(card)]
+  return pair ? (sideOf(card!) === 'b' && pair.b) || pair.a : null
+}
+const nameOf = (cell: number): string => cellName(cell, table.value?.settings.board.columns ?? 1)
 
 onMounted(() => mount())
 onBeforeUnmount(() => player?.destroy())
+watch(glass, (on) => player?.setGlass(on))
+watch(inOrder, () => mount(seed.value))
+watch(speed, (now) => player?.run(now))
+/** What is played on changes with the game, but not with its checks. */
+const playedOn = computed(() => {
+  const { deck, house, levels } = bench.game!
+  return { deck, house, levels }
+})
+let lastGame = playedOn.value
 watch(
-  () => [bench.game, bench.rung],
+  () => [playedOn.value, bench.rung],
   () => {
-    if (bench.rung && (player?.table.level.id !== bench.rung || bench.game !== lastGame)) mount()
-    lastGame = bench.game
+    const { deck, house, levels } = playedOn.value
+    const same = deck === lastGame.deck && house === lastGame.house && levels === lastGame.levels
+    if (bench.rung && (player?.table.level.id !== bench.rung || !same)) mount()
+    lastGame = playedOn.value
   },
 )
-let lastGame = bench.game
 
-useKeys({ d: dealAgain, g: toggleGlass, p: () => player?.pause() })
+useKeys({
+  d: () => dealt(),
+  g: () => (glass.value = !glass.value),
+  p: () => player?.pause(),
+  ',': () => tapes.jump(tapes.at.value - 1),
+  '.': () => tapes.jump(tapes.at.value + 1),
+})
 </script>
 
 <template>
   <div class="play">
-    <div class="tools">
-      <button
-        class="btn"
-        type="button"
-        :aria-pressed="glass"
-        title="See through the backs (G)"
-        @click="toggleGlass"
-      >
-        <IconGlass />Glass
-      </button>
-      <button
-        class="btn"
-        type="button"
-        :aria-pressed="inOrder"
-        title="Deal twins side by side"
-        @click="toggleOrder"
-      >
-        <IconOrder />In order
-      </button>
-      <button
-        class="btn"
-        type="button"
-        :aria-pressed="phone"
-        title="The table as wide as a phone"
-        @click="phone = !phone"
-      >
-        <IconPhone />Phone
-      </button>
-      <label class="seed"
-        >seed
-        <input
-          :value="seed"
-          :maxlength="LENGTHS.seed"
-          spellcheck="false"
-          autocomplete="off"
-          @change="typeSeed"
-      /></label>
-      <button
-        class="btn"
-        type="button"
-        title="Save what was played as a record"
-        :disabled="inOrder || !table?.inputs.length || version < 0"
-        @click="saveRecord"
-      >
-        <IconSave />Record
-      </button>
-      <button class="btn main deal" type="button" title="Deal again (D)" @click="dealAgain">
-        <IconDeal />Deal again
-      </button>
-    </div>
+    <PlayTools
+      v-model:glass="glass"
+      v-model:order="inOrder"
+      v-model:phone="phone"
+      v-model:speed="speed"
+      class="tools"
+      :seed="seed"
+      :held="held"
+      :timed="table?.settings.clock.mode === 'down'"
+      :lives="table?.settings.limits.lives !== null"
+      :paused="round?.phase === 'paused'"
+      @deal="dealt()"
+      @seed="useSeed"
+      @step="player?.stepDue()"
+      @go="player?.run(speed)"
+      @last-pair="bring(toLastPair)"
+      @last-seconds="bring((now) => toLastSeconds(now, LAST_SECONDS))"
+      @miss="bring(missOnce)"
+    />
     <div class="table" :class="{ phone }"><div ref="host" class="host" /></div>
-    <aside><LedgerView v-if="table" :table="table" :version="version" /></aside>
+    <TapeStrip
+      class="tape"
+      :chips="tapes.chips.value"
+      :at="tapes.at.value"
+      :face-of="faceOf"
+      :name-of="nameOf"
+      @jump="tapes.jump"
+    />
+    <aside aria-label="Ledger, tapes and checks">
+      <div class="tabs" role="group" aria-label="What is shown here">
+        <button class="tab" type="button" :aria-pressed="side === 'ledger'" @click="side = 'ledger'">
+          Ledger
+        </button>
+        <button class="tab" type="button" :aria-pressed="side === 'tapes'" @click="side = 'tapes'">
+          Tapes and checks
+        </button>
+      </div>
+      <LedgerView v-if="table && side === 'ledger'" :table="table" :version="version" />
+      <ChecksPanel
+        v-else-if="table"
+        :name="tapes.name.value"
+        :turns="tapes.chips.value.length"
+        :kept="tapes.kept.value"
+        :checks="checks"
+        :checked="checked"
+        :running="running"
+        @rename="tapes.rename"
+        @take="takeTape"
+        @forget="tapes.forget"
+        @save="saveRecord"
+        @open="openRecord"
+        @keep="keepCheck"
+        @show="(check, turn) => show(check, check.name, turn)"
+        @expect="expect"
+        @accept="accept"
+        @name-check="
+          (check, name) =>
+            name.trim() && changeCheck(check, 'rename a check', { ...check, name: name.trim() })
+        "
+        @drop="(check) => editChecks('remove a check', (all) => all.filter(({ id }) => id !== check.id))"
+      />
+      <div class="more">
+        <button class="btn" type="button" @click="rough = true"><IconRough />Rough handling</button>
+        <button class="btn" type="button" @click="log = true"><IconLog />Audit a log</button>
+      </div>
+    </aside>
+    <RoughDialog
+      v-model="rough"
+      @show="
+        (broke) => {
+          rough = false
+          show({ level: bench.rung, ...broke }, 'Broken', Infinity)
+        }
+      "
+    />
+    <LogDialog v-model="log" />
   </div>
 </template>
 
 <style scoped>
 .play {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) 268px;
-  grid-template-rows: auto minmax(0, 1fr);
-  gap: 12px 16px;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  gap: 10px 16px;
   height: 100%;
-  padding: 14px 16px 16px;
+  padding: 12px 16px 10px;
 }
 .tools {
-  grid-column: 1 / -1;
-  display: flex;
-  flex-wrap: wrap;
-  align-items: center;
-  gap: 8px;
-}
-.seed {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  height: 36px;
-  padding: 0 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  color: var(--ink-soft);
-}
-.seed input {
-  width: 110px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: 700 15px var(--body);
-}
-.deal {
-  margin-left: auto;
+  grid-column: 1;
 }
 .table {
+  grid-column: 1;
   display: grid;
   min-height: 0;
   border-radius: var(--round-card);
@@ -216,19 +339,56 @@ useKeys({ d: dealAgain, g: toggleGlass, p: () => player?.pause() })
   overflow: hidden;
   box-shadow: 0 0 0 7px #16172c;
 }
+.tape {
+  grid-column: 1;
+}
 aside {
+  grid-column: 2;
+  grid-row: 1 / -1;
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  gap: 10px;
   min-height: 0;
+}
+.tabs {
+  display: flex;
+  gap: 4px;
+  border-bottom: 1px solid var(--line);
+}
+.tab {
+  padding: 6px 10px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--ink-soft);
+  font: 600 15px var(--body);
+  cursor: pointer;
+}
+.tab[aria-pressed='true'] {
+  border-color: var(--apricot);
+  color: var(--ink);
+}
+.more {
+  display: flex;
+  gap: 8px;
+}
+.more .btn {
+  flex: 1;
+  height: 32px;
+  padding: 0 6px;
+  font-size: 13px;
+  white-space: nowrap;
 }
 @media (max-width: 760px) {
   .play {
     grid-template-columns: minmax(0, 1fr);
-    grid-template-rows: auto minmax(470px, 1fr) auto;
+    grid-template-rows: auto minmax(470px, 1fr) auto auto;
     padding: 8px;
     overflow-y: auto;
   }
-  .seed,
-  .tools .btn:not(.deal):nth-child(n + 2) {
-    display: none;
+  aside {
+    grid-column: 1;
+    grid-row: auto;
   }
 }
 </style>

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { replay } from '../../core/play/replay.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../../core/testing/games.ts'
-import { eventWords, sights } from './ledger-words.ts'
+import { eventWords, ledgerJson, ledgerText, sights } from './ledger-words.ts'
 
 const settings = settingsWith({
   board: { rows: 2, columns: 2 },
@@ -52,5 +52,24 @@ describe('the ledger', () => {
       { times: 2, last: 3 },
       { times: 1, last: 3 },
     ])
+  })
+  test('goes out as text and as JSON', () => {
+    const rows = [
+      { cell: 0, name: 'A1', words: 'Cog', state: 'gone' as const, order: '', times: 2, last: 2 },
+      { cell: 1, name: 'B1', words: 'Mantel clock', state: 'down' as const, order: '', times: 0, last: 0 },
+    ]
+    const lines = ledgerText(rows, round.events!.slice(0, 2), 2).split('\n')
+    expect(lines.slice(0, 4)).toEqual([
+      'cell  face          state    seen  turn',
+      'A1    Cog           gone        2     2',
+      'B1    Mantel clock  down        0',
+      '',
+    ])
+    expect(lines[4]).toBe('    0.100  first look over')
+    expect(JSON.parse(ledgerJson(rows, round.events!, 's', 'first'))).toMatchObject({
+      seed: 's',
+      cards: [{ cell: 'A1', face: 'Cog' }, { cell: 'B1' }],
+      events: round.events,
+    })
   })
 })

@@ -1,5 +1,6 @@
 import { cellName } from '../../core/deal/cells.ts'
-import type { Event } from '../../core/play/events.ts'
+import type { Face } from '../../core/game/game.ts'
+import type { CardState, Event } from '../../core/play/events.ts'
 
 /** An event of the machine in one line for the ledger. `columns` gives the cells their names. */
 export function eventWords(event: Event, columns: number): string {
@@ -20,6 +21,8 @@ export function eventWords(event: Event, columns: number): string {
       return `clock ${event.by > 0 ? '+' : '−'}${Math.abs(event.by) / 1000} s`
     case 'settled':
       return `${name(event.first)} ${name(event.second)} ${event.to === 'down' ? 'turned back' : event.to === 'gone' ? 'left' : 'stay'}${event.by === 'time' ? '' : ` by ${event.by}`}`
+    case 'passed':
+      return `player ${event.to + 1} is next`
     case 'refused':
       return `${name(event.cell)} refused: ${event.reason}`
     case 'won':
@@ -42,4 +45,49 @@ export function sights(events: readonly Event[], cells: number): Sight[] {
       seen[event.cell]!.last = event.turn
     }
   return seen
+}
+
+/** A card as the ledger has it. */
+export type LedgerRow = Sight & {
+  cell: number
+  name: string
+  face: Face
+  words: string
+  state: CardState
+  order: string
+}
+
+/** The ledger as text: the cards in columns, then the events in order, with their times in seconds. */
+export function ledgerText(
+  rows: readonly Omit<LedgerRow, 'face'>[],
+  events: readonly Event[],
+  columns: number,
+): string {
+  const wide = Math.max(4, ...rows.map(({ words }) => words.length))
+  const line = (name: string, words: string, state: string, times: string, last: string): string =>
+    `${name.padEnd(6)}${words.padEnd(wide + 2)}${state.padEnd(9)}${times.padStart(4)}${last.padStart(6)}`.trimEnd()
+  const cards = rows.map(({ name, words, state, times, last }) =>
+    line(name, words, state, String(times), String(last || '')),
+  )
+  const told = events.map(
+    (event) => `${(event.at / 1000).toFixed(3).padStart(9)}  ${eventWords(event, columns)}`,
+  )
+  return [line('cell', 'face', 'state', 'seen', 'turn'), ...cards, '', ...told].join('\n') + '\n'
+}
+
+/** The ledger for programs: every card's state, and the events as the machine told them. */
+export function ledgerJson(
+  rows: readonly Omit<LedgerRow, 'face'>[],
+  events: readonly Event[],
+  seed: string,
+  level: string,
+): string {
+  const cards = rows.map(({ name, words, state, times, last }) => ({
+    cell: name,
+    face: words,
+    state,
+    times,
+    last,
+  }))
+  return JSON.stringify({ level, seed, cards, events }, null, 2)
 }

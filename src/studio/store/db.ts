@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
+import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, unpack, type Art } from './art.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
@@ -19,7 +20,8 @@ class Shelf extends Dexie {
       .stores({ art: 'hash' })
       .upgrade(async (change) => {
         for (const row of await change.table<Kept>('games').toArray()) {
-          const { game, art } = packed(row.game)
+          const now = migrateGame(row.game as unknown as Record<string, unknown>, 1)
+          const { game, art } = packed(now as unknown as Game)
           await change.table('art').bulkPut(art)
           await change.table('games').put({ ...row, game })
         }

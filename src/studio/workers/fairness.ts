@@ -1,20 +1,8 @@
 import { buffersOf, type Tally } from '../../core/audit/tally.ts'
 import type { Pair } from '../../core/game/game.ts'
+import { bare, plain } from './bare.ts'
 import { startJob, type Job } from './job.ts'
 import type { CountInput, Fairness, SumInput } from './messages.ts'
-
-/** Only what a deal depends on goes to the workers; images stay here. */
-const bare = (pairs: readonly Pair[]): Pair[] => {
-  const face = { kind: 'text', text: '·' } as const
-  return pairs.map(({ id, name, tags, b }) => ({
-    id,
-    name,
-    ...(tags ? { tags: [...tags] } : {}),
-    a: face,
-    ...(b ? { b: face } : {}),
-  }))
-}
-const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 const MOST_WORKERS = 4
 

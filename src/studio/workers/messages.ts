@@ -13,3 +13,5 @@ export type CountInput = {
 }
 export type SumInput = { tallies: Tally[]; pairs: Pair[]; settings: CountInput['settings'] }
 export type Fairness = { tally: Tally; report: Report }
+/** Games of one level to be handled roughly, up to so many inputs. */
+export type RoughInput = { pairs: Pair[]; settings: Settings; seed: string; inputs: number }

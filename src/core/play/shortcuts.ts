@@ -1,0 +1,91 @@
+import { cardsMatch, NO_CARD } from '../deck/card.ts'
+import { timeLeft } from './clock.ts'
+import type { Input } from './events.ts'
+import { advance, apply, isWaitingForButton } from './machine.ts'
+import { isOver, NEVER, pairsLeft, type Round } from './round.ts'
+
+/*
+ * Ways for an author to bring a game to where something is to be tried. They press like anyone else, as soon as the rules let them,
+ * so that what they do stands on the tape and can be played again.
+ */
+
+/** What was pressed, and up to when time passed, in ms since the deal. */
+export type Shortcut = { inputs: Input[]; at: number }
+
+/** A hand that presses on a round, which it changes, as soon as each press would count. */
+function handOn(round: Round): { inputs: Input[]; press(cell: number): void; ready(): void } {
+  const inputs: Input[] = []
+  const give = (input: Input): void => {
+    inputs.push(input)
+    apply(round, input)
+  }
+  const ready = (): void => {
+    if (round.phase === 'paused') give({ at: round.at, do: 'resume' })
+    if (isWaitingForButton(round)) give({ at: round.at, do: 'turn-back' })
+    if (round.dueAt !== NEVER) advance(round, round.dueAt)
+  }
+  return {
+    inputs,
+    ready,
+    press(cell) {
+      ready()
+      give({ at: round.at, do: 'press', cell })
+      // the press may have been used up by turning missed cards back
+      if (round.states[cell] === 'down' && !isOver(round)) give({ at: round.at, do: 'press', cell })
+    },
+  }
+}
+
+const downCells = (round: Round): number[] =>
+  round.states.flatMap((state, cell) => (state === 'down' && round.cells[cell] !== NO_CARD ? [cell] : []))
+
+/** Takes pair after pair until one is left, or the game ends on the way. */
+export function toLastPair(round: Round): Shortcut {
+  const hand = handOn(round)
+  while (!isOver(round)) {
+    hand.ready()
+    // with a card up its own pair is taken first; that may be the last but one
+    const first = round.phase === 'one-up' ? round.first : -1
+    if (pairsLeft(round) <= 1 || isOver(round)) break
+    const down = downCells(round)
+    const one = first >= 0 ? first : down[0]!
+    const twin = down.find((cell) => cell !== one && cardsMatch(round.cells[one]!, round.cells[cell]!))!
+    if (first < 0) hand.press(one)
+    hand.press(twin)
+  }
+  return { inputs: hand.inputs, at: round.at }
+}
+
+/** Lets time pass until so many ms are left on a clock that counts down; turns a card first if the clock waits for that. */
+export function toLastSeconds(round: Round, left: number): Shortcut {
+  const hand = handOn(round)
+  if (!isOver(round) && timeLeft(round) !== null) {
+    hand.ready()
+    if (!round.clock.started) hand.press(downCells(round)[0]!)
+    // a clock that stands still in a look needs more than one step
+    for (let now = timeLeft(round)!; now > left && !isOver(round); now = timeLeft(round)!) {
+      const before = round.at
+      advance(round, round.clock.running ? round.at + now - left : round.nextDue)
+      if (round.at === before || round.at >= NEVER) break
+    }
+  }
+  return { inputs: hand.inputs, at: round.at }
+}
+
+/** Misses once, with cards that were seen before if there are any, so that a life that only slips cost is lost too. */
+export function missOnce(round: Round): Shortcut {
+  const hand = handOn(round)
+  hand.ready()
+  const down = downCells(round)
+  const seen = (cell: number): number => (round.seenIn[cell] ? 0 : 1)
+  const one = round.phase === 'one-up' ? round.first : down[0]
+  if (one !== undefined && !isOver(round)) {
+    const others = down.filter((cell) => cell !== one && !cardsMatch(round.cells[one]!, round.cells[cell]!))
+    const other = others.sort((a, b) => seen(a) - seen(b))[0]
+    if (other !== undefined) {
+      if (round.phase !== 'one-up') hand.press(one)
+      hand.press(other)
+    }
+  }
+  return { inputs: hand.inputs, at: round.at }
+}

@@ -1,0 +1,29 @@
+import type { Game } from '../core/game/game.ts'
+import { findLevel } from '../core/game/levels.ts'
+import type { Input } from '../core/play/events.ts'
+import { isOver } from '../core/play/round.ts'
+import type { Keep } from './best.ts'
+import type { Table } from './table.ts'
+
+/** A game that is not over, as it is kept for the next visit: enough to play it again up to where it stood. */
+export type OpenGame = { level: string; seed: string; inputs: Input[]; at: number }
+
+/** Keeps the game on the table while it is not over; forgets it when it is, or before the first press. */
+export function keepOpen(keep: Keep | null, table: Table): void {
+  if (!keep || !table.round) return
+  const open = table.inputs.length > 0 && !isOver(table.round)
+  const { level, seed, inputs, round } = table
+  keep.write(open ? JSON.stringify({ level: level.id, seed, inputs, at: round.at } satisfies OpenGame) : '')
+}
+
+/** The game that was left open, or null; what cannot be read is as good as none. */
+export function readOpen(keep: Keep | null, game: Game): OpenGame | null {
+  try {
+    const kept = JSON.parse(keep?.read() || 'null') as OpenGame | null
+    const sound =
+      kept && findLevel(game, kept.level) && Array.isArray(kept.inputs) && Number.isInteger(kept.at)
+    return sound ? kept : null
+  } catch {
+    return null
+  }
+}
