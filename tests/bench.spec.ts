@@ -271,7 +271,10 @@ test.describe('Play', () => {
     await card(page, 5).click()
     await expect(page.getByText('A1 refused: face-up')).toBeVisible()
     await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
-    const { name, path } = await downloadOf(page, () => page.getByRole('button', { name: 'Record' }).click())
+    await page.getByRole('button', { name: 'Tapes and checks' }).click()
+    const { name, path } = await downloadOf(page, () =>
+      page.getByRole('button', { name: 'Save as a record' }).click(),
+    )
     expect(name).toBe('clockmakers-drawer-bench.play.json')
     const { stdout, status } = spawnSync(
       process.execPath,

@@ -24,6 +24,8 @@ const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8To
  * In: a game; its library pictures as data URLs by name; the built player.
  */
 export function shipHtml(game: Game, art: Record<string, string>, player: BuiltPlayer): string {
+  // the author's own checks are nothing to players
+  const { checks: _checks, ...played } = game
   // a closing tag inside a string of the script would end it; `<\/` means the same there
   const script = player.script.trim().replace(/<\/(script)/gi, '<\\/$1')
   const style = player.style.trim()
@@ -50,7 +52,7 @@ export function shipHtml(game: Game, art: Record<string, string>, player: BuiltP
 <body>
 <main id="lucky-twin"></main>
 <noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
-<script type="application/json" id="lucky-twin-game">${safeJson({ game, art })}</script>
+<script type="application/json" id="lucky-twin-game">${safeJson({ game: played, art })}</script>
 <script>${script}</script>
 </body>
 </html>

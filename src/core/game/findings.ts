@@ -2,10 +2,7 @@ import { selectPairs } from '../deck/select.ts'
 import { cellIndex, openCells } from '../deal/cells.ts'
 import { prepareDeal, type DealCode } from '../deal/deal.ts'
 import { FRAMES, TOUCHABLE, touchSize } from '../deal/frames.ts'
-import { apply } from '../play/machine.ts'
-import { newRound } from '../play/round.ts'
-import { pairOf, cardsMatch, NO_CARD } from '../deck/card.ts'
-import type { Cells } from '../deal/deal.ts'
+import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game, Level } from './game.ts'
 import { resolveLevel } from './levels.ts'
 import type { Settings } from './settings.ts'
@@ -91,42 +88,6 @@ function unknownUses(
   return use.pairs
     .filter((name) => !ids.has(name))
     .map((name) => ({ code: 'unknown-pair', what: 'id', name }))
-}
-
-/**
- * Plays the level as luckily and quickly as anyone could: every turn a match, every press in the first millisecond in which
- * it is taken. If even that is lost, nobody can win. Out: which limit loses it, or null.
- */
-export function luckiestLoss(settings: Settings, cells: Cells): { at: string; message: string } | null {
-  const round = newRound(settings, cells, false)
-  const twins: [number, number][] = []
-  const waiting = new Map<number, number[]>()
-  cells.forEach((card, cell) => {
-    if (card === NO_CARD) return
-    const same = waiting.get(pairOf(card)) ?? []
-    const twin = same.findIndex((other) => cardsMatch(card, cells[other]!))
-    if (twin < 0) waiting.set(pairOf(card), [...same, cell])
-    else twins.push([same.splice(twin, 1)[0]!, cell])
-  })
-  const skips = settings.turn.duringLook !== 'wait'
-  for (const [one, other] of twins) {
-    const ready = round.phase === 'first-look' || (round.phase === 'judged' && !skips)
-    const at = ready ? round.dueAt : round.at
-    for (const cell of [one, other]) {
-      const { flips } = round
-      apply(round, { at, do: 'press', cell })
-      // under `skip` the first press only ends the look
-      if (round.flips === flips) apply(round, { at, do: 'press', cell })
-    }
-  }
-  if (round.lostBy === 'turns')
-    return {
-      at: 'limits.turns',
-      message: `${twins.length} pairs cannot be found in ${settings.limits.turns} turns`,
-    }
-  if (round.lostBy === 'clock')
-    return { at: 'clock.limit', message: 'the clock runs out before even the luckiest player is done' }
-  return null
 }
 
 /** The pairs, by their place in the deck, that no level can ever bring on its board. */

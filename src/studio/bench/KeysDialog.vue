@@ -20,6 +20,7 @@ const KEYS: [string, [string, string][]][] = [
       ['G', 'glass: see through the backs'],
       ['Shift+← ↑ → ↓', 'in Deal: the card changes places with its neighbour'],
       ['P', 'pause'],
+      [', and .', 'in Play: back and on along the tape'],
     ],
   ],
   [

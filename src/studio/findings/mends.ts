@@ -9,6 +9,7 @@ import { NO_CARD } from '../../core/deck/card.ts'
 import type { Game } from '../../core/game/game.ts'
 import { resolveLevel, withOwn } from '../../core/game/levels.ts'
 import type { Section, Settings } from '../../core/game/settings.ts'
+import { shortestClock } from '../../core/odds/luckiest.ts'
 
 /** One press that mends a finding: what the button says, and the game as it is then. */
 export type Mend = { label: string; to: (game: Game) => Game }
@@ -102,6 +103,17 @@ export function mendsOf(
       return near
         ? [{ label: `${near.rows} × ${near.columns}`, to: say(rung, 'board', { ...near, gaps: [] }) }]
         : []
+    }
+    case 'cannot-be-won': {
+      if (at.endsWith('limits.turns')) {
+        const turns = openCells(board).length / 2
+        return [{ label: `${turns} turns`, to: say(rung, 'limits', { turns }) }]
+      }
+      const dealer = prepareDeal(game.deck.pairs, settings)
+      const limit = dealer.ok ? shortestClock(settings, dealer.value.deal('findings')) : null
+      return limit === null
+        ? []
+        : [{ label: `A clock of ${limit / 1000} s`, to: say(rung, 'clock', { limit }) }]
     }
     case 'unused-pairs':
       return unused(game)

@@ -115,12 +115,11 @@ function lay(played: Played): boolean {
     say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
     return false
   }
-  if (played.level !== bench.rung || inOrder.value) {
-    inOrder.value = false
+  if (played.level !== bench.rung) {
     bench.rung = played.level
     mount(played.seed)
   }
-  dealt(played.seed, played.deal && { cells: found.value.cells, deal: played.deal })
+  dealt(played.seed, { cells: found.value.cells, deal: played.deal })
   return true
 }
 function takeTape(tape: Tape, turn?: number): void {

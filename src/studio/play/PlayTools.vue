@@ -102,8 +102,8 @@ function typed(event: Event): void {
         <IconStep />Next
       </button>
       <button v-if="held" class="btn small held" type="button" @click="emit('go')">Go on</button>
-      <span class="soft to">Go</span>
-      <button class="btn small" type="button" @click="emit('lastPair')">to the last pair</button>
+      <span class="soft to">To</span>
+      <button class="btn small" type="button" @click="emit('lastPair')">the last pair</button>
       <button
         class="btn small"
         type="button"
@@ -111,10 +111,10 @@ function typed(event: Event): void {
         :title="timed ? '' : 'This level has no clock that counts down'"
         @click="emit('lastSeconds')"
       >
-        to the last seconds
+        the last seconds
       </button>
       <button class="btn small" type="button" @click="emit('miss')">
-        {{ lives ? 'past a life' : 'past a miss' }}
+        {{ lives ? 'a life less' : 'a miss' }}
       </button>
     </div>
   </div>

@@ -15,6 +15,7 @@ import SettingLimit from '../settings/SettingLimit.vue'
 import SettingNumber from '../settings/SettingNumber.vue'
 import { useBench } from '../store/bench.ts'
 import MeaningAside from './MeaningAside.vue'
+import PlayersSentence from './PlayersSentence.vue'
 import StarsSentence from './StarsSentence.vue'
 import TimingStrip from './TimingStrip.vue'
 
@@ -78,6 +79,7 @@ const SOUNDS: ['true' | 'false', string][] = [
       </h2>
       <ol>
         <li>
+          <PlayersSentence />
           Before the start all cards lie face up for
           <SettingNumber
             section="turn"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
+import { BOUNDS } from '../../core/game/settings.ts'
 import { TURN_MS } from '../../player/mount.ts'
 import { writeNumber } from '../settings/numbers.ts'
 import { useBench } from '../store/bench.ts'
@@ -39,12 +40,58 @@ function parts(look: number, match: boolean): Part[] {
     { from: settled, long: AFTER, words: 'next press', kind: 'next' },
   ]
 }
+type Look = 'matchLook' | 'missLook'
 const lines = computed(() => [
-  { name: 'match', parts: parts(turn.value.matchLook, true) },
-  { name: 'miss', parts: parts(turn.value.missLook, false) },
+  { name: 'match', key: 'matchLook' as Look, parts: parts(turn.value.matchLook, true) },
+  { name: 'miss', key: 'missLook' as Look, parts: parts(turn.value.missLook, false) },
 ])
-const end = computed(() =>
-  Math.max(...lines.value.flatMap((line) => line.parts.map((part) => part.from + part.long))),
+
+/** Look times are set in steps of so many ms by dragging, and by keys. */
+const STEP = 50
+const BIG = 500
+/** while an edge is dragged the scale stays as it was */
+const scale = ref<number | null>(null)
+function set(key: Look, value: number): void {
+  const [low, high] = BOUNDS.look
+  const next = Math.max(low, Math.min(high, Math.round(value / STEP) * STEP))
+  if (next !== turn.value[key]) bench.set('turn', { [key]: next }, 'change a look time')
+}
+function drag(event: PointerEvent, key: Look): void {
+  const edge = event.currentTarget as HTMLElement
+  const wide = edge.parentElement!.getBoundingClientRect().width
+  const [from, look] = [event.clientX, turn.value[key]]
+  scale.value = end.value
+  edge.setPointerCapture(event.pointerId)
+  const move = (now: PointerEvent): void =>
+    set(key, look + ((now.clientX - from) / wide) * (scale.value ?? end.value))
+  const done = (): void => {
+    scale.value = null
+    edge.removeEventListener('pointermove', move)
+  }
+  edge.addEventListener('pointermove', move)
+  edge.addEventListener('lostpointercapture', done, { once: true })
+}
+function key(event: KeyboardEvent, name: Look): void {
+  const steps: Record<string, number> = {
+    ArrowLeft: -STEP,
+    ArrowDown: -STEP,
+    ArrowRight: STEP,
+    ArrowUp: STEP,
+    PageDown: -BIG,
+    PageUp: BIG,
+    Home: -Infinity,
+    End: Infinity,
+  }
+  const by = steps[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  const [low, high] = BOUNDS.look
+  set(name, by === -Infinity ? low : by === Infinity ? high : turn.value[name] + by)
+}
+const end = computed(
+  () =>
+    scale.value ??
+    Math.max(...lines.value.flatMap((line) => line.parts.map((part) => part.from + part.long))),
 )
 const ticks = computed(() => {
   const step = end.value > 20_000 ? 10_000 : end.value > 8000 ? 2000 : 500
@@ -58,7 +105,9 @@ const secondFlip = computed(() => ({ left: percent(TURN_MS + BETWEEN), width: pe
   <section class="strip" aria-labelledby="strip">
     <header>
       <h2 id="strip">One turn, to scale</h2>
-      <span class="soft">hatched: locked, no press counts</span>
+      <span class="soft"
+        >hatched: locked, no press counts · drag the dark edges to change the look times</span
+      >
     </header>
     <div v-for="line in lines" :key="line.name" class="line">
       <span class="name">{{ line.name }}</span>
@@ -72,6 +121,19 @@ const secondFlip = computed(() => ({ left: percent(TURN_MS + BETWEEN), width: pe
           :title="part.words"
           ><span>{{ part.words }}</span></span
         >
+        <span
+          class="edge"
+          role="slider"
+          tabindex="0"
+          :aria-label="`Look time of a ${line.name}, on the strip`"
+          :aria-valuemin="BOUNDS.look[0]"
+          :aria-valuemax="BOUNDS.look[1]"
+          :aria-valuenow="turn[line.key]"
+          :aria-valuetext="writeNumber(turn[line.key], 'seconds')"
+          :style="{ left: percent(TURN_MS + BETWEEN + turn[line.key]) }"
+          @pointerdown.prevent="drag($event, line.key)"
+          @keydown="key($event, line.key)"
+        />
         <span class="second" :style="secondFlip" title="the second card turns, within the look time" />
       </div>
     </div>
@@ -107,6 +169,7 @@ header {
 }
 .track {
   position: relative;
+  overflow: clip visible;
   height: 34px;
 }
 .part {
@@ -162,6 +225,25 @@ header {
 .settle + .next {
   border-left: 0;
   padding-left: 8%;
+}
+.edge {
+  position: absolute;
+  z-index: 1;
+  inset-block: -4px;
+  width: 12px;
+  margin-left: -6px;
+  cursor: ew-resize;
+  touch-action: none;
+}
+.edge::before {
+  content: '';
+  position: absolute;
+  inset: 4px 4px;
+  border-radius: 2px;
+  background: var(--ink);
+}
+.edge:hover::before {
+  background: var(--lagoon);
 }
 .second {
   position: absolute;

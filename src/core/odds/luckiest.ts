@@ -1,0 +1,61 @@
+import type { Cells } from '../deal/deal.ts'
+import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
+import { BOUNDS, type Settings } from '../game/settings.ts'
+import { apply } from '../play/machine.ts'
+import { newRound, type Round } from '../play/round.ts'
+
+/**
+ * Plays the level as luckily and quickly as anyone could: every turn a match, every press in the first millisecond in which
+ * it is taken. Nobody needs fewer turns or less time, and nobody scores more.
+ */
+export function playLuckiest(settings: Settings, cells: Cells): Round {
+  const round = newRound(settings, cells, false)
+  const twins: [number, number][] = []
+  const waiting = new Map<number, number[]>()
+  cells.forEach((card, cell) => {
+    if (card === NO_CARD) return
+    const same = waiting.get(pairOf(card)) ?? []
+    const twin = same.findIndex((other) => cardsMatch(card, cells[other]!))
+    if (twin < 0) waiting.set(pairOf(card), [...same, cell])
+    else twins.push([same.splice(twin, 1)[0]!, cell])
+  })
+  const skips = settings.turn.duringLook !== 'wait'
+  for (const [one, other] of twins) {
+    const ready = round.phase === 'first-look' || (round.phase === 'judged' && !skips)
+    const at = ready ? round.dueAt : round.at
+    for (const cell of [one, other]) {
+      const { flips } = round
+      apply(round, { at, do: 'press', cell })
+      // under `skip` the first press only ends the look
+      if (round.flips === flips) apply(round, { at, do: 'press', cell })
+    }
+  }
+  return round
+}
+
+/** If even the luckiest player loses, nobody can win. Out: which limit loses it, or null. */
+export function luckiestLoss(settings: Settings, cells: Cells): { at: string; message: string } | null {
+  const { lostBy, cards } = playLuckiest(settings, cells)
+  if (lostBy === 'turns')
+    return {
+      at: 'limits.turns',
+      message: `${cards / 2} pairs cannot be found in ${settings.limits.turns} turns`,
+    }
+  if (lostBy === 'clock')
+    return { at: 'clock.limit', message: 'the clock runs out before even the luckiest player is done' }
+  return null
+}
+
+/** The shortest clock, in whole seconds as ms, with which the luckiest player still wins; null if no clock is long enough. */
+export function shortestClock(settings: Settings, cells: Cells): number | null {
+  const wins = (seconds: number): boolean =>
+    playLuckiest({ ...settings, clock: { ...settings.clock, limit: seconds * 1000 } }, cells).phase === 'won'
+  let [low, high] = BOUNDS.limit.map((ms) => ms / 1000) as [number, number]
+  if (!wins(high)) return null
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2)
+    if (wins(middle)) high = middle
+    else low = middle + 1
+  }
+  return low * 1000
+}

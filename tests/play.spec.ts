@@ -1,0 +1,237 @@
+import { expect, test, type Locator, type Page } from '@playwright/test'
+import { spawnSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { card, downloadOf, expectNoViolations, openStation, type as typeInto } from './helpers.ts'
+
+const chips = (page: Page): Locator =>
+  page.getByRole('list', { name: 'Tape', exact: true }).getByRole('button')
+const chip = (page: Page, turn: number): Locator =>
+  page.getByRole('button', { name: new RegExp(`^Turn ${turn}:`) })
+const tapes = (page: Page) => page.getByRole('button', { name: 'Tapes and checks' }).click()
+const state = (page: Page, cell: number) => card(page, cell).getAttribute('data-state')
+const given = (name: string, value: unknown) => ({
+  name,
+  mimeType: 'application/json',
+  buffer: Buffer.from(typeof value === 'string' ? value : JSON.stringify(value)),
+})
+
+/** The bench in order, so that A1 B1, C1 D1, … are twins; three turns are played: a miss, a match, a match. */
+async function threeTurns(page: Page): Promise<void> {
+  await openStation(page, 'play/bench')
+  await page.getByRole('button', { name: 'In order' }).click()
+  await page.getByRole('button', { name: '8 times as fast' }).click()
+  for (const [one, other] of [
+    [0, 2],
+    [0, 1],
+    [2, 3],
+  ] as const) {
+    await card(page, one).click()
+    await card(page, other).click()
+    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+  }
+  await expect(chips(page)).toHaveCount(4)
+}
+
+test('a turn is gone back to, and what is played from there is a new tape beside the old one', async ({
+  page,
+}) => {
+  await threeTurns(page)
+  await expect(chip(page, 1)).toHaveAccessibleName(/A1 and C1, a miss, fresh, 0 points/)
+  await chip(page, 1).click()
+  expect(await state(page, 0)).toBe('up')
+  expect(await state(page, 2)).toBe('up')
+  await page.keyboard.press('.')
+  expect(await state(page, 1)).toBe('up')
+  await page.keyboard.press(',')
+  await page.keyboard.press(',')
+  expect(await state(page, 0)).toBe('down')
+  await expect(chips(page)).toHaveCount(4)
+
+  await chip(page, 2).click()
+  await page.getByRole('button', { name: 'Go on', exact: true }).click()
+  await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+  await card(page, 4).click()
+  await card(page, 5).click()
+  await expect(chip(page, 3)).toHaveAccessibleName(/A2 and B2, a match/)
+  await tapes(page)
+  await expect(page.getByLabel('Name of this tape')).toHaveValue('Tape 2')
+  await page
+    .getByRole('list', { name: 'Kept tapes' })
+    .getByRole('button', { name: 'Tape 1', exact: true })
+    .click()
+  await expect(chip(page, 3)).toHaveAccessibleName(/C1 and D1, a match/)
+  await expectNoViolations(page)
+})
+
+test('a check is kept, fails at the turn where a changed rule shows, and can take the change over', async ({
+  page,
+}) => {
+  await threeTurns(page)
+  await tapes(page)
+  await page.getByLabel('Name of this tape').fill('Miss, then two')
+  await page.getByLabel('Name of this tape').press('Enter')
+  await page.getByRole('button', { name: 'Keep as a check' }).click()
+  const checks = page.getByRole('list', { name: 'Checks', exact: true }).getByRole('listitem')
+  await expect(checks).toContainText('holds')
+
+  await page.getByRole('link', { name: 'Rules', exact: true }).click()
+  await typeInto(page, 'Points of a match', '70')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await tapes(page)
+  await expect(checks).toContainText('fails')
+  await expect(checks.getByRole('row', { name: /turn 2/ })).toContainText('A1 B1 lucky +100')
+  await expect(checks.getByRole('row', { name: /turn 2/ })).toContainText('A1 B1 lucky +70')
+  await expect(checks.getByRole('row', { name: /score/ })).toContainText('250')
+  await expectNoViolations(page)
+  await checks.getByRole('button', { name: 'Show Miss, then two on the tape' }).click()
+  await expect(chip(page, 2)).toHaveAttribute('aria-current', 'step')
+  expect(await state(page, 1)).toBe('up')
+
+  await checks.getByRole('button', { name: 'Expect it as it is now' }).click()
+  await expect(checks).toContainText('holds')
+  await checks.getByRole('button', { name: 'Miss, then two', exact: true }).click()
+  await checks.getByLabel('score').fill('9')
+  await checks.getByLabel('score').press('Enter')
+  await expect(checks).toContainText('fails')
+  await checks.getByLabel('outcome').fill('drawn')
+  await checks.getByLabel('outcome').press('Enter')
+  await expect(page.getByText('outcome: won, lost or open is expected')).toBeVisible()
+
+  // the command line runs them too
+  await page.getByRole('link', { name: 'Ship', exact: true }).click()
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the game file' }).click(),
+  )
+  const run = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'check', path, '--json'], {
+    encoding: 'utf8',
+  })
+  expect(run.status).toBe(1)
+  expect(JSON.parse(run.stdout)).toContainEqual(
+    expect.objectContaining({
+      code: 'kept-check-failed',
+      at: 'checks[0]',
+      message: expect.stringContaining('score') as unknown,
+    }),
+  )
+})
+
+test('any situation is two presses away', async ({ page }) => {
+  await openStation(page, 'play/bench')
+  await page.getByRole('button', { name: 'the last pair' }).click()
+  await expect(page.locator('.lt-card[data-state="down"]')).toHaveCount(2)
+  await page.getByRole('button', { name: 'Deal again' }).click()
+  await page.getByRole('button', { name: 'the last seconds' }).click()
+  await expect(page.getByText('5.0 s left')).toBeVisible()
+  await page.getByRole('button', { name: 'Next', exact: true }).click()
+  await expect(page.locator('.phase')).toContainText('lost')
+  await expect(page.getByText('lost by clock', { exact: true })).toBeVisible()
+
+  await page.getByRole('link', { name: /^Top drawer/ }).click()
+  await page.getByRole('button', { name: 'a life less' }).click()
+  await page.getByRole('button', { name: 'a life less' }).click()
+  await expect(page.getByText('life lost, 3 left')).toBeVisible()
+})
+
+test('a whole deal can be pasted, and goes into the record', async ({ page }) => {
+  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  const ids: string[] = game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id)
+  const cells = ids.flatMap((id) => [`${id}/a`, `${id}/a`])
+  await openStation(page, 'play/warm-up')
+  const { rows, columns } = { ...game.house.board, ...game.levels[0].board }
+  const seed = page.getByLabel('seed')
+  await seed.fill(JSON.stringify({ level: 'warm-up', seed: 'mine', rows, columns, cells }))
+  await seed.press('Enter')
+  await expect(seed).toHaveValue('mine')
+  await expect(page.locator('.phase')).toHaveText('ready')
+  await card(page, 0).click()
+  await card(page, 1).click()
+  await expect(page.getByText(/^match A1 B1, lucky/)).toBeVisible()
+  await tapes(page)
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Save as a record' }).click(),
+  )
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ version: 2, deal: cells, inputs: [{}, {}] })
+
+  await page.getByRole('button', { name: 'Deal again' }).click()
+  await page.getByLabel('Record to open').setInputFiles(path)
+  await expect(chips(page)).toHaveCount(2)
+  await page
+    .getByLabel('Record to open')
+    .setInputFiles(given('other.play.json', { ...JSON.parse(readFileSync(path, 'utf8')), game: 'other' }))
+  await expect(page.getByText('a record of "other", not of this game')).toBeVisible()
+  const backwards = {
+    ...JSON.parse(readFileSync(path, 'utf8')),
+    inputs: [
+      { at: 9, do: 'press', cell: 0 },
+      { at: 3, do: 'press', cell: 1 },
+    ],
+  }
+  await page.getByLabel('Record to open').setInputFiles(given('back.play.json', backwards))
+  await expect(
+    page.getByText('back.play.json: inputs[1].at: 3 is before the input in front of it (9)'),
+  ).toBeVisible()
+  await expect(chips(page)).toHaveCount(2)
+})
+
+test('rough handling breaks nothing, and says what it tried', async ({ page }) => {
+  await openStation(page, 'play/top-drawer')
+  await page.getByRole('button', { name: 'Rough handling' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Rough handling' })
+  await dialog.getByLabel('Inputs').selectOption('100,000')
+  await dialog.getByRole('button', { name: 'Handle it roughly' }).click()
+  await expect(dialog.getByText(/Nothing broke in 100,\d{3} inputs/)).toBeVisible()
+  await expect(dialog.getByRole('row', { name: /the same card pressed twice/ })).toBeVisible()
+  await expectNoViolations(page)
+})
+
+test('the log of another program is read up to the line that breaks the rules', async ({ page }) => {
+  await openStation(page, 'play/warm-up')
+  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  const ids: string[] = game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id)
+  const { rows, columns } = { ...game.house.board, ...game.levels[0].board }
+  const lines = [
+    { level: 'warm-up', seed: 'x', rows, columns, cells: [...ids, ...ids].map((id) => `${id}/a`) },
+    { at: 50000, do: 'press', cell: 'A1', shows: `${ids[0]}/a` },
+    { at: 50100, do: 'press', cell: 'B1', shows: `${ids[1]}/a` },
+    '{"at": 50150, "do',
+    { at: 50200, do: 'press', cell: 'C1', shows: `${ids[2]}/a` },
+  ].map((line) => (typeof line === 'string' ? line : JSON.stringify(line)))
+  await page.getByRole('button', { name: 'Audit a log' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Audit of a log' })
+  await dialog.getByLabel('Log, one JSON object a line').fill(lines.join('\n'))
+  await dialog.getByRole('button', { name: 'Read it' }).click()
+  await expect(dialog.getByText('Line 5')).toBeVisible()
+  await expect(dialog.getByText('the board is locked')).toBeVisible()
+  await expect(dialog.getByText('line 4: not JSON, or torn: left out')).toBeVisible()
+  await expectNoViolations(page)
+  await dialog.getByLabel('Log, one JSON object a line').fill(lines.slice(0, 3).join('\n'))
+  await dialog.getByRole('button', { name: 'Read it' }).click()
+  await expect(dialog.getByText('The rules were kept: 3 lines, 2 presses.')).toBeVisible()
+})
+
+test('two players take turns, score for themselves, and one wins', async ({ page }) => {
+  await openStation(page, 'rules/warm-up')
+  await page.getByLabel('How many players').selectOption('Two players take turns')
+  await page.getByLabel('Name of player 1').fill('Ann')
+  await page.getByLabel('Name of player 1').press('Enter')
+  await page.getByLabel('Name of player 2').fill('Ben')
+  await page.getByLabel('Name of player 2').press('Enter')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await page.getByRole('button', { name: 'In order' }).click()
+  await page.getByRole('button', { name: '8 times as fast' }).click()
+  const seats = page.locator('.lt-seat')
+  await expect(page.locator('.phase')).toHaveText('ready')
+  await expect(seats).toHaveText(['Ann, your turn: 0 pairs, 0', 'Ben: 0 pairs, 0'])
+  const turn = async (one: number, other: number): Promise<void> => {
+    await card(page, one).click()
+    await card(page, other).click()
+    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+  }
+  await turn(0, 2)
+  await expect(seats).toHaveText(['Ann: 0 pairs, 0', 'Ben, your turn: 0 pairs, 0'])
+  for (let cell = 0; cell < 12; cell += 2) await turn(cell, cell + 1)
+  const result = page.getByRole('dialog', { name: 'Ben has won' })
+  await expect(result.getByRole('row', { name: /^Ben/ })).toHaveText(/^Ben60/)
+  await expect(result.getByRole('row', { name: /^Ann/ })).toHaveText('Ann010')
+  await expectNoViolations(page)
+})
