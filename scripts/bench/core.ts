@@ -4,9 +4,14 @@ import { prepareDeal, type Dealer } from '../../src/core/deal/deal.ts'
 import { draw } from '../../src/core/deal/draw.ts'
 import { streamOf } from '../../src/core/deal/seed.ts'
 import { DEFAULTS, type Settings } from '../../src/core/game/settings.ts'
-import type { Pair } from '../../src/core/game/game.ts'
+import { DEFAULT_BACK } from '../../src/core/deck/back.ts'
+import type { Game, Pair } from '../../src/core/game/game.ts'
 import { playPerfectMemory } from '../../src/core/odds/players.ts'
+import { checkOf, passed, runCheck } from '../../src/core/play/check.ts'
+import type { Input } from '../../src/core/play/events.ts'
 import { newRound } from '../../src/core/play/round.ts'
+import { emptyReport, handleRoughly } from '../../src/core/play/rough.ts'
+import { standingAt } from '../../src/core/play/tape.ts'
 
 const pairs: Pair[] = Array.from({ length: 18 }, (_, i) => ({
   id: `p${i}`,
@@ -187,4 +192,65 @@ const rounds = Array.from({ length: 9 }, (_, round) => {
 const middle = rounds[rounds.length >> 1]!
 console.log(
   `Deal, 6 × 6 with twins 2 steps apart: ${Math.round(middle.each).toLocaleString('en')} deals a second on one thread, each ${middle.ratio.toFixed(0)} times a shuffled one (at least 2,000 a second are meant) ${middle.each < 2000 ? 'SHORT' : 'ok'}`,
+)
+
+/** The middle of nine stretches of work, in ms. */
+function middleTime(work: (round: number) => void): number {
+  const times = Array.from({ length: 9 }, (_, round) => time(() => work(round))).sort((a, b) => a - b)
+  return times[times.length >> 1]!
+}
+const plainGames = middleTime((round) => {
+  for (let i = 0; i < 500; i++) playPerfectMemory(newRound(rules, level.deal(`plain-${round}-${i}`), false))
+})
+
+// Rough handling: inputs a second, beside games of a perfect memory on the same machine.
+const roughly = { inputs: 0, time: 0 }
+for (let round = 0; round < 9; round++) {
+  const report = emptyReport()
+  const stream = streamOf(`rough-${round}`, 'picking')
+  const took = time(() => {
+    for (let i = 0; i < 400; i++) {
+      const one = `rough-${round}-${i}`
+      if (!handleRoughly(rules, level.deal(one), one, stream, report))
+        throw new Error(report.broke!.invariant)
+    }
+  })
+  roughly.inputs += report.inputs
+  roughly.time += took
+}
+const aSecond = roughly.inputs / (roughly.time / 1000)
+console.log(
+  `Rough handling: ${(aSecond / 1e6).toFixed(2)} million inputs a second on one thread, dealing included (at least 1 is meant); 500 games of a perfect memory take ${plainGames.toFixed(0)} ms here ${aSecond < 1e6 ? 'SHORT' : 'ok'}`,
+)
+
+/** A game of so many presses on a board in order: its twins one after the other, then round again. */
+const presses = (count: number, cells: number): Input[] =>
+  Array.from({ length: count }, (_, i) => ({ at: i * 900, do: 'press', cell: i % cells }))
+
+// Kept checks, each of 60 inputs with its story.
+const kept: Game = {
+  id: 'bench',
+  title: 'Bench',
+  deck: { back: DEFAULT_BACK, pairs },
+  house: rules,
+  levels: [{ id: 'one', name: 'One' }],
+}
+const check = checkOf(kept, { level: 'one', seed: 'kept', inputs: presses(60, CARDS) }, 'Kept')!
+const checks = middleTime(() => {
+  for (let i = 0; i < 1000; i++) if (!passed(runCheck(kept, check))) throw new Error('the check fails')
+})
+console.log(
+  `Kept checks: 1,000 of 60 inputs in ${checks.toFixed(0)} ms, ${(checks / plainGames / 2).toFixed(1)} times 1,000 games of a perfect memory (under 2,000 ms is meant) ${checks >= 2000 ? 'SHORT' : 'ok'}`,
+)
+
+// Jumping to the last turn of a game of 400 cards: what the tape does with each press on a chip.
+const many: Pair[] = Array.from({ length: 200 }, (_, i) => ({ ...pairs[0]!, id: `m${i}` }))
+const wide: Settings = { ...DEFAULTS, board: { rows: 20, columns: 20, gaps: [] } }
+const large = prepareDeal(many, wide)
+if (!large.ok) throw new Error(large.problem.message)
+const cells = large.value.deal('jump')
+const played = presses(3000, 400)
+const jump = middleTime(() => void standingAt(wide, cells, played, 1_000_000))
+console.log(
+  `Tape, a jump over 3,000 presses of a game of 400 cards: ${jump.toFixed(1)} ms (a frame, 16.7 ms, is meant) ${jump > 16.7 ? 'SHORT' : 'ok'}`,
 )

@@ -9,6 +9,7 @@ import { useBench } from '../store/bench.ts'
 /** The log of a game that another program played, read line by line against the rules of this game. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
+const file = ref<HTMLInputElement>()
 const text = ref('')
 const read = ref<Result<LogAudit> | null>(null)
 const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["cog/a","key/a","cog/a","key/a"]}
@@ -53,9 +54,15 @@ async function take(event: Event | DragEvent): Promise<void> {
     />
     <div class="row">
       <button class="btn main" type="button" :disabled="!text.trim()" @click="judge">Read it</button>
-      <label class="btn"
-        >Open a file<input hidden type="file" accept=".jsonl,.json,.txt,.log" @change="take"
-      /></label>
+      <button class="btn" type="button" @click="file?.click()">Open a file</button>
+      <input
+        ref="file"
+        hidden
+        type="file"
+        accept=".jsonl,.json,.txt,.log"
+        aria-label="Log to open"
+        @change="take"
+      />
       <span class="soft">cells as A1; times in ms since the deal</span>
     </div>
     <div role="status">

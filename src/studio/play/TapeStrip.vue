@@ -19,8 +19,9 @@ const SIGNS = { found: '●', lucky: '✦', slip: '↺', fresh: '○' } as const
 const points = (chip: Chip): string =>
   chip.points === 0 ? '' : `${chip.points > 0 ? '+' : '−'}${Math.abs(chip.points)}`
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
+/** What the faces say to the eye. */
 const told = (chip: Chip): string =>
-  `Turn ${chip.turn}: ${props.nameOf(chip.first)} and ${props.nameOf(chip.second)}, ${chip.match ? 'a match' : 'a miss'}, ${chip.how}, ${chip.points} points, ${seconds(chip.took)}`
+  `Turn ${chip.turn}: ${props.nameOf(chip.first)} and ${props.nameOf(chip.second)}, ${chip.match ? 'a match' : 'a miss'}, `
 
 watch(
   () => [props.at, props.chips.length],
@@ -48,16 +49,18 @@ watch(
         class="chip"
         :class="[chip.how, { match: chip.match, ahead: chip.turn > at }]"
         type="button"
-        :aria-label="told(chip)"
         :aria-current="chip.turn === at ? 'step' : undefined"
         @click="$emit('jump', chip.turn)"
       >
+        <span class="hidden-text">{{ told(chip) }}</span>
         <span class="faces">
           <span v-for="cell in [chip.first, chip.second]" :key="cell" class="face">
             <FaceView v-if="faceOf(cell)" :face="faceOf(cell)!" shape="square" />
           </span>
         </span>
-        <span class="how">{{ SIGNS[chip.how] }} {{ chip.how }}</span>
+        <span class="how"
+          ><span aria-hidden="true">{{ SIGNS[chip.how] }}&nbsp;</span>{{ chip.how }}&#32;</span
+        >
         <span class="facts">{{ [points(chip), seconds(chip.took)].filter(Boolean).join(' · ') }}</span>
       </button>
     </li>

@@ -61,7 +61,7 @@ const seconds = (ms: number): string => writeNumber(Math.round(ms / 100) * 100, 
 </script>
 
 <template>
-  <aside class="aside" aria-labelledby="meaning">
+  <aside class="aside" tabindex="0" aria-labelledby="meaning">
     <h2 id="meaning">What that means</h2>
     <dl>
       <div>
