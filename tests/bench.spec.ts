@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { card, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
@@ -351,4 +351,77 @@ test.describe('a new game', () => {
       await page.getByRole('link', { name: 'Play', exact: true }).click()
       await expect(page.locator('.lt-card')).toHaveCount(14)
     })
+})
+
+async function typeWithin(box: Locator, name: string, value: string): Promise<void> {
+  const field = box.getByRole('spinbutton', { name, exact: true })
+  await field.fill(value)
+  await field.press('Enter')
+}
+
+test.describe('the ladder, made at once', () => {
+  test('is seen before it is taken, and can be undone', async ({ page }) => {
+    await openStation(page, 'rules/bench')
+    await page.getByRole('button', { name: 'Make a ladder' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Make a ladder' })
+    await typeWithin(dialog, 'How many levels', '4')
+    const rungs = dialog.getByRole('list', { name: 'The ladder as it would be' }).getByRole('listitem')
+    await expect(rungs).toHaveCount(4)
+    await expect(rungs.first()).toContainText('2 × 3')
+    await expect(rungs.last()).toContainText('6 × 6')
+    await typeWithin(dialog, 'Rows, the hardest', '5')
+    await typeWithin(dialog, 'Columns, the hardest', '5')
+    await expect(dialog.getByText('5 × 5 is odd')).toBeVisible()
+    await expect(rungs).toHaveCount(0)
+    await typeWithin(dialog, 'Columns, the hardest', '6')
+    await expectNoViolations(page)
+    await dialog.getByRole('button', { name: 'Take them instead of all others' }).click()
+    const ladder = page.getByRole('complementary', { name: 'Ladder' })
+    await expect(ladder.getByRole('listitem')).toHaveCount(4)
+    await expect(ladder).toContainText('15 pairs')
+    await page.keyboard.press('Control+z')
+    await expect(ladder).toContainText('Cabinet')
+  })
+  test('two levels lie side by side, and rules go from one to the other', async ({ page }) => {
+    await openStation(page, 'rules/bench')
+    await page.getByRole('button', { name: 'Compare' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Two levels side by side' })
+    await expect(dialog.getByRole('row', { name: /limits\.lives / })).toContainText('5')
+    await expectNoViolations(page)
+    await dialog.getByRole('button', { name: 'Give Top drawer the rules of Bench' }).click()
+    await expect(dialog.getByRole('row', { name: /limits\.lives / })).toHaveCount(0)
+    await expect(dialog.getByRole('row', { name: /board\.columns/ })).toBeVisible()
+  })
+})
+
+test('look times are changed on the strip by keys and by dragging, and the sentence follows', async ({
+  page,
+}) => {
+  await openStation(page, 'rules/bench')
+  const edge = page.getByRole('slider', { name: 'Look time of a miss, on the strip' })
+  const number = page.getByRole('spinbutton', { name: 'Look time of a miss', exact: true })
+  await edge.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(number).toHaveValue('1.05 s')
+  await page.keyboard.press('PageUp')
+  await expect(number).toHaveValue('1.55 s')
+  const box = (await edge.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x - 120, box.y + 5, { steps: 4 })
+  await page.mouse.up()
+  await expect.poll(async () => parseFloat(await number.inputValue())).toBeLessThan(1.5)
+  await page.keyboard.press('Home')
+  await expect(number).toHaveValue('0.0 s')
+})
+
+test('a clock that cannot be met is told with the nearest that can, one press away', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  const limit = page.getByRole('spinbutton', { name: 'Limit', exact: true })
+  await limit.fill('0:03')
+  await limit.press('Enter')
+  await expect(page.getByText('the clock runs out before even the luckiest player is done')).toBeVisible()
+  await page.getByRole('button', { name: 'A clock of 6 s' }).click()
+  await expect(limit).toHaveValue('0:06')
+  await expect(page.getByText('the clock runs out before even the luckiest player is done')).toBeHidden()
 })

@@ -183,6 +183,48 @@ test('check prints findings and exits 1 if one stops the game', () => {
   expect(run('check', unknown)).toMatchObject({ code: 1, out: expect.stringContaining('unknown-picture') })
 })
 
+test('check runs the kept checks, and exits 1 if one fails', () => {
+  const inputs = [
+    { at: 0, do: 'press', cell: 0 },
+    { at: 5, do: 'press', cell: 0 },
+  ]
+  const kept = (flips: number) =>
+    changed(`kept-${flips}.game.json`, (game) => {
+      game.levels[0].turn.firstLook = 0
+      game.checks = [{ id: 'twice', name: 'Twice', level: 'warm-up', seed: 's', inputs, expect: { flips } }]
+    })
+  expect(run('check', kept(1)).out).not.toContain('kept-check-failed')
+  const { code, out } = run('check', kept(2), '--json')
+  expect(code).toBe(1)
+  expect(JSON.parse(out)).toContainEqual({
+    level: 'warns',
+    code: 'kept-check-failed',
+    at: 'checks[0]',
+    message: 'Twice: expected flips 2, but it is 1',
+  })
+})
+
+test('audit log says at which line a log breaks the rules', () => {
+  const deal = run('deal', CLOCK, '--level', 'warm-up', '--seed', 'log').out.trim()
+  const lines = [
+    deal,
+    '{"at":60000,"do":"press","cell":"A1"}',
+    '{"at":60001,"do":"press","cell":"A1","shows":"cog/a"}',
+  ]
+  const log = file('log.jsonl', lines.join('\n'))
+  expect(run('audit', 'log', CLOCK, log)).toMatchObject({
+    code: 1,
+    out: expect.stringMatching(/^line 3, at 60001 ms: A1 turned up cog\/a, but that card lies face up/),
+  })
+  expect(run('audit', 'log', CLOCK, file('good.jsonl', lines.slice(0, 2).join('\n')))).toMatchObject({
+    code: 0,
+    out: '2 lines, 1 presses: the rules were kept\n',
+  })
+  const { code, err } = run('audit', 'log', CLOCK, file('none.jsonl', '{"at":1}'))
+  expect([code, oneLine(err)]).toEqual([2, true])
+  expect(err).toContain('the first line is to be the deal')
+})
+
 test('ship writes one file, and none for a game that is stopped', () => {
   const to = join(folder, 'game.html')
   expect(run('ship', CLOCK, '--to', to).code).toBe(0)

@@ -216,3 +216,42 @@ test.describe('on a phone', () => {
     expect(overflow).toBe(0)
   })
 })
+
+test('a game that was left open goes on where it stood, also after a reload', async ({ page }) => {
+  const { url } = shipped('open')
+  await page.goto(url)
+  await card(page, 0).click()
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+  const label = await card(page, 0).getAttribute('aria-label')
+  await page.reload()
+  const paused = page.getByRole('dialog', { name: 'Paused' })
+  await expect(paused).toBeVisible()
+  await paused.getByRole('button', { name: 'Go on' }).click()
+  await expect(card(page, 0)).toHaveAttribute('aria-label', label!)
+  await page.getByRole('button', { name: 'Pause' }).click()
+  await paused.getByRole('button', { name: 'Start over' }).click()
+  await page.reload()
+  await expect(paused).toBeHidden()
+})
+
+test('two players share a table, by keys and by touch the same', async ({ page }) => {
+  const { url, game } = shipped('two', (file) => {
+    file.house.players = { names: ['Ann', 'Ben'], matchGoesAgain: false }
+  })
+  await page.goto(`${url}?level=warm-up&seed=pair`)
+  const cells = deal(game, 'warm-up', 'pair')
+  const left = new Set(cells.map((_, cell) => cell))
+  const seats = page.locator('.lt-seat')
+  await expect(seats.first()).toHaveText('Ann, your turn: 0 pairs, 0')
+  for (let turn = 0; left.size; turn++) {
+    const [one] = left
+    const twin = [...left].find((cell) => cell !== one && cells[cell] === cells[one!])!
+    await card(page, one!).click()
+    await card(page, twin).click()
+    left.delete(one!)
+    left.delete(twin)
+    if (left.size) await expect(seats.nth((turn + 1) % 2)).toContainText('your turn')
+  }
+  const result = page.getByRole('dialog', { name: 'Ann and Ben share the win' })
+  await expect(result.getByRole('row', { name: /^Ann/ })).toHaveText(/^Ann30/)
+})

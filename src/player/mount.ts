@@ -111,6 +111,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     live.textContent = table.settings.turn.firstLook > 0 ? 'Look: all cards lie face up for a moment.' : ''
     if (audible()) playSound('deal')
     options.onChange?.(table)
+    keepOpen(keepGame, table)
     after()
     run()
   }

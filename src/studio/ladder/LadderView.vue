@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import IconPlus from '~icons/ph/plus'
+import IconCompare from '~icons/ph/columns'
+import IconStairs from '~icons/ph/stairs'
 import { computed, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Level } from '../../core/game/game.ts'
@@ -8,7 +10,9 @@ import { BOUNDS, LENGTHS } from '../../core/game/settings.ts'
 import { useSortable } from '../look/useSortable.ts'
 import type { Station } from '../router.ts'
 import { useBench } from '../store/bench.ts'
+import CompareLevels from './CompareLevels.vue'
 import LadderRung from './LadderRung.vue'
+import MakeLadder from './MakeLadder.vue'
 
 const props = defineProps<{ station: Station }>()
 const bench = useBench()
@@ -30,6 +34,18 @@ function put(level: Level, at: number, label: string): void {
 function add(): void {
   const name = `Level ${levels.value.length + 1}`
   put({ id: newId(name, ids(), 'level'), name }, levels.value.length, 'add a level')
+}
+const making = ref(false)
+const comparing = ref(false)
+function addAll(made: Level[], instead: boolean): void {
+  const room = BOUNDS.levels[1] - (instead ? 0 : levels.value.length)
+  const some = made.slice(0, room)
+  if (!some.length) return
+  bench.edit('make a ladder', (game) => {
+    if (instead) game.levels = some
+    else game.levels.push(...some)
+  })
+  bench.rung = some[0]!.id
 }
 function duplicate(level: Level): void {
   const name = `${level.name.slice(0, LENGTHS.name - 5)} copy`
@@ -91,6 +107,14 @@ useSortable(list, move)
     >
       <IconPlus />Level
     </button>
+    <button class="add" type="button" :disabled="full" @click="making = true">
+      <IconStairs />Make a ladder
+    </button>
+    <button class="add" type="button" :disabled="levels.length < 2" @click="comparing = true">
+      <IconCompare />Compare
+    </button>
+    <CompareLevels v-model="comparing" />
+    <MakeLadder v-model="making" @add="addAll" />
   </aside>
 </template>
 
@@ -135,6 +159,9 @@ ol {
   margin: 10px 0;
   padding: 0;
   list-style: none;
+}
+.add + .add {
+  margin-top: 8px;
 }
 .add {
   display: flex;

@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { differing, withRulesOf } from '../../core/game/ladder.ts'
+import { findLevel, resolveLevel } from '../../core/game/levels.ts'
+import ModalDialog from '../look/ModalDialog.vue'
+import ChoiceWord from '../settings/ChoiceWord.vue'
+import { useBench } from '../store/bench.ts'
+import { useToasts } from '../toast/useToasts.ts'
+
+/** Two levels side by side, only what differs; the rules of the one can be given to the other, or to all. */
+const open = defineModel<boolean>({ required: true })
+const bench = useBench()
+const { say } = useToasts()
+const one = ref('')
+const other = ref('')
+const levels = computed(() => bench.game?.levels ?? [])
+const choices = computed(() => levels.value.map(({ id, name }) => [id, name] as const))
+watch(
+  open,
+  (on) => {
+    if (!on) return
+    const at = Math.max(
+      0,
+      levels.value.findIndex(({ id }) => id === bench.rung),
+    )
+    one.value = levels.value[at]?.id ?? ''
+    other.value = (levels.value[at + 1] ?? levels.value[at - 1])?.id ?? ''
+  },
+  { immediate: true },
+)
+const nameOf = (id: string): string => findLevel(bench.game!, id)?.name ?? ''
+const rows = computed(() => {
+  const game = bench.game!
+  return differing(
+    resolveLevel(game, findLevel(game, one.value)),
+    resolveLevel(game, findLevel(game, other.value)),
+  )
+})
+const text = (value: unknown): string =>
+  value === null
+    ? 'none'
+    : typeof value === 'string'
+      ? value
+      : Array.isArray(value) && !value.length
+        ? 'none'
+        : JSON.stringify(value)
+
+function give(to: readonly string[]): void {
+  const from = findLevel(bench.game!, one.value)
+  if (!from) return
+  const wanted = new Set(to)
+  bench.edit('copy rules', (game) => {
+    game.levels = game.levels.map((level) => (wanted.has(level.id) ? withRulesOf(level, from) : level))
+  })
+  say(`The rules of "${from.name}" are copied`, { act: { label: 'Undo', run: bench.undo } })
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Two levels side by side" :width="680">
+    <p v-if="levels.length < 2" class="soft">There is only one level yet. Add another to compare it with.</p>
+    <table v-else>
+      <thead>
+        <tr>
+          <th scope="col">what differs</th>
+          <th scope="col"><ChoiceWord v-model="one" label="The one level" :choices="choices" /></th>
+          <th scope="col"><ChoiceWord v-model="other" label="The other level" :choices="choices" /></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.key">
+          <th scope="row">{{ row.key }}</th>
+          <td>{{ text(row.one) }}</td>
+          <td>{{ text(row.other) }}</td>
+        </tr>
+        <tr v-if="!rows.length">
+          <td colspan="3">Nothing: both are played in the same way.</td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="levels.length > 1" #buttons>
+      <button class="btn" type="button" :disabled="one === other" @click="give([other])">
+        Give {{ nameOf(other) }} the rules of {{ nameOf(one) }}
+      </button>
+      <button class="btn" type="button" @click="give(levels.map(({ id }) => id))">
+        Give them to all levels
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 6px 10px 6px 0;
+  border-bottom: 1px solid var(--sand);
+  text-align: left;
+  vertical-align: top;
+  overflow-wrap: anywhere;
+}
+tbody th {
+  font-weight: 500;
+}
+</style>
