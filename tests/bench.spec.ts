@@ -425,3 +425,16 @@ test('a clock that cannot be met is told with the nearest that can, one press aw
   await expect(limit).toHaveValue('0:06')
   await expect(page.getByText('the clock runs out before even the luckiest player is done')).toBeHidden()
 })
+
+test('a level takes a ready look with one press, and a table too light is told', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  await page.getByLabel('The look', { exact: true }).selectOption('like the kiln yard')
+  await expect(page.getByLabel('Colour of the table')).toHaveValue('#5c3b1c')
+  await expect(page.getByLabel('Shape of the cards')).toHaveValue('square')
+  await page.getByLabel('Colour of the table').fill('#e0c060')
+  await expect(page.getByText('cannot be read well')).toBeVisible()
+  await page.getByLabel('The look', { exact: true }).selectOption('like the slate roof')
+  await expect(page.getByText('cannot be read well')).toBeHidden()
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await expect(page.locator('.lt-player')).toHaveCSS('--table', '#37424d')
+})

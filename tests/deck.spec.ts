@@ -250,6 +250,7 @@ test('words come from a CSV file, with its quotes and its head, and what is wron
   await expect(
     dialog.getByText('line 5: a quotation mark is not closed; what follows it is not read'),
   ).toBeVisible()
+  await expectNoViolations(page)
   await dialog.getByLabel(/The first row names/).uncheck()
   await expect(dialog.getByRole('button', { name: 'Add 3 pairs' })).toBeVisible()
   const long = Array.from({ length: 100_000 }, (_, i) => `w${i},m${i}`).join('\n')

@@ -10,6 +10,7 @@ import { dealSchema, readDeal, readDeals, writeDeal } from './deal-file.ts'
 import { gameFileSchema, readGame, writeGame } from './game-file.ts'
 import { checkImage, checkSvg, imageType } from './image.ts'
 import { readRecord, recordFileSchema, writeRecord } from './record-file.ts'
+import { pairsFileSchema } from './pairs-file.ts'
 import type { PlayRecord } from '../play/record.ts'
 
 const bytes = (text: string): Uint8Array => Uint8Array.from(text, (c) => c.charCodeAt(0))
@@ -254,6 +255,7 @@ describe('docs/schema', () => {
     ['game', gameFileSchema],
     ['deal', dealSchema],
     ['play', recordFileSchema],
+    ['pairs', pairsFileSchema],
   ])('%s.schema.json is what the code reads with (npm run schemas)', (name, schema) => {
     const { title: _title, ...kept } = JSON.parse(readFileSync(`docs/schema/${name}.schema.json`, 'utf8'))
     expect(kept).toEqual(JSON.parse(JSON.stringify(z.toJSONSchema(schema, { unrepresentable: 'any' }))))

@@ -16,6 +16,10 @@ const levelOf = (own: Own) => {
 
 test('the least time is all looks but the last; with skips it is none', () => {
   expect(levelOf({ turn: { matchLook: 700 } }).cost.leastTime).toBe(7 * 700)
+  for (const mode of ['up', 'down'] as const)
+    expect(levelOf({ turn: { matchLook: 700 }, clock: { mode, matchBonus: 2000 } }).cost.leastTime).toBe(
+      7 * 700,
+    )
   expect(levelOf({ turn: { matchLook: 700, duringLook: 'skip-and-flip' } }).cost.leastTime).toBe(0)
 })
 test('the highest score is a streak without a miss, all of it luck, with what a win adds', () => {

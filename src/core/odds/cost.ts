@@ -24,7 +24,8 @@ const TURNS = 6000
 export function costOf(settings: Settings, dealer: Dealer): Cost {
   const free: Settings = {
     ...settings,
-    clock: { ...settings.clock, mode: settings.clock.mode === 'off' ? 'off' : 'up' },
+    // a clock that counts down moves its limit, one that counts up the time used
+    clock: { ...settings.clock, mode: settings.clock.mode === 'up' ? 'up' : 'off' },
     limits: { ...settings.limits, lives: null, turns: null },
     players: { ...settings.players, names: ['one'] },
   }
@@ -44,7 +45,7 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
   const pairs = luckiest.cards / 2
   const stream = streamOf('cost', 'picking')
   return {
-    leastTime: timeUsed(playLuckiest(free, cells(0))),
+    leastTime: timeUsed(playLuckiest({ ...free, clock: { ...free.clock, mode: 'off' } }, cells(0))),
     highestScore: luckiest.score,
     perfect: repeats(cells(0)) ? null : mean(GAMES, playPerfectMemory),
     none: mean(Math.max(8, Math.round(TURNS / pairs ** 2)), (round) => playNoMemory(round, stream)),

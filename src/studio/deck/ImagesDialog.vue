@@ -100,10 +100,12 @@ function add(): void {
         <span class="soft">{{ done }} of {{ total }}</span>
         <button class="btn" type="button" @click="stop">Stop</button>
       </div>
-      <ul v-if="problems.length" class="problems" role="alert">
-        <li v-for="problem in problems.slice(0, TOLD)" :key="problem">{{ problem }}</li>
-        <li v-if="problems.length > TOLD">and {{ problems.length - TOLD }} more</li>
-      </ul>
+      <div v-if="problems.length" role="alert">
+        <ul class="problems">
+          <li v-for="problem in problems.slice(0, TOLD)" :key="problem">{{ problem }}</li>
+          <li v-if="problems.length > TOLD">and {{ problems.length - TOLD }} more</li>
+        </ul>
+      </div>
       <label v-if="twins" class="join">
         <input v-model="join" type="checkbox" />
         Make related pairs of {{ twins * 2 }} images whose names differ only in a final a/b, 1/2 or left/right

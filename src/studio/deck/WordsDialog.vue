@@ -127,12 +127,14 @@ function add(): void {
       <li v-if="count > SHOWN" class="soft">and {{ count - SHOWN }} more</li>
     </ul>
     <p v-if="problem" class="problems" role="alert">{{ problem }}</p>
-    <ul v-if="read.leftOut" class="problems" role="alert">
-      <li v-for="line in read.problems.slice(0, 4)" :key="line">{{ line }}</li>
-      <li v-if="read.problems.length > 4">
-        {{ read.leftOut.toLocaleString('en') }} rows are left out in all
-      </li>
-    </ul>
+    <div v-if="read.leftOut" role="alert">
+      <ul class="problems">
+        <li v-for="line in read.problems.slice(0, 4)" :key="line">{{ line }}</li>
+        <li v-if="read.problems.length > 4">
+          {{ read.leftOut.toLocaleString('en') }} rows are left out in all
+        </li>
+      </ul>
+    </div>
     <input
       ref="picker"
       class="hidden-text"

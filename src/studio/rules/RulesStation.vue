@@ -14,6 +14,7 @@ import SettingChoice from '../settings/SettingChoice.vue'
 import SettingLimit from '../settings/SettingLimit.vue'
 import SettingNumber from '../settings/SettingNumber.vue'
 import { useBench } from '../store/bench.ts'
+import LookSentence from './LookSentence.vue'
 import MeaningAside from './MeaningAside.vue'
 import PlayersSentence from './PlayersSentence.vue'
 import StarsSentence from './StarsSentence.vue'
@@ -262,7 +263,7 @@ const SOUNDS: ['true' | 'false', string][] = [
             :bounds="BOUNDS.points"
             unit="points"
           />
-          for each life. <StarsSentence /> Sounds
+          for each life. <StarsSentence /> <LookSentence /> Sounds
           <SettingChoice section="look" name="sounds" label="Sounds" :choices="SOUNDS" />.
         </li>
       </ol>

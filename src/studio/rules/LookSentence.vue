@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { CARD_SHAPES, type CardShape } from '../../core/game/settings.ts'
+import { LEAST_CONTRAST, tableContrast, THEMES } from '../../core/game/themes.ts'
+import ChoiceWord from '../settings/ChoiceWord.vue'
+import OwnTab from '../settings/OwnTab.vue'
+import SettingChoice from '../settings/SettingChoice.vue'
+import { useBench } from '../store/bench.ts'
+
+/** "The table looks like the boiler room, its cards are portrait." */
+const bench = useBench()
+const look = computed(() => bench.settings!.look)
+const OWN = 'own'
+const theme = computed(
+  () =>
+    THEMES.find((one) => one.look.table === look.value.table && one.look.shape === look.value.shape)?.name ??
+    OWN,
+)
+const CHOICES: [string, string][] = [
+  ...THEMES.map(({ name }) => [name, `like the ${name.toLowerCase()}`] as [string, string]),
+  [OWN, 'its own way'],
+]
+const SHAPES: [CardShape, string][] = CARD_SHAPES.map((shape) => [shape, shape])
+const contrast = computed(() => tableContrast(look.value.table))
+
+function take(name: string): void {
+  const found = THEMES.find((one) => one.name === name)
+  if (found) bench.set('look', { ...found.look }, `the look "${name}"`, 'single')
+}
+</script>
+
+<template>
+  The table looks
+  <ChoiceWord :model-value="theme" label="The look" :choices="CHOICES" @update:model-value="take" />, its
+  colour is
+  <label class="colour"
+    ><input
+      type="color"
+      :value="look.table"
+      aria-label="Colour of the table"
+      @input="bench.set('look', { table: ($event.target as HTMLInputElement).value }, 'change the table')"
+  /></label>
+  and its cards are
+  <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" /><OwnTab
+    section="look"
+    :names="['table']"
+  />.
+  <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"
+    >What is written on this table cannot be read well: its contrast is {{ contrast.toFixed(1) }} : 1, and
+    {{ LEAST_CONTRAST }} is needed. A darker colour helps.</span
+  >
+</template>
+
+<style scoped>
+.colour input {
+  width: 44px;
+  height: 26px;
+  padding: 2px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  vertical-align: middle;
+  cursor: pointer;
+}
+.bad {
+  color: var(--brick);
+  font-size: 15px;
+}
+</style>
