@@ -438,3 +438,15 @@ test('a level takes a ready look with one press, and a table too light is told',
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(page.locator('.lt-player')).toHaveCSS('--table', '#37424d')
 })
+
+test('a setting is found by a word of its name', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  const search = page.getByLabel('Find a setting by word')
+  await search.fill('look miss')
+  await expect(page.getByText('1 found, Enter goes there')).toBeVisible()
+  await search.press('Enter')
+  await expect(page.getByRole('spinbutton', { name: 'Look time of a miss', exact: true })).toBeFocused()
+  await search.fill('trumpet')
+  await expect(page.getByText('nothing is called so')).toBeVisible()
+  await expect(page.locator('[data-found]')).toHaveCount(0)
+})

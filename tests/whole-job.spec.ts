@@ -1,9 +1,9 @@
-import { expect, test } from '@playwright/test'
+import { expect, test, type Page } from '@playwright/test'
 import { copyFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { byKeys, byMouse, downloadOf, expectNoViolations, playToTheWin } from './helpers.ts'
+import { byKeys, byMouse, card, downloadOf, expectNoViolations, playToTheWin } from './helpers.ts'
 
 test('a game is built from an empty shelf, won, shipped, and won again from its file by keys alone, offline', async ({
   page,
@@ -89,4 +89,49 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   await expect(shipped.locator('.lt-card[data-state="down"]')).toHaveCount(12)
   expect(requests.filter((url) => !/^(file|data):/.test(url))).toEqual([])
   expect(errors).toEqual([])
+})
+
+/** Presses Tab until what has the focus is called so. */
+async function tabTo(page: Page, wanted: RegExp): Promise<void> {
+  const seen: string[] = []
+  for (let i = 0; i < 150; i++) {
+    await page.keyboard.press('Tab')
+    const name = await page.evaluate(() => {
+      const element = document.activeElement as HTMLElement
+      return element.getAttribute('aria-label') ?? element.textContent?.trim() ?? ''
+    })
+    if (wanted.test(name)) return
+    seen.push(name)
+  }
+  throw new Error(`${wanted} was not reached by Tab: ${seen.join(' | ')}`)
+}
+
+test('by keys alone: from the shelf over a rule and a game to a kept check', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('article')).toHaveCount(3)
+  await tabTo(page, /^Open The Clockmaker/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Light table' })).toBeVisible()
+  await page.keyboard.press('Alt+3')
+  await tabTo(page, /^Points of a match$/)
+  await page.keyboard.press('ArrowUp')
+  await tabTo(page, /^Play$/)
+  await page.keyboard.press('Enter')
+  await expect(page.locator('.phase')).toHaveText('ready')
+  await tabTo(page, /^In order$/)
+  await page.keyboard.press('Space')
+  await expect(page.locator('.phase')).toHaveText('ready')
+  await tabTo(page, /^A1, face down$/)
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: /^Turn 1: A1 and B1, a match/ })).toBeVisible()
+  await page.keyboard.press(',')
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'down')
+  await page.keyboard.press('.')
+  await tabTo(page, /^Tapes and checks$/)
+  await page.keyboard.press('Enter')
+  await tabTo(page, /^Keep as a check$/)
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('list', { name: 'Checks', exact: true })).toContainText('holds')
 })

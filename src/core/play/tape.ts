@@ -29,12 +29,16 @@ export function chipsOf(events: readonly Event[]): Chip[] {
   return chips
 }
 
+/** Points as they change the score: "+100", "−20", "0". */
+export const signedPoints = (points: number): string =>
+  points === 0 ? '0' : `${points > 0 ? '+' : '−'}${Math.abs(points)}`
+
 /** What each turn came to, in a line: "A1 B2 lucky +100". Two games with one story went the same way. */
 export function storyOf(events: readonly Event[], columns: number): string[] {
-  return chipsOf(events).map(({ first, second, how, points }) => {
-    const change = points > 0 ? `+${points}` : points < 0 ? `−${-points}` : '0'
-    return `${cellName(first, columns)} ${cellName(second, columns)} ${how} ${change}`
-  })
+  return chipsOf(events).map(
+    ({ first, second, how, points }) =>
+      `${cellName(first, columns)} ${cellName(second, columns)} ${how} ${signedPoints(points)}`,
+  )
 }
 
 /** The first turn in which two stories differ, from 1; 0 if they are the same. */

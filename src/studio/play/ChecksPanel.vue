@@ -104,7 +104,7 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
       <input ref="file" hidden type="file" accept=".json" aria-label="Record to open" @change="chosen" />
     </div>
     <ul v-if="kept.length" class="list" aria-label="Kept tapes">
-      <li v-for="tape in kept" :key="tape.name" class="row">
+      <li v-for="(tape, i) in kept" :key="i" class="row">
         <button class="plain" type="button" @click="emit('take', tape)">{{ tape.name }}</button>
         <span class="soft">{{ tape.level }}, {{ tape.chips.length }}</span>
         <button

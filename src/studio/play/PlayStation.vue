@@ -7,8 +7,7 @@ import type { Cells } from '../../core/deal/deal.ts'
 import { pairOf, sideOf } from '../../core/deck/card.ts'
 import type { Face, Game } from '../../core/game/game.ts'
 import { findLevel, withOwn } from '../../core/game/levels.ts'
-import { checkOf } from '../../core/play/check.ts'
-import { tableOf, type Check, type Played } from '../../core/play/record.ts'
+import { tableOf, type Played } from '../../core/play/record.ts'
 import type { Round } from '../../core/play/round.ts'
 import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../core/play/shortcuts.ts'
 import { standingWhen } from '../../core/play/tape.ts'
@@ -26,7 +25,8 @@ import LogDialog from './LogDialog.vue'
 import PlayTools from './PlayTools.vue'
 import RoughDialog from './RoughDialog.vue'
 import TapeStrip from './TapeStrip.vue'
-import { expecting, useChecks } from './useChecks.ts'
+import { useCheckEdits } from './useCheckEdits.ts'
+import { useChecks } from './useChecks.ts'
 import { laid, useTapes, type Tape } from './useTapes.ts'
 
 const bench = useBench()
@@ -54,7 +54,7 @@ const tapes = useTapes({
   deal: () => pasted.value ?? (inOrder.value && table.value ? laid(table.value) : undefined),
 })
 const { checked, running } = useChecks(() => bench.game!)
-const checks = computed(() => bench.game!.checks ?? [])
+const { checks, keep, accept, expect, rename, drop } = useCheckEdits()
 const held = computed(() => version.value >= 0 && (table.value?.held ?? false))
 const round = computed(() => (version.value, table.value?.round ?? null))
 
@@ -160,31 +160,6 @@ function bring(shortcut: (round: Round) => Shortcut): void {
 }
 const LAST_SECONDS = 5000
 
-const editChecks = (label: string, to: (all: Check[]) => Check[]): void =>
-  bench.edit(label, (game) => void (game.checks = to(checks.value)))
-const changeCheck = (check: Check, label: string, to: Check): void =>
-  editChecks(label, (all) => all.map((one) => (one.id === check.id ? to : one)))
-function keepCheck(): void {
-  const tape = tapes.whole.value ?? tapes.now.value
-  const check = tape && checkOf(bench.game!, tape, tape.name)
-  if (!check) return
-  editChecks('keep a check', (all) => [...all, check])
-  say(`"${check.name}" is kept as a check`, { act: { label: 'Undo', run: bench.undo } })
-}
-function accept(check: Check): void {
-  const again = checkOf(bench.game!, check, check.name)
-  if (again) changeCheck(check, 'expect it as it is now', { ...again, id: check.id })
-}
-function expect(check: Check, key: string, value: unknown): void {
-  const outcomes = ['won', 'lost', 'open']
-  const sound = key === 'outcome' ? outcomes.includes(value as string) : Number.isInteger(value)
-  if (value !== '' && !sound)
-    return say(`${key}: ${key === 'outcome' ? 'won, lost or open' : 'a whole number'} is expected`, {
-      tone: 'wrong',
-    })
-  changeCheck(check, 'change what a check expects', expecting(check, key, value))
-}
-
 const faceOf = (cell: number): Face | null => {
   const card = round.value?.cells[cell]
   const pair = card === undefined ? undefined : bench.game!.deck.pairs[pairOf(card)]
@@ -234,7 +209,6 @@ useKeys({
       :held="held"
       :timed="table?.settings.clock.mode === 'down'"
       :lives="table?.settings.limits.lives !== null"
-      :paused="round?.phase === 'paused'"
       @deal="dealt()"
       @seed="useSeed"
       @step="player?.stepDue()"
@@ -275,15 +249,12 @@ useKeys({
         @forget="tapes.forget"
         @save="saveRecord"
         @open="openRecord"
-        @keep="keepCheck"
+        @keep="keep(tapes.whole.value ?? tapes.now.value)"
         @show="(check, turn) => show(check, check.name, turn)"
         @expect="expect"
         @accept="accept"
-        @name-check="
-          (check, name) =>
-            name.trim() && changeCheck(check, 'rename a check', { ...check, name: name.trim() })
-        "
-        @drop="(check) => editChecks('remove a check', (all) => all.filter(({ id }) => id !== check.id))"
+        @name-check="rename"
+        @drop="drop"
       />
       <div class="more">
         <button class="btn" type="button" @click="rough = true"><IconRough />Rough handling</button>

@@ -8,7 +8,7 @@ import { isSeed } from '../../core/deal/seed.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
 
 /** What brings the table to where something is to be tried: the deal, the time, and short ways through the game. */
-const props = defineProps<{ seed: string; held: boolean; timed: boolean; lives: boolean; paused: boolean }>()
+const props = defineProps<{ seed: string; held: boolean; timed: boolean; lives: boolean }>()
 const glass = defineModel<boolean>('glass', { required: true })
 const order = defineModel<boolean>('order', { required: true })
 const phone = defineModel<boolean>('phone', { required: true })

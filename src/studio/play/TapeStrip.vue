@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
 import type { Face } from '../../core/game/game.ts'
-import type { Chip } from '../../core/play/tape.ts'
+import { signedPoints, type Chip } from '../../core/play/tape.ts'
 import FaceView from '../cards/FaceView.vue'
 
 /** One chip a turn: two small faces, how it was judged, points and seconds; a press puts the table where that turn left it. */
@@ -16,8 +16,7 @@ defineEmits<{ jump: [turn: number] }>()
 const strip = ref<HTMLElement>()
 
 const SIGNS = { found: '●', lucky: '✦', slip: '↺', fresh: '○' } as const
-const points = (chip: Chip): string =>
-  chip.points === 0 ? '' : `${chip.points > 0 ? '+' : '−'}${Math.abs(chip.points)}`
+const points = (chip: Chip): string => (chip.points ? signedPoints(chip.points) : '')
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 /** What the faces say to the eye. */
 const told = (chip: Chip): string =>

@@ -1,11 +1,12 @@
 import { cellName } from '../../core/deal/cells.ts'
+import { signedPoints } from '../../core/play/tape.ts'
 import type { Face } from '../../core/game/game.ts'
 import type { CardState, Event } from '../../core/play/events.ts'
 
 /** An event of the machine in one line for the ledger. `columns` gives the cells their names. */
 export function eventWords(event: Event, columns: number): string {
   const name = (cell: number): string => (cell < 0 ? `cell ${cell}` : cellName(cell, columns))
-  const signed = (points: number): string => (points ? `, ${points > 0 ? '+' : '−'}${Math.abs(points)}` : '')
+  const signed = (points: number): string => (points ? `, ${signedPoints(points)}` : '')
   switch (event.kind) {
     case 'first-look-over':
       return 'first look over'

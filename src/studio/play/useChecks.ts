@@ -1,6 +1,5 @@
 import { onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import type { Checked } from '../../core/play/check.ts'
-import type { Check } from '../../core/play/record.ts'
 import type { Game } from '../../core/game/game.ts'
 import { bareGame } from '../workers/bare.ts'
 import { startJob, type Job } from '../workers/job.ts'
@@ -51,10 +50,4 @@ export function useChecks(game: () => Game) {
     job?.cancel()
   })
   return { checked, running }
-}
-
-/** A check with another thing expected; an emptied one is expected no more. What was told turn by turn goes with it. */
-export function expecting(check: Check, key: string, value: unknown): Check {
-  const { [key as keyof Check['expect']]: _old, ...rest } = check.expect
-  return { ...check, expect: value === '' ? rest : { ...rest, [key]: value } }
 }

@@ -59,7 +59,9 @@ export function useTapes(options: {
 
   function keep(tape: Tape | null): void {
     if (!tape?.chips.length) return
-    kept.value = [tape, ...kept.value.filter((one) => one.name !== tape.name)].slice(0, MOST_KEPT)
+    const same = (one: Tape): boolean =>
+      one.name === tape.name && JSON.stringify(one.inputs) === JSON.stringify(tape.inputs)
+    kept.value = [tape, ...kept.value.filter((one) => !same(one))].slice(0, MOST_KEPT)
   }
   const fresh = (): string => `${WORD} ${++counted}`
 

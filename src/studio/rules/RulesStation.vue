@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import {
   BOUNDS,
   type ClockMode,
@@ -17,11 +17,13 @@ import { useBench } from '../store/bench.ts'
 import LookSentence from './LookSentence.vue'
 import MeaningAside from './MeaningAside.vue'
 import PlayersSentence from './PlayersSentence.vue'
+import RuleSearch from './RuleSearch.vue'
 import StarsSentence from './StarsSentence.vue'
 import TimingStrip from './TimingStrip.vue'
 
 /** The rules of the open rung as six short paragraphs, in which every number and choice is edited in place. */
 const bench = useBench()
+const story = ref<HTMLElement>()
 const settings = computed(() => bench.settings!)
 const timed = computed(() => settings.value.clock.mode !== 'off')
 
@@ -74,10 +76,13 @@ const SOUNDS: ['true' | 'false', string][] = [
 
 <template>
   <div class="rules">
-    <section class="story" aria-labelledby="story">
-      <h2 id="story">
-        {{ bench.level ? `${bench.level.name}, as it is played` : 'House rules, as every level is played' }}
-      </h2>
+    <section ref="story" class="story" aria-labelledby="story">
+      <header>
+        <h2 id="story">
+          {{ bench.level ? `${bench.level.name}, as it is played` : 'House rules, as every level is played' }}
+        </h2>
+        <RuleSearch :story="story" />
+      </header>
       <ol>
         <li>
           <PlayersSentence />
@@ -283,6 +288,19 @@ const SOUNDS: ['true' | 'false', string][] = [
 .story {
   overflow-y: auto;
   padding: 24px 36px 20px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 8px 16px;
+  max-width: 760px;
+}
+.story :deep([data-found]) {
+  outline: 2px solid var(--lagoon);
+  outline-offset: 2px;
+  border-radius: 4px;
 }
 h2 {
   font-size: 25px;

@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import IconSearch from '~icons/ph/magnifying-glass'
+import { nextTick, onBeforeUnmount, ref } from 'vue'
+
+/** Finds settings of the story by a word of their name; Enter goes from one to the next. `story` is the element that holds them. */
+const props = defineProps<{ story: HTMLElement | undefined }>()
+const query = ref('')
+const count = ref<number | null>(null)
+let found: HTMLElement[] = []
+let at = -1
+
+function mark(on: boolean): void {
+  for (const element of found) element.toggleAttribute('data-found', on)
+}
+async function find(): Promise<void> {
+  await nextTick()
+  mark(false)
+  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
+  const named = [
+    ...(props.story?.querySelectorAll<HTMLElement>('li input[aria-label], li select[aria-label]') ?? []),
+  ]
+  found = words.length
+    ? named.filter((element) => words.every((word) => element.ariaLabel!.toLowerCase().includes(word)))
+    : []
+  at = -1
+  count.value = words.length ? found.length : null
+  mark(true)
+  found[0]?.scrollIntoView({ block: 'nearest' })
+}
+function next(): void {
+  if (!found.length) return
+  at = (at + 1) % found.length
+  found[at]!.focus()
+}
+onBeforeUnmount(() => mark(false))
+</script>
+
+<template>
+  <span class="search">
+    <label>
+      <IconSearch aria-hidden="true" />
+      <span class="hidden-text">Find a setting by word; Enter goes to it</span>
+      <input v-model="query" type="search" placeholder="find a setting" @input="find" @keydown.enter="next" />
+    </label>
+    <span class="soft" role="status">{{
+      count === null ? '' : count === 0 ? 'nothing is called so' : `${count} found, Enter goes there`
+    }}</span>
+  </span>
+</template>
+
+<style scoped>
+.search {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 14px;
+}
+label {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  width: 170px;
+  height: 32px;
+  padding: 0 10px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  color: var(--ink-soft);
+}
+label:focus-within {
+  border-color: var(--lagoon);
+}
+input {
+  flex: 1;
+  min-width: 0;
+  border: 0;
+  outline: 0;
+  background: none;
+  color: var(--ink);
+  font: inherit;
+}
+input::placeholder {
+  color: #6f6b7d;
+}
+</style>
