@@ -153,6 +153,7 @@ describe('rough handling', () => {
     ['counts', (round) => round.flips++],
     ['counts', (round) => round.turns++],
     ['matched', (round) => (round.states[3] = 'matched')],
+    ['twins', (round) => Object.assign(round, { matches: 1, misses: 0, judgedMatch: true })],
     ['score', (round) => (round.score = -1)],
     ['lives', (round) => (round.lives = 0)],
     ['turns', (round) => (round.rules.limits.turns = 1)],
