@@ -171,6 +171,19 @@ test('a whole deal can be pasted, and goes into the record', async ({ page }) =>
     page.getByText('back.play.json: inputs[1].at: 3 is before the input in front of it (9)'),
   ).toBeVisible()
   await expect(chips(page)).toHaveCount(2)
+
+  // a game dealt anew from the table itself is that of its seed again
+  await page.keyboard.press('p')
+  await page.getByRole('button', { name: 'Start over' }).click()
+  await expect(seed).not.toHaveValue('mine')
+  await page.getByRole('button', { name: 'Ledger', exact: true }).click()
+  await expect(page.locator('.phase')).toHaveText('ready')
+  await card(page, 0).click()
+  await card(page, 1).click()
+  await expect(chips(page)).toHaveCount(2)
+  await tapes(page)
+  const later = await downloadOf(page, () => page.getByRole('button', { name: 'Save as a record' }).click())
+  expect(JSON.parse(readFileSync(later.path, 'utf8'))).not.toHaveProperty('deal')
 })
 
 test('rough handling breaks nothing, and says what it tried', async ({ page }) => {

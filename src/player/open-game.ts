@@ -21,7 +21,11 @@ export function readOpen(keep: Keep | null, game: Game): OpenGame | null {
   try {
     const kept = JSON.parse(keep?.read() || 'null') as OpenGame | null
     const sound =
-      kept && findLevel(game, kept.level) && Array.isArray(kept.inputs) && Number.isInteger(kept.at)
+      kept &&
+      typeof kept.seed === 'string' &&
+      findLevel(game, kept.level) &&
+      Array.isArray(kept.inputs) &&
+      Number.isInteger(kept.at)
     return sound ? kept : null
   } catch {
     return null

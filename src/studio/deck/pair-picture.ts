@@ -37,6 +37,8 @@ export function pairPicture({ a, b }: Pair): HTMLImageElement {
   lanes[lane] = lanes[lane]!.then(async () => {
     image.src = await draw(scale, a, b)
   })
+    // what cannot be drawn stays empty, and holds up nothing else
+    .catch(() => undefined)
   return image
 }
 

@@ -27,7 +27,7 @@ import RoughDialog from './RoughDialog.vue'
 import TapeStrip from './TapeStrip.vue'
 import { useCheckEdits } from './useCheckEdits.ts'
 import { useChecks } from './useChecks.ts'
-import { laid, useTapes, type Tape } from './useTapes.ts'
+import { useTapes, type Tape } from './useTapes.ts'
 
 const bench = useBench()
 const { say } = useToasts()
@@ -43,15 +43,12 @@ const log = ref(false)
 const table = shallowRef<Readonly<Table> | null>(null)
 /** grows with every change of the table, which is not reactive itself */
 const version = ref(0)
-/** the deal that lies, card by card, where the seed alone would not give it */
-const pasted = shallowRef<Played['deal']>(undefined)
 let player: Player | null = null
 
 const tapes = useTapes({
   table,
   game: () => bench.game!,
   player: () => player,
-  deal: () => pasted.value ?? (inOrder.value && table.value ? laid(table.value) : undefined),
 })
 const { checked, running } = useChecks(() => bench.game!)
 const { checks, keep, accept, expect, rename, drop } = useCheckEdits()
@@ -68,7 +65,6 @@ function tried(): Game {
 }
 
 function mount(withSeed?: string): void {
-  pasted.value = undefined
   player?.destroy()
   player = mountPlayer(host.value!, {
     game: tried(),
@@ -92,9 +88,8 @@ function mount(withSeed?: string): void {
   player.run(speed.value)
 }
 /** Another deal; what was played so far is kept as a tape. */
-function dealt(withSeed?: string, cells?: { cells: Cells; deal: Played['deal'] }): void {
-  pasted.value = cells?.deal
-  player?.deal(undefined, withSeed, cells?.cells)
+function dealt(withSeed?: string, cells?: Cells): void {
+  player?.deal(undefined, withSeed, cells)
   player?.run(speed.value)
 }
 /** A seed, or a deal as a line of JSON. */
@@ -119,7 +114,7 @@ function lay(played: Played): boolean {
     bench.rung = played.level
     mount(played.seed)
   }
-  dealt(played.seed, { cells: found.value.cells, deal: played.deal })
+  dealt(played.seed, found.value.cells)
   return true
 }
 function takeTape(tape: Tape, turn?: number): void {

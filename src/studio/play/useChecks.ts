@@ -19,6 +19,7 @@ export function useChecks(game: () => Game) {
     job?.cancel()
     const count = game().checks?.length ?? 0
     if (!count) {
+      running.value = null
       checked.value = new Map()
       return
     }

@@ -1,5 +1,6 @@
 import { computed, shallowRef, type ShallowRef } from 'vue'
 import { cardName } from '../../core/files/deal-file.ts'
+import type { Cells } from '../../core/deal/deal.ts'
 import { NO_CARD } from '../../core/deck/card.ts'
 import type { Game } from '../../core/game/game.ts'
 import { chipsOf, standingAt, type Chip } from '../../core/play/tape.ts'
@@ -29,9 +30,13 @@ export function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: strin
   }
 }
 
-/** The cards as they lie, for a deal that no seed gives. */
-export const laid = (table: Readonly<Table>): (string | null)[] =>
-  table.round!.cells.map((card) => (card === NO_CARD ? null : cardName(card, table.game.deck.pairs)))
+/** The cards as they lie, card by card, where the seed alone would not give them: a pasted deal, or twins side by side. */
+function dealOf(game: Game, { level, seed, round }: Readonly<Table>): Played['deal'] {
+  const { cells } = round!
+  const own = tableOf(game, { level: level.id, seed })
+  if (own.ok && own.value.cells.every((card, i) => card === cells[i])) return undefined
+  return cells.map((card) => (card === NO_CARD ? null : cardName(card, game.deck.pairs)))
+}
 
 /**
  * The tape of the game being played, and those kept beside it. The table can be put where any turn left it; what is played on from
@@ -41,8 +46,6 @@ export function useTapes(options: {
   table: ShallowRef<Readonly<Table> | null>
   game: () => Game
   player: () => Player | null
-  /** the deal that is laid now, where no seed gives it */
-  deal: () => Played['deal']
 }) {
   const kept = shallowRef<Tape[]>([])
   /** the whole tape while the table stands at one of its turns; null while it simply goes on */
@@ -50,6 +53,8 @@ export function useTapes(options: {
   const now = shallowRef<Tape | null>(null)
   const name = shallowRef(`${WORD} 1`)
   let counted = 1
+  /** looked at once for each deal */
+  const deals = new WeakMap<Cells, Played['deal']>()
   /** how many inputs led to where the table was put */
   let stoodAt = 0
 
@@ -78,7 +83,9 @@ export function useTapes(options: {
         name.value = fresh()
       }
     }
-    now.value = tapeOf(table.value, options.deal(), name.value)
+    const { cells } = table.value.round
+    if (!deals.has(cells)) deals.set(cells, dealOf(options.game(), table.value))
+    now.value = tapeOf(table.value, deals.get(cells), name.value)
   }
   /** Before another deal: what was played is kept, and a new tape begins. */
   function leave(): void {
