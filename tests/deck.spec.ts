@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { PNG } from 'pngjs'
 import { downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
 
-const names = (page: Page) => page.locator('.tile .name')
+const names = (page: Page) => page.locator('.tile')
 const tile = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
 const way = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 

@@ -49,7 +49,7 @@ test('every kind of edit can be undone and done again', async ({ page }) => {
   await openStation(page, 'deck')
   const undo = () => page.keyboard.press('Control+z')
   const redo = () => page.keyboard.press('Control+Shift+z')
-  const pairs = page.locator('.tile .name')
+  const pairs = page.locator('.tile')
   const first = async (): Promise<string> => (await pairs.first().textContent())!
 
   await page.getByRole('button', { name: 'Cog', exact: true }).click()

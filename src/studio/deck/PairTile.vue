@@ -1,62 +1,75 @@
 <script setup lang="ts">
-import { onMounted, ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
 import { pairPicture } from './pair-picture.ts'
+import { tileName } from './tile-name.ts'
 
-/** A pair as two cards that lean on each other; an identical one shows its twin as a turned-away shadow. */
+/**
+ * A pair as two cards that lean on each other; an identical one shows its twin as a turned-away shadow. Hundreds lie on the table, so a
+ * tile is one element with a background and bare text: each element, clip or layer more is painted anew as the table scrolls.
+ */
 const props = defineProps<{ pair: Pair; chosen: boolean; alike: boolean; reached: boolean }>()
 defineEmits<{ choose: [event: MouseEvent] }>()
-const cards = ref<HTMLElement>()
-const draw = (): void => cards.value?.replaceChildren(pairPicture(props.pair))
-onMounted(draw)
-watch(() => [props.pair.a, props.pair.b], draw)
+const picture = ref<string>()
+watch(
+  () => [props.pair.a, props.pair.b],
+  async () => {
+    const { pair } = props
+    const drawn = await pairPicture(pair)
+    if (pair === props.pair) picture.value = drawn
+  },
+  { immediate: true },
+)
+const name = computed(() => tileName(props.pair.name))
+const cut = computed(() => (name.value === props.pair.name ? undefined : props.pair.name))
 </script>
 
 <template>
   <li :data-pair="pair.id">
     <button
       class="tile"
-      :class="{ chosen }"
+      :class="{ chosen, alike }"
       type="button"
+      :style="{ backgroundImage: picture && `url(${picture})` }"
+      :title="cut"
+      :aria-label="cut"
       :aria-pressed="chosen"
       :tabindex="reached ? 0 : -1"
       @click="$emit('choose', $event)"
     >
-      <span ref="cards" class="cards" />
-      <span class="name">{{ pair.name }}</span>
-      <span v-if="alike" class="alike">alike</span>
+      {{ name }}<span v-if="alike" class="badge">alike</span>
     </button>
   </li>
 </template>
 
 <style scoped>
 .tile {
-  position: relative;
-  display: grid;
-  justify-items: center;
-  gap: 2px;
   width: 100%;
   height: 100%;
-  align-content: start;
-  padding: 6px 8px 8px;
+  padding: 100px 8px 0;
   border: 2px solid transparent;
   border-radius: var(--round-card);
-  background: none;
+  background: no-repeat 50% 6px / 140px 92px;
   color: inherit;
   font: 600 14px/1.3 var(--body);
+  vertical-align: top;
+  white-space: nowrap;
   cursor: pointer;
 }
 .tile:hover {
-  background: #ffffffb0;
+  background-color: #ffffffb0;
 }
 .tile.chosen {
   border-color: var(--lagoon);
-  background: var(--lagoon-pale);
+  background-color: var(--lagoon-pale);
 }
 .tile:focus-visible {
   outline-offset: -2px;
 }
-.alike {
+.tile.alike {
+  position: relative;
+}
+.badge {
   position: absolute;
   top: 2px;
   right: 4px;
@@ -66,19 +79,5 @@ watch(() => [props.pair.a, props.pair.b], draw)
   color: #7c3214;
   font-size: 12px;
   line-height: 1.6;
-}
-.cards {
-  height: 92px;
-}
-.cards :deep(img) {
-  display: block;
-  width: 140px;
-  height: 92px;
-}
-.name {
-  max-width: 100%;
-  overflow: hidden;
-  text-overflow: ellipsis;
-  white-space: nowrap;
 }
 </style>

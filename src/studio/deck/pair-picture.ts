@@ -7,8 +7,8 @@ import { paintFace } from './face-raster.ts'
  */
 
 /** In px of the page: the whole, a card on it, and how the two lie. */
-export const PAIR_WIDE = 140
-export const PAIR_TALL = 92
+const PAIR_WIDE = 140
+const PAIR_TALL = 92
 const CARD = { width: 66, height: 79, round: 8 }
 const LEAN = { first: -4, twin: 5 }
 const APART = { identical: 47, related: 64 }
@@ -16,30 +16,23 @@ const EDGE = '#d5cab4'
 const AWAY = { paper: '#efeae0', face: 0.3 }
 
 /** Faces never change, so that one drawing holds for as long as a face is known. */
-const drawn = new WeakMap<Face, { image: HTMLImageElement; b: Face | undefined; scale: number }>()
+const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
 const LANES = 12
-const lanes = Array.from({ length: LANES }, () => Promise.resolve())
+const lanes = Array.from({ length: LANES }, (): Promise<unknown> => Promise.resolve())
 let next = 0
 
-/** The picture of a pair; empty until its images are there. */
-export function pairPicture({ a, b }: Pair): HTMLImageElement {
+/** The picture of a pair as a data URL; empty if it cannot be drawn. */
+export function pairPicture({ a, b }: Pair): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(a)
-  if (known?.b === b && known?.scale === scale) return known.image
-  const image = new Image(PAIR_WIDE, PAIR_TALL)
-  image.alt = ''
-  image.decoding = 'sync'
-  image.draggable = false
-  drawn.set(a, { image, b, scale })
+  if (known?.b === b && known?.scale === scale) return known.picture
   // not all at once, so that the page stays free while hundreds are drawn
   const lane = next++ % LANES
-  lanes[lane] = lanes[lane]!.then(async () => {
-    image.src = await draw(scale, a, b)
-  })
-    // what cannot be drawn stays empty, and holds up nothing else
-    .catch(() => undefined)
-  return image
+  const picture = lanes[lane]!.then(() => draw(scale, a, b)).catch(() => '')
+  lanes[lane] = picture
+  drawn.set(a, { picture, b, scale })
+  return picture
 }
 
 async function draw(scale: number, a: Face, b: Face | undefined): Promise<string> {
