@@ -13,7 +13,7 @@ test.describe('the light table', () => {
     await expect(names(page).nth(2)).toHaveText('Cog')
     await page.keyboard.press('Control+z')
     await expect(names(page).nth(0)).toHaveText('Cog')
-    await page.getByRole('button', { name: 'Cog', exact: true }).click()
+    await page.getByRole('option', { name: 'Cog', exact: true }).click()
     await page.keyboard.press('ArrowRight')
     await expect(page.getByRole('button', { name: 'Hourglass', exact: true })).toBeFocused()
     await page.keyboard.press('Alt+ArrowLeft')

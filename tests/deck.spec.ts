@@ -6,7 +6,7 @@ import { PNG } from 'pngjs'
 import { downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
 
 const names = (page: Page) => page.locator('.tile')
-const tile = (page: Page, name: string) => page.getByRole('button', { name, exact: true })
+const tile = (page: Page, name: string) => page.getByRole('option', { name, exact: true })
 const way = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 
 /** The game file as the Ship station hands it out. */
@@ -68,7 +68,7 @@ test.describe('many pairs at once', () => {
     await page.mouse.up()
     await expect(page.getByRole('heading', { name: '4 pairs' })).toBeVisible()
     for (const name of ['Cog', 'Hourglass', 'Bell', 'Compass'])
-      await expect(tile(page, name)).toHaveAttribute('aria-pressed', 'true')
+      await expect(tile(page, name)).toHaveAttribute('aria-selected', 'true')
   })
 
   test('pairs are copied from one game and pasted into another, also by keys', async ({ page, context }) => {
@@ -311,7 +311,7 @@ test('look-alikes are tied, more of them for those who see fewer colours, and fo
   await expect(ties).toHaveCount(2)
   await expectNoViolations(page)
   // a turned face is another one
-  await page.getByRole('button', { name: 'Left arrow alike' }).click()
+  await page.getByRole('option', { name: 'Left arrow alike' }).click()
   await expect(page.getByRole('heading', { name: 'Easily mistaken for' })).toBeVisible()
   await page.getByRole('button', { name: 'Text', exact: true }).click()
   await expect(ties).toHaveCount(1)

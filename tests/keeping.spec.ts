@@ -50,9 +50,9 @@ test('every kind of edit can be undone and done again', async ({ page }) => {
   const undo = () => page.keyboard.press('Control+z')
   const redo = () => page.keyboard.press('Control+Shift+z')
   const pairs = page.locator('.tile')
-  const first = async (): Promise<string> => (await pairs.first().textContent())!
+  const first = async (): Promise<string> => (await pairs.first().textContent())!.trim()
 
-  await page.getByRole('button', { name: 'Cog', exact: true }).click()
+  await page.getByRole('option', { name: 'Cog', exact: true }).click()
   await page.keyboard.press('Delete')
   await expect(pairs).toHaveCount(23)
   await page.keyboard.press('Alt+ArrowRight')

@@ -91,7 +91,11 @@ async function scrolled(page) {
   })
   await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
   // a browser's times are whole tenths of a ms: three frames of a sixtieth are told as 49.9 to 50.1
-  return { long: frames.filter((time) => time > LONGEST_FRAME + 0.1).length, of: frames.length, worst: Math.max(...frames) }
+  return {
+    long: frames.filter((time) => time > LONGEST_FRAME + 0.1).length,
+    of: frames.length,
+    worst: Math.max(...frames),
+  }
 }
 
 /** The light table with 500 pairs, and a bare list of text as tall in the same browser, by turns: the machine has hiccups of its own. */

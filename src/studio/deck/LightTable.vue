@@ -85,7 +85,7 @@ async function focusLead(): Promise<void> {
   await nextTick()
   const tile = table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"]`)
   tile?.scrollIntoView({ block: 'nearest' })
-  tile?.querySelector('button')?.focus({ preventScroll: true })
+  tile?.focus({ preventScroll: true })
 }
 defineExpose({ focusLead })
 
@@ -142,7 +142,7 @@ const matrix = (vision: Vision): string =>
       @scroll.passive="scrolls"
     >
       <div class="sheet">
-        <ul ref="table" @keydown="key">
+        <ul ref="table" role="listbox" aria-label="Pairs" aria-multiselectable="true" @keydown="key">
           <PairTile
             v-for="(one, at) in pairs"
             :key="one.id"

@@ -6,10 +6,10 @@ import { tileName } from './tile-name.ts'
 
 /**
  * A pair as two cards that lean on each other; an identical one shows its twin as a turned-away shadow. Hundreds lie on the table, so a
- * tile is one element with a background and bare text: each element, clip or layer more is painted anew as the table scrolls.
+ * tile is one element with a background and a bare text: each element, clip or layer more is painted anew as the table scrolls.
  */
 const props = defineProps<{ pair: Pair; chosen: boolean; alike: boolean; reached: boolean }>()
-defineEmits<{ choose: [event: MouseEvent] }>()
+defineEmits<{ choose: [event: MouseEvent | KeyboardEvent] }>()
 const picture = ref<string>()
 watch(
   () => [props.pair.a, props.pair.b],
@@ -25,34 +25,32 @@ const cut = computed(() => (name.value === props.pair.name ? undefined : props.p
 </script>
 
 <template>
-  <li :data-pair="pair.id">
-    <button
-      class="tile"
-      :class="{ chosen, alike }"
-      type="button"
-      :style="{ backgroundImage: picture && `url(${picture})` }"
-      :title="cut"
-      :aria-label="cut"
-      :aria-pressed="chosen"
-      :tabindex="reached ? 0 : -1"
-      @click="$emit('choose', $event)"
-    >
-      {{ name }}<span v-if="alike" class="badge">alike</span>
-    </button>
+  <li
+    class="tile"
+    :class="{ chosen, alike }"
+    role="option"
+    :data-pair="pair.id"
+    :style="{ backgroundImage: picture && `url(${picture})` }"
+    :title="cut"
+    :aria-label="cut"
+    :aria-selected="chosen"
+    :tabindex="reached ? 0 : -1"
+    @click="$emit('choose', $event)"
+    @keydown.enter.prevent="$emit('choose', $event)"
+    @keydown.space.prevent="$emit('choose', $event)"
+  >
+    {{ name }} <span v-if="alike" class="badge">alike</span>
   </li>
 </template>
 
 <style scoped>
 .tile {
-  width: 100%;
-  height: 100%;
-  padding: 100px 8px 0;
+  padding: 102px 10px 0;
   border: 2px solid transparent;
   border-radius: var(--round-card);
   background: no-repeat 50% 6px / 140px 92px;
-  color: inherit;
   font: 600 14px/1.3 var(--body);
-  vertical-align: top;
+  text-align: center;
   white-space: nowrap;
   cursor: pointer;
 }

@@ -14,7 +14,13 @@ export function tileName(name: string): string {
   const letters = [...name]
   let kept = letters.length
   while (kept && !fits(letters.slice(0, kept).join(''))) kept--
-  const shown = kept === letters.length ? name : `${letters.slice(0, Math.max(1, kept - 1)).join('').trimEnd()}…`
-  known.set(name, shown)
+  const shown =
+    kept === letters.length
+      ? name
+      : `${letters
+          .slice(0, Math.max(1, kept - 1))
+          .join('')
+          .trimEnd()}…`
+  if (document.fonts.check(TYPE)) known.set(name, shown)
   return shown
 }

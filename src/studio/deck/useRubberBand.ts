@@ -23,7 +23,8 @@ export function useRubberBand(
   }
   function down(event: PointerEvent): void {
     const on = event.target as HTMLElement
-    if (event.button !== 0 || event.pointerType === 'touch' || on.closest('button, input, a')) return
+    if (event.button !== 0 || event.pointerType === 'touch' || on.closest('[role=option], button, input, a'))
+      return
     start = { ...at(event), add: event.shiftKey || event.ctrlKey || event.metaKey }
     window.addEventListener('pointermove', move)
     window.addEventListener('pointerup', end)
