@@ -2,6 +2,7 @@ import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
 import { layout, tableStage } from '../core/deal/geometry.ts'
 import { CARD_RATIO } from '../core/game/settings.ts'
 import { backBackground } from './back.ts'
+import { BehindView } from './behind.ts'
 import { element } from './element.ts'
 import { faceElement } from './face.ts'
 import type { Table } from './table.ts'
@@ -11,14 +12,26 @@ import { cardLabel, nameOf } from './words.ts'
 type Drawn = { state: string; shows: boolean; order: string; judged: string; label: string }
 type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
 
+/** For each cell, how many steps of a cell it lies from the middle, in halves. */
+function fromMiddle(rows: number, columns: number): number[] {
+  return Array.from({ length: rows * columns }, (_, cell) =>
+    Math.max(
+      Math.abs(2 * Math.floor(cell / columns) - rows + 1),
+      Math.abs(2 * (cell % columns) - columns + 1),
+    ),
+  )
+}
+
 /** The cards on the table, as an ARIA grid. Drawing touches only what changed. */
 export class BoardView {
   readonly root = element('div', 'lt-board')
+  readonly behind: BehindView
   private cards: (CardView | null)[] = []
   private readonly table: Table
 
   constructor(table: Table) {
     this.table = table
+    this.behind = new BehindView(table)
     this.root.setAttribute('role', 'grid')
   }
 
@@ -32,6 +45,7 @@ export class BoardView {
     root.style.setProperty('--back-ink', table.game.deck.back.ink)
     root.setAttribute('aria-label', `${table.level.name}, ${rows} rows, ${columns} columns`)
     this.cards = []
+    this.behind.build()
     if (!table.round) return
     for (let row = 0; row < rows; row++) {
       const line = element('div', 'lt-row')
@@ -65,22 +79,27 @@ export class BoardView {
   /** Puts every card where the geometry says. To be called when the size of the table changes. */
   place(): void {
     const { root, table } = this
-    const { rows, columns } = table.settings.board
+    const { board, look } = table.settings
+    const { rows, columns } = board
     const box = root.getBoundingClientRect()
     // a scaled preview has another size on screen than in its own px
     const width = root.offsetWidth || box.width
     const height = root.offsetHeight || box.height
-    const { places } = layout(tableStage(width, height, CARD_RATIO[table.settings.look.shape]), rows, columns)
+    const stage = tableStage(width, height, CARD_RATIO[look.shape])
+    const laid = layout(stage, rows, columns)
+    const order = look.dealIn === 'from-middle' ? fromMiddle(rows, columns) : null
     this.cards.forEach((view, cell) => {
       if (!view) return
-      const { x, y, width: w, height: h } = places[cell]!
+      const { x, y, width: w, height: h } = laid.places[cell]!
       Object.assign(view.button.style, { left: `${x}px`, top: `${y}px`, width: `${w}px`, height: `${h}px` })
-      view.button.style.setProperty('--order', String(cell))
+      view.button.style.setProperty('--order', String(order?.[cell] ?? cell))
     })
+    this.behind.place(laid, stage.gap)
   }
 
   draw(): void {
     this.cards.forEach((view, cell) => view && this.drawCard(view, cell))
+    this.behind.draw()
   }
 
   private drawCard(view: CardView, cell: number): void {

@@ -85,7 +85,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   )
   const live = element('p', 'lt-hidden')
   live.setAttribute('role', 'status')
-  const felt = element('div', 'lt-felt', board.root)
+  const felt = element('div', 'lt-felt', board.behind.root, board.root)
   const root = element('section', 'lt-player', hud.head, hud.bar, felt, hud.foot, live)
   root.setAttribute('aria-label', game.title)
   root.style.setProperty('--lt-turn', `${TURN_MS}ms`)
@@ -103,6 +103,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     record = false
     root.style.setProperty('--table', table.settings.look.table)
     root.classList.toggle('lt-fade', table.settings.turn.onMatch === 'fade')
+    root.dataset.flip = table.settings.look.flip
+    root.dataset.dealIn = table.settings.look.dealIn
     board.build()
     root.classList.remove('lt-dealt', 'lt-is-won')
     void root.offsetWidth
@@ -224,9 +226,16 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (panelOf === table.panel) return
     panelOf = table.panel
     panelDrawn?.remove()
+    felt.classList.remove('lt-peek')
     panelDrawn = panelFor(
       table,
-      { resume, again: () => again(), deal: (level) => again(level.id), close: resume },
+      {
+        resume,
+        again: () => again(),
+        deal: (level) => again(level.id),
+        close: resume,
+        peek: () => felt.classList.toggle('lt-peek'),
+      },
       readBest(keep),
       record,
     )

@@ -1,4 +1,5 @@
 import iconAgain from '~icons/ph/arrow-counter-clockwise?raw'
+import iconEye from '~icons/ph/eye?raw'
 import iconNext from '~icons/ph/arrow-right?raw'
 import iconPlay from '~icons/ph/play-fill?raw'
 import iconStar from '~icons/ph/star-four-fill?raw'
@@ -12,7 +13,14 @@ import { button, element, icon } from './element.ts'
 import { nextLevel, type Table } from './table.ts'
 import { clockText, lostWords, tale } from './words.ts'
 
-export type PanelActs = { resume(): void; again(): void; deal(level: Level): void; close(): void }
+export type PanelActs = {
+  resume(): void
+  again(): void
+  deal(level: Level): void
+  close(): void
+  /** makes the panel small, or whole again; out: whether it is small now */
+  peek(): boolean
+}
 
 /** The panel that lies over the board now, or null. `best` are the results won so far, `record` that this one beat them. */
 export function panelFor(table: Table, acts: PanelActs, best: Best, record: boolean): HTMLElement | null {
@@ -74,9 +82,21 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
     iconAgain,
   )
   const buttons = [again]
+  if (won && table.settings.look.behind) buttons.push(peekButton(acts))
   if (won && next)
     buttons.unshift(button('lt-button lt-main', `Next: ${next.name}`, () => acts.deal(next), iconNext))
   return panel(titleOf(table, result), body, buttons)
+}
+
+function peekButton(acts: PanelActs): HTMLButtonElement {
+  const words = (small: boolean): string => (small ? 'Back to the result' : 'See the picture')
+  const made = button(
+    'lt-button lt-peeking',
+    words(false),
+    () => (made.lastChild!.textContent = words(acts.peek())),
+    iconEye,
+  )
+  return made
 }
 
 function titleOf(table: Table, { outcome, players }: RoundResult): string {

@@ -47,7 +47,7 @@ export function spoken(table: Table, event: Event): string {
     case 'passed':
       return `${table.settings.players.names[event.to]!} has the next turn.`
     case 'won':
-      return 'All pairs found.'
+      return `All pairs found.${table.settings.look.behind?.alt ? ` Behind the cards: ${table.settings.look.behind.alt}.` : ''}`
     case 'lost':
       return lostWords(event.by)
     case 'settled':

@@ -1,12 +1,21 @@
 import type { Game } from '../core/game/game.ts'
 import { bad, good, type Result } from '../core/result.ts'
 
-/** The names of all library pictures on the faces and the back of a game, each once. */
+/** The names of all library pictures on the faces and the back of a game and behind its cards, each once. */
 export function picturesOf(game: Game): string[] {
   const faces = game.deck.pairs.flatMap((pair) => (pair.b ? [pair.a, pair.b] : [pair.a]))
   const { emblem } = game.deck.back
-  const shown = emblem ? [...faces, emblem] : faces
-  return [...new Set(shown.flatMap((face) => (face.kind === 'picture' ? [face.name] : [])))]
+  const behind = [game.house, ...game.levels].map(({ look }) => look?.behind)
+  const shown = [...faces, emblem, ...behind]
+  return [...new Set(shown.flatMap((one) => (one?.kind === 'picture' ? [one.name] : [])))]
+}
+
+/** Where a picture that is on no face is shown. */
+function placeOf(game: Game, name: string): string {
+  const shows = (one: { kind: string; name?: string } | null | undefined): boolean => one?.name === name
+  if (shows(game.house.look.behind)) return 'house.look.behind'
+  const at = game.levels.findIndex(({ look }) => shows(look?.behind))
+  return at < 0 ? 'deck.back.emblem' : `levels[${at}].look.behind`
 }
 
 /** A picture of the library as a whole SVG, from its drawing. All are 32 × 32. */
@@ -28,7 +37,7 @@ export async function gatherArt(
       const at = game.deck.pairs.findIndex(({ a, b }) =>
         [a, b].some((face) => face?.kind === 'picture' && face.name === name),
       )
-      return bad(at < 0 ? 'deck.back.emblem' : `deck.pairs[${at}]`, `the library has no picture "${name}"`)
+      return bad(at < 0 ? placeOf(game, name) : `deck.pairs[${at}]`, `the library has no picture "${name}"`)
     }
     art[name] = `data:image/svg+xml,${encodeURIComponent(svg)}`
   }

@@ -29,7 +29,7 @@ export function readGame(text: string): Result<Game> {
 export function gameFrom(value: unknown): Result<Game> {
   const head = readHead(value, GAME_FORMAT, GAME_VERSION)
   if (!head.ok) return head
-  const read = readWith(gameSchema, migrateGame(head.value, (value as { version: number }).version))
+  const read = readWith(gameSchema, migrateGame(head.value))
   if (!read.ok) return read
   return imagesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
 }

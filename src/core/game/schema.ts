@@ -9,7 +9,9 @@ import {
   CARD_SHAPES,
   CLOCK_MODES,
   CLOCK_STARTS,
+  DEAL_INS,
   DURING_LOOK,
+  FLIPS,
   LENGTHS,
   LIVES_LOST_ON,
   ON_MATCH,
@@ -39,6 +41,19 @@ export const faceSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('picture'), name: text(LENGTHS.name), ...faceBase }),
   z.strictObject({ kind: z.literal('image'), src: z.string().min(1), ...faceBase }),
   z.strictObject({ kind: z.literal('text'), text: text(LENGTHS.text), ...faceBase }),
+])
+
+const behindSchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('picture'),
+    name: text(LENGTHS.name),
+    alt: z.string().max(LENGTHS.alt).optional(),
+  }),
+  z.strictObject({
+    kind: z.literal('image'),
+    src: z.string().min(1),
+    alt: z.string().max(LENGTHS.alt).optional(),
+  }),
 ])
 
 const emblemSchema = z.discriminatedUnion('kind', [
@@ -131,7 +146,14 @@ export const settingsShape = {
     matchGoesAgain: z.boolean(),
   }),
   finish: z.strictObject({ wait: whole(BOUNDS.wait), then: z.enum(THEN) }),
-  look: z.strictObject({ table: colour, shape: z.enum(CARD_SHAPES), sounds: z.boolean() }),
+  look: z.strictObject({
+    table: colour,
+    shape: z.enum(CARD_SHAPES),
+    flip: z.enum(FLIPS),
+    dealIn: z.enum(DEAL_INS),
+    behind: behindSchema.nullable(),
+    sounds: z.boolean(),
+  }),
 }
 export const settingsSchema: z.ZodType<Settings> = z.strictObject(settingsShape)
 

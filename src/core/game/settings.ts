@@ -15,6 +15,10 @@ export const LIVES_LOST_ON = ['miss', 'slip'] as const
 export const STARS_BY = ['score', 'turns', 'time'] as const
 export const THEN = ['result', 'deal-again', 'next-level'] as const
 export const CARD_SHAPES = ['portrait', 'square', 'landscape'] as const
+/** How a card shows its other side: about its upright middle, about its level middle, or one side melting into the other. */
+export const FLIPS = ['turn', 'tip', 'melt'] as const
+/** How the cards come to lie on the table. */
+export const DEAL_INS = ['in-turn', 'from-middle', 'at-once', 'lying'] as const
 
 export type Pick = (typeof PICKS)[number]
 export type Repeat = (typeof REPEATS)[number]
@@ -28,12 +32,17 @@ export type LivesLostOn = (typeof LIVES_LOST_ON)[number]
 export type StarsBy = (typeof STARS_BY)[number]
 export type Then = (typeof THEN)[number]
 export type CardShape = (typeof CARD_SHAPES)[number]
+export type Flip = (typeof FLIPS)[number]
+export type DealIn = (typeof DEAL_INS)[number]
 
 /** Which part of the deck a level uses. Positions are 1-based and both ends are included. */
 export type Use = 'all' | { tags: string[] } | { pairs: string[] } | { from: number; to: number }
 export type SeedRule = 'every-play' | 'daily' | { fixed: string }
 /** Three thresholds for one, two and three stars: rising for a score, falling for turns and time (ms). */
 export type Stars = { by: StarsBy; at: [number, number, number] }
+
+/** What lies behind the cards and comes to light as they leave: a picture of the library, or an own image. */
+export type Behind = { alt?: string } & ({ kind: 'picture'; name: string } | { kind: 'image'; src: string })
 
 export type Settings = {
   /** gaps by cell name, "C3" */
@@ -76,7 +85,14 @@ export type Settings = {
   players: { names: string[]; matchGoesAgain: boolean }
   /** `wait` in ms, from the last judgement to what comes then */
   finish: { wait: number; then: Then }
-  look: { table: string; shape: CardShape; sounds: boolean }
+  look: {
+    table: string
+    shape: CardShape
+    flip: Flip
+    dealIn: DealIn
+    behind: Behind | null
+    sounds: boolean
+  }
 }
 
 export const SECTIONS = [
@@ -129,7 +145,14 @@ export const DEFAULTS: Settings = {
   },
   players: { names: ['Player 1'], matchGoesAgain: true },
   finish: { wait: 1200, then: 'result' },
-  look: { table: '#383a63', shape: 'portrait', sounds: true },
+  look: {
+    table: '#383a63',
+    shape: 'portrait',
+    flip: 'turn',
+    dealIn: 'in-turn',
+    behind: null,
+    sounds: true,
+  },
 }
 
 /** Bounds of every number in a game file, both ends included; times in ms. */

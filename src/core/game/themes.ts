@@ -1,17 +1,22 @@
 import { wcagContrast } from 'culori'
-import type { Settings } from './settings.ts'
+import type { CardShape, DealIn, Flip, Settings } from './settings.ts'
 
-/** What a theme says of the table; a level that takes one says it as its own. */
-export type Theme = { name: string; look: Pick<Settings['look'], 'table' | 'shape'> }
+/** What a theme says of the table and its cards; a level that takes one says it as its own. */
+export type Theme = { name: string; look: Pick<Settings['look'], 'table' | 'shape' | 'flip' | 'dealIn'> }
+
+const theme = (name: string, table: string, shape: CardShape, flip: Flip, dealIn: DealIn): Theme => ({
+  name,
+  look: { table, shape, flip, dealIn },
+})
 
 /** Ready looks of our own, each dark enough for what is written on the table. */
 export const THEMES: readonly Theme[] = [
-  { name: 'Evening bench', look: { table: '#383a63', shape: 'portrait' } },
-  { name: 'Boiler room', look: { table: '#5a2f24', shape: 'portrait' } },
-  { name: 'Signal box', look: { table: '#1e4a4d', shape: 'landscape' } },
-  { name: 'Kiln yard', look: { table: '#5c3b1c', shape: 'square' } },
-  { name: 'Slate roof', look: { table: '#37424d', shape: 'portrait' } },
-  { name: 'Mulberry felt', look: { table: '#4d2748', shape: 'portrait' } },
+  theme('Evening bench', '#383a63', 'portrait', 'turn', 'in-turn'),
+  theme('Boiler room', '#5a2f24', 'portrait', 'tip', 'at-once'),
+  theme('Signal box', '#1e4a4d', 'landscape', 'tip', 'in-turn'),
+  theme('Kiln yard', '#5c3b1c', 'square', 'turn', 'from-middle'),
+  theme('Slate roof', '#37424d', 'portrait', 'melt', 'lying'),
+  theme('Mulberry felt', '#4d2748', 'portrait', 'turn', 'from-middle'),
 ]
 
 /** What is written on the table is in this colour; it wants so much contrast at least (WCAG 2, level AA). */

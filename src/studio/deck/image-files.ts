@@ -8,6 +8,8 @@ import { bad, good, problemLine, type Result } from '../../core/result.ts'
 
 /** Images are made no larger than is useful on a card, in px of their longest side. */
 export const LONGEST_SIDE = 512
+/** And no larger than this behind the cards of a whole table. */
+export const BEHIND_SIDE = 1600
 /** More px than this are not decoded: a small file can hold an image that no browser should unpack. */
 export const MOST_PIXELS = 50_000_000
 
@@ -60,13 +62,13 @@ function sizeOf(bytes: Uint8Array): { width: number; height: number } | null {
   }
 }
 
-/** A face's `src` from an image file: checked, decoded, and made smaller if it is larger than useful. */
-export async function imageSource(file: File): Promise<Result<MadeImage>> {
+/** An image's `src` from its file: checked, decoded, and made smaller if its longest side, in px, is longer than is useful. */
+export async function imageSource(file: File, longest = LONGEST_SIDE): Promise<Result<MadeImage>> {
   const decoded = await decodeImage(file)
   if (!decoded.ok) return decoded
   const { bitmap, type, bytes } = decoded.value
   const { width, height } = bitmap
-  const scale = Math.min(1, LONGEST_SIDE / Math.max(width, height))
+  const scale = Math.min(1, longest / Math.max(width, height))
   // a GIF moves, and only its first picture is wanted
   if (type === 'svg+xml' || (scale === 1 && type !== 'gif')) {
     bitmap.close()
@@ -79,7 +81,11 @@ export async function imageSource(file: File): Promise<Result<MadeImage>> {
   pen.imageSmoothingQuality = 'high'
   pen.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
   bitmap.close()
-  return good({ src: canvas.toDataURL('image/png'), smaller: scale < 1 })
+  // a photograph stays one: as PNG it would be many times as large
+  return good({
+    src: canvas.toDataURL(type === 'jpeg' ? 'image/jpeg' : 'image/png', 0.9),
+    smaller: scale < 1,
+  })
 }
 
 /** What a file's name says without its ending, as words. */

@@ -1,26 +1,38 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CARD_SHAPES, type CardShape } from '../../core/game/settings.ts'
-import { LEAST_CONTRAST, tableContrast, THEMES } from '../../core/game/themes.ts'
+import { CARD_SHAPES, type CardShape, type DealIn, type Flip } from '../../core/game/settings.ts'
+import { LEAST_CONTRAST, tableContrast, THEMES, type Theme } from '../../core/game/themes.ts'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import SettingChoice from '../settings/SettingChoice.vue'
 import { useBench } from '../store/bench.ts'
 
-/** "The table looks like the boiler room, its cards are portrait." */
+/** "The table looks like the boiler room, its cards are portrait and turn over sideways." */
 const bench = useBench()
 const look = computed(() => bench.settings!.look)
 const OWN = 'own'
 const theme = computed(
   () =>
-    THEMES.find((one) => one.look.table === look.value.table && one.look.shape === look.value.shape)?.name ??
-    OWN,
+    THEMES.find((one) =>
+      (Object.keys(one.look) as (keyof Theme['look'])[]).every((key) => one.look[key] === look.value[key]),
+    )?.name ?? OWN,
 )
 const CHOICES: [string, string][] = [
   ...THEMES.map(({ name }) => [name, `like the ${name.toLowerCase()}`] as [string, string]),
   [OWN, 'its own way'],
 ]
 const SHAPES: [CardShape, string][] = CARD_SHAPES.map((shape) => [shape, shape])
+const FLIPS: [Flip, string][] = [
+  ['turn', 'turn over sideways'],
+  ['tip', 'tip over upwards'],
+  ['melt', 'melt from one side into the other'],
+]
+const DEAL_INS: [DealIn, string][] = [
+  ['in-turn', 'one after the other'],
+  ['from-middle', 'from the middle outwards'],
+  ['at-once', 'all at once'],
+  ['lying', 'without any motion'],
+]
 const contrast = computed(() => tableContrast(look.value.table))
 
 function take(name: string): void {
@@ -40,11 +52,12 @@ function take(name: string): void {
       aria-label="Colour of the table"
       @input="bench.set('look', { table: ($event.target as HTMLInputElement).value }, 'change the table')"
   /></label>
+  <OwnTab section="look" :names="['table']" />
   and its cards are
-  <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" /><OwnTab
-    section="look"
-    :names="['table']"
-  />.
+  <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" />. They
+  <SettingChoice section="look" name="flip" label="How cards flip" :choices="FLIPS" />
+  and are dealt
+  <SettingChoice section="look" name="dealIn" label="How cards are dealt in" :choices="DEAL_INS" />.
   <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"
     >What is written on this table cannot be read well: its contrast is {{ contrast.toFixed(1) }} : 1, and
     {{ LEAST_CONTRAST }} is needed. A darker colour helps.</span

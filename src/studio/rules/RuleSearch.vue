@@ -17,7 +17,9 @@ async function find(): Promise<void> {
   mark(false)
   const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
   const named = [
-    ...(props.story?.querySelectorAll<HTMLElement>('li input[aria-label], li select[aria-label]') ?? []),
+    ...(props.story?.querySelectorAll<HTMLElement>(
+      ':is(li, .look) :is(input:not([type=file]), select)[aria-label]',
+    ) ?? []),
   ]
   found = words.length
     ? named.filter((element) => words.every((word) => element.ariaLabel!.toLowerCase().includes(word)))

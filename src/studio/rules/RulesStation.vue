@@ -14,6 +14,7 @@ import SettingChoice from '../settings/SettingChoice.vue'
 import SettingLimit from '../settings/SettingLimit.vue'
 import SettingNumber from '../settings/SettingNumber.vue'
 import { useBench } from '../store/bench.ts'
+import BehindSentence from './BehindSentence.vue'
 import LookSentence from './LookSentence.vue'
 import MeaningAside from './MeaningAside.vue'
 import PlayersSentence from './PlayersSentence.vue'
@@ -268,10 +269,14 @@ const SOUNDS: ['true' | 'false', string][] = [
             :bounds="BOUNDS.points"
             unit="points"
           />
-          for each life. <StarsSentence /> <LookSentence /> Sounds
-          <SettingChoice section="look" name="sounds" label="Sounds" :choices="SOUNDS" />.
+          for each life. <StarsSentence />
         </li>
       </ol>
+      <h3>How it looks and sounds</h3>
+      <p class="look">
+        <LookSentence /> <BehindSentence /> Sounds
+        <SettingChoice section="look" name="sounds" label="Sounds" :choices="SOUNDS" />.
+      </p>
     </section>
     <MeaningAside class="meaning" />
     <TimingStrip class="strip" />
@@ -314,11 +319,22 @@ ol {
   counter-reset: paragraph;
   list-style: none;
 }
-li {
+h3 {
+  max-width: 760px;
+  margin-top: 18px;
+  padding: 14px 0 0 36px;
+  border-top: 1px solid var(--line);
+}
+li,
+.look {
   position: relative;
+  max-width: 760px;
+  margin: 0;
   padding-left: 36px;
   font-size: 17px;
   line-height: 1.85;
+}
+li {
   counter-increment: paragraph;
 }
 li::before {

@@ -20,12 +20,17 @@ class Shelf extends Dexie {
       .stores({ art: 'hash' })
       .upgrade(async (change) => {
         for (const row of await change.table<Kept>('games').toArray()) {
-          const now = migrateGame(row.game as unknown as Record<string, unknown>, 1)
-          const { game, art } = packed(now as unknown as Game)
+          const { game, art } = packed(row.game)
           await change.table('art').bulkPut(art)
           await change.table('games').put({ ...row, game })
         }
       })
+    this.version(3).upgrade(async (change) => {
+      for (const row of await change.table<Kept>('games').toArray()) {
+        const game = migrateGame(row.game as unknown as Record<string, unknown>)
+        await change.table('games').put({ ...row, game })
+      }
+    })
   }
 }
 
