@@ -2,6 +2,7 @@ import { selectPairs } from '../deck/select.ts'
 import { cellIndex, openCells } from '../deal/cells.ts'
 import { prepareDeal, type DealCode } from '../deal/deal.ts'
 import { FRAMES, TOUCHABLE, touchSize } from '../deal/frames.ts'
+import { livesForHalf, livesLast, livesNeeded, LIVES_GAMES } from '../odds/lives.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game, Level } from './game.ts'
 import { resolveLevel } from './levels.ts'
@@ -15,6 +16,7 @@ export type FindingCode =
   | 'unknown-tag'
   | 'unknown-picture'
   | 'cannot-be-won'
+  | 'needs-luck'
   | 'missing-alt'
   | 'unused-pairs'
   | 'tiny-cards'
@@ -68,6 +70,15 @@ export function levelFindings(game: Game, level: Level, index: number): Finding[
   else {
     const by = luckiestLoss(settings, dealer.value.deal('findings'))
     if (by) add('stops', 'cannot-be-won', by.at, by.message)
+    const { lives } = settings.limits
+    const needed = livesNeeded(settings, dealer.value)
+    if (needed && livesLast(needed, lives!) === 0)
+      add(
+        'warns',
+        'needs-luck',
+        'limits.lives',
+        `${lives} ${lives === 1 ? 'life lasts' : 'lives last'} a perfect memory in none of ${LIVES_GAMES} games; ${livesForHalf(needed)} last in half of them`,
+      )
   }
   return found
 }

@@ -52,7 +52,8 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
   }
 }
 
-function repeats(cells: readonly number[]): boolean {
+/** Whether a deal holds more than two cards of one pair. */
+export function repeats(cells: readonly number[]): boolean {
   const seen = new Map<number, number>()
   for (const card of cells) if (card !== NO_CARD) seen.set(pairOf(card), (seen.get(pairOf(card)) ?? 0) + 1)
   return [...seen.values()].some((count) => count > 2)

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { cellIndex } from '../../core/deal/cells.ts'
 import { OUTLINES, outlineGaps, type Outline } from '../../core/deal/outlines.ts'
-import { BOUNDS, type CardShape, type Settings } from '../../core/game/settings.ts'
+import { BOUNDS, type Settings } from '../../core/game/settings.ts'
 import BoardMini from '../cards/BoardMini.vue'
 import NumberWord from '../settings/NumberWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
@@ -12,11 +12,6 @@ import { useBench } from '../store/bench.ts'
 const props = defineProps<{ settings: Settings }>()
 const bench = useBench()
 const board = computed(() => props.settings.board)
-const SHAPES: [CardShape, string][] = [
-  ['portrait', 'upright'],
-  ['square', 'square'],
-  ['landscape', 'broad'],
-]
 
 /** A smaller board loses the gaps that no longer lie on it. */
 function resize(patch: { rows?: number; columns?: number }): void {
@@ -113,7 +108,7 @@ const fill = (name: string): void =>
     </div>
     <div class="row">
       <span>Cards are</span>
-      <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" />
+      <SettingChoice section="look" name="shape" />
     </div>
   </section>
 </template>

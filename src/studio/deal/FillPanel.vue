@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { selectPairs } from '../../core/deck/select.ts'
 import { openCells } from '../../core/deal/cells.ts'
-import type { Pick, Repeat, Settings } from '../../core/game/settings.ts'
+import type { Settings } from '../../core/game/settings.ts'
 import FaceView from '../cards/FaceView.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import SettingChoice from '../settings/SettingChoice.vue'
@@ -27,15 +27,6 @@ const from = computed(() => {
   if ('pairs' in use.value) return `${selection.value.length} chosen pairs`
   return `places ${use.value.from} to ${use.value.to}`
 })
-const PICKS: [Pick, string][] = [
-  ['random', 'at random'],
-  ['first', 'the first of them'],
-]
-const REPEATS: [Repeat, string][] = [
-  ['never', 'never'],
-  ['evenly', 'evenly, if they do not suffice'],
-  ['at-random', 'at random, if they do not suffice'],
-]
 
 const sentence = computed(() => {
   if (props.settings.deal.way === 'arranged')
@@ -69,11 +60,11 @@ const sentence = computed(() => {
     </div>
     <div class="row">
       <span>Picked</span>
-      <SettingChoice section="fill" name="pick" label="How pairs are picked" :choices="PICKS" />
+      <SettingChoice section="fill" name="pick" />
     </div>
     <div class="row">
       <span>Repeated</span>
-      <SettingChoice section="fill" name="repeat" label="Whether pairs repeat" :choices="REPEATS" />
+      <SettingChoice section="fill" name="repeat" />
     </div>
     <p class="note">{{ sentence }}</p>
     <button class="faces" type="button" @click="choosing = true">

@@ -8,7 +8,8 @@ import { unusedPairs, type Finding } from '../../core/game/findings.ts'
 import { NO_CARD } from '../../core/deck/card.ts'
 import type { Game } from '../../core/game/game.ts'
 import { resolveLevel, withOwn } from '../../core/game/levels.ts'
-import type { Section, Settings } from '../../core/game/settings.ts'
+import { BOUNDS, type Section, type Settings } from '../../core/game/settings.ts'
+import { livesForHalf, livesNeeded } from '../../core/odds/lives.ts'
 import { shortestClock } from '../../core/odds/luckiest.ts'
 
 /** One press that mends a finding: what the button says, and the game as it is then. */
@@ -114,6 +115,15 @@ export function mendsOf(
       return limit === null
         ? []
         : [{ label: `A clock of ${limit / 1000} s`, to: say(rung, 'clock', { limit }) }]
+    }
+    case 'needs-luck': {
+      const dealer = prepareDeal(game.deck.pairs, settings)
+      const needed = dealer.ok && livesNeeded(settings, dealer.value)
+      if (!needed) return []
+      const lives = livesForHalf(needed)
+      return lives <= BOUNDS.lives[1]
+        ? [{ label: `${lives} lives`, to: say(rung, 'limits', { lives }) }]
+        : [{ label: 'No lives to lose', to: say(rung, 'limits', { lives: null }) }]
     }
     case 'unused-pairs':
       return unused(game)

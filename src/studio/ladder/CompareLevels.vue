@@ -4,6 +4,7 @@ import { differing, withRulesOf } from '../../core/game/ladder.ts'
 import { findLevel, resolveLevel } from '../../core/game/levels.ts'
 import ModalDialog from '../look/ModalDialog.vue'
 import ChoiceWord from '../settings/ChoiceWord.vue'
+import { SETTING_WORDS, valueWords } from '../settings/setting-words.ts'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 
@@ -36,15 +37,6 @@ const rows = computed(() => {
     resolveLevel(game, findLevel(game, other.value)),
   )
 })
-const text = (value: unknown): string =>
-  value === null
-    ? 'none'
-    : typeof value === 'string'
-      ? value
-      : Array.isArray(value) && !value.length
-        ? 'none'
-        : JSON.stringify(value)
-
 function give(to: readonly string[]): void {
   const from = findLevel(bench.game!, one.value)
   if (!from) return
@@ -69,9 +61,9 @@ function give(to: readonly string[]): void {
       </thead>
       <tbody>
         <tr v-for="row in rows" :key="row.key">
-          <th scope="row">{{ row.key }}</th>
-          <td>{{ text(row.one) }}</td>
-          <td>{{ text(row.other) }}</td>
+          <th scope="row">{{ SETTING_WORDS[row.key as keyof typeof SETTING_WORDS].label }}</th>
+          <td>{{ valueWords(row.key, row.one) }}</td>
+          <td>{{ valueWords(row.key, row.other) }}</td>
         </tr>
         <tr v-if="!rows.length">
           <td colspan="3">Nothing: both are played in the same way.</td>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CARD_SHAPES, type CardShape, type DealIn, type Flip } from '../../core/game/settings.ts'
 import { LEAST_CONTRAST, tableContrast, THEMES, type Theme } from '../../core/game/themes.ts'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
@@ -20,18 +19,6 @@ const theme = computed(
 const CHOICES: [string, string][] = [
   ...THEMES.map(({ name }) => [name, `like the ${name.toLowerCase()}`] as [string, string]),
   [OWN, 'its own way'],
-]
-const SHAPES: [CardShape, string][] = CARD_SHAPES.map((shape) => [shape, shape])
-const FLIPS: [Flip, string][] = [
-  ['turn', 'turn over sideways'],
-  ['tip', 'tip over upwards'],
-  ['melt', 'melt from one side into the other'],
-]
-const DEAL_INS: [DealIn, string][] = [
-  ['in-turn', 'one after the other'],
-  ['from-middle', 'from the middle outwards'],
-  ['at-once', 'all at once'],
-  ['lying', 'without any motion'],
 ]
 const contrast = computed(() => tableContrast(look.value.table))
 
@@ -54,10 +41,10 @@ function take(name: string): void {
   /></label>
   <OwnTab section="look" :names="['table']" />
   and its cards are
-  <SettingChoice section="look" name="shape" label="Shape of the cards" :choices="SHAPES" />. They
-  <SettingChoice section="look" name="flip" label="How cards flip" :choices="FLIPS" />
+  <SettingChoice section="look" name="shape" />. They
+  <SettingChoice section="look" name="flip" />
   and are dealt
-  <SettingChoice section="look" name="dealIn" label="How cards are dealt in" :choices="DEAL_INS" />.
+  <SettingChoice section="look" name="dealIn" />.
   <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"
     >What is written on this table cannot be read well: its contrast is {{ contrast.toFixed(1) }} : 1, and
     {{ LEAST_CONTRAST }} is needed. A darker colour helps.</span

@@ -4,10 +4,12 @@ import { openCells } from '../../core/deal/cells.ts'
 import { par } from '../../core/odds/par.ts'
 import { prepareDeal } from '../../core/deal/deal.ts'
 import { costOf } from '../../core/odds/cost.ts'
+import { livesLast, livesNeeded, LIVES_GAMES } from '../../core/odds/lives.ts'
 import { matchPoints } from '../../core/play/points.ts'
 import FindingsList from '../findings/FindingsList.vue'
 import { writeNumber } from '../settings/numbers.ts'
 import { useBench } from '../store/bench.ts'
+import StarScale from './StarScale.vue'
 
 /** What the rules of this rung come to, in figures that follow from them. */
 const bench = useBench()
@@ -22,37 +24,24 @@ const waiting = computed(
   () => misses.value * settings.value.turn.missLook + pairs.value * settings.value.turn.matchLook,
 )
 
+const dealer = computed(() => {
+  const made = prepareDeal(bench.game!.deck.pairs, settings.value)
+  return made.ok && made.value.pairs > 0 ? made.value : null
+})
 /** What it costs, from the machine itself; null while the level cannot be dealt. */
-const cost = computed(() => {
-  const { deck } = bench.game!
-  const dealer = prepareDeal(deck.pairs, settings.value)
-  return dealer.ok && dealer.value.pairs > 0 ? costOf(settings.value, dealer.value) : null
+const cost = computed(() => dealer.value && costOf(settings.value, dealer.value))
+/** In how many games of a perfect memory the lives are enough; null without lives. */
+const lasting = computed(() => {
+  const needed = dealer.value && livesNeeded(settings.value, dealer.value)
+  return needed && livesLast(needed, settings.value.limits.lives!)
 })
 const cannot = computed(() => {
   const at = bench.game!.levels.findIndex((level) => level === bench.level)
   return bench.findings.filter(
-    ({ code, at: place }) => code === 'cannot-be-won' && place.startsWith(`levels[${at}].`),
+    ({ code, at: place }) =>
+      (code === 'cannot-be-won' || code === 'needs-luck') && place.startsWith(`levels[${at}].`),
   )
 })
-/** Where two players land on the scale of the stars, and the thresholds; null without stars. */
-const scale = computed(() => {
-  const { stars } = settings.value.score
-  if (!stars || !cost.value) return null
-  const { perfect, none } = cost.value
-  const value = (one: { turns: number; time: number; score: number }): number => one[stars.by]
-  const marks = [
-    ...stars.at.map((at, i) => ({ at, words: '★'.repeat(i + 1), kind: 'star' })),
-    ...(perfect ? [{ at: value(perfect), words: 'perfect memory', kind: 'player' }] : []),
-    { at: value(none), words: 'no memory', kind: 'player' },
-  ]
-  const most = Math.max(...marks.map(({ at }) => at), 1)
-  return marks.map((mark) => ({
-    ...mark,
-    left: `${(mark.at / most) * 100}%`,
-    told: stars.by === 'time' ? seconds(mark.at) : Math.round(mark.at).toLocaleString('en'),
-  }))
-})
-
 const streak = computed(() =>
   Array.from({ length: 6 }, (_, i) => matchPoints(settings.value.score, i + 1, false)),
 )
@@ -102,19 +91,14 @@ const seconds = (ms: number): string => writeNumber(Math.round(ms / 100) * 100, 
             >
           </dd>
         </div>
+        <div v-if="lasting !== null">
+          <dt>{{ lasting }} of {{ LIVES_GAMES }}</dt>
+          <dd>games of a perfect memory are won before the lives are gone</dd>
+        </div>
       </template>
     </dl>
     <FindingsList v-if="cannot.length" :findings="cannot" />
-    <template v-if="scale">
-      <h3>Where players land</h3>
-      <ul class="scale">
-        <li v-for="(mark, i) in scale" :key="i" :class="mark.kind">
-          <span>{{ mark.words }}</span>
-          <span class="track"><span class="dot" :style="{ left: mark.left }" /></span>
-          <span class="value">{{ mark.told }}</span>
-        </li>
-      </ul>
-    </template>
+    <StarScale v-if="cost && settings.score.stars" :cost="cost" />
     <h3>A streak</h3>
     <ol class="bars">
       <li v-for="(points, i) in streak" :key="i">
@@ -149,44 +133,6 @@ dd {
   margin: 0;
   font-size: 14px;
   line-height: 1.4;
-}
-.scale {
-  margin: 6px 0 18px;
-  padding: 0;
-  list-style: none;
-  font-size: 13px;
-}
-.scale li {
-  display: grid;
-  grid-template-columns: 104px 1fr auto;
-  align-items: center;
-  gap: 10px;
-  padding: 3px 0;
-}
-.track {
-  position: relative;
-  height: 4px;
-  margin-right: 8px;
-  border-radius: 2px;
-  background: var(--sand);
-}
-.dot {
-  position: absolute;
-  top: -4px;
-  width: 12px;
-  height: 12px;
-  margin-left: -4px;
-  border-radius: 50%;
-  background: var(--lagoon);
-}
-.star .dot {
-  border-radius: 2px;
-  background: var(--ink);
-  transform: rotate(45deg);
-}
-.value {
-  font-weight: 700;
-  font-variant-numeric: tabular-nums;
 }
 .bars {
   display: grid;

@@ -17,10 +17,6 @@ const COUNTS = [
   'Four players take turns',
 ]
 const CHOICES: [string, string][] = COUNTS.map((words, i) => [String(i + 1), words])
-const GOES: ['true' | 'false', string][] = [
-  ['true', 'the same player goes again'],
-  ['false', 'the next player goes'],
-]
 
 function setCount(text: string): void {
   const count = Math.max(BOUNDS.players[0], Math.min(BOUNDS.players[1], Number(text)))
@@ -57,8 +53,8 @@ function rename(at: number, text: string): void {
       /><template v-if="i === names.length - 1">.</template></span
     >
     After a match
-    <SettingChoice section="players" name="matchGoesAgain" label="Who goes after a match" :choices="GOES" />.
-    Clock, lives and turns are those of the table; points are each player's own</template
+    <SettingChoice section="players" name="matchGoesAgain" />. Clock, lives and turns are those of the table;
+    points are each player's own</template
   >.
 </template>
 

@@ -1,15 +1,5 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import {
-  BOUNDS,
-  type ClockMode,
-  type ClockStart,
-  type DuringLook,
-  type LivesLostOn,
-  type OnMatch,
-  type OnMiss,
-  type Then,
-} from '../../core/game/settings.ts'
 import SettingChoice from '../settings/SettingChoice.vue'
 import SettingLimit from '../settings/SettingLimit.vue'
 import SettingNumber from '../settings/SettingNumber.vue'
@@ -27,52 +17,6 @@ const bench = useBench()
 const story = ref<HTMLElement>()
 const settings = computed(() => bench.settings!)
 const timed = computed(() => settings.value.clock.mode !== 'off')
-
-const MODES: [ClockMode, string][] = [
-  ['off', 'is not shown'],
-  ['up', 'counts up'],
-  ['down', 'counts down'],
-]
-const STARTS: [ClockStart, string][] = [
-  ['first-flip', 'with the first flip'],
-  ['deal', 'at the deal'],
-]
-const STANDS: ['false' | 'true', string][] = [
-  ['false', 'runs on'],
-  ['true', 'stands still'],
-]
-const DURING: [DuringLook, string][] = [
-  ['wait', 'does nothing'],
-  ['skip', 'ends it'],
-  ['skip-and-flip', 'ends it and turns the next card'],
-]
-const MATCHED: [OnMatch, string][] = [
-  ['stay', 'stay face up'],
-  ['fade', 'stay, faded'],
-  ['leave', 'leave the board'],
-]
-const MISSED: [OnMiss, string][] = [
-  ['timed', 'turn back by themselves'],
-  ['press', 'turn back at the next press'],
-  ['button', 'turn back by a button'],
-]
-const LOST: [LivesLostOn, string][] = [
-  ['miss', 'for each miss'],
-  ['slip', 'for each slip'],
-]
-const FLOOR: ['true' | 'false', string][] = [
-  ['true', 'never falls'],
-  ['false', 'may fall'],
-]
-const THEN: [Then, string][] = [
-  ['result', 'the result is shown'],
-  ['deal-again', 'the cards are dealt again'],
-  ['next-level', 'the next level begins'],
-]
-const SOUNDS: ['true' | 'false', string][] = [
-  ['true', 'are on'],
-  ['false', 'are off'],
-]
 </script>
 
 <template>
@@ -88,194 +32,70 @@ const SOUNDS: ['true' | 'false', string][] = [
         <li>
           <PlayersSentence />
           Before the start all cards lie face up for
-          <SettingNumber
-            section="turn"
-            name="firstLook"
-            label="First look"
-            :bounds="BOUNDS.look"
-            unit="seconds"
-          />. The clock
-          <SettingChoice section="clock" name="mode" label="Clock" :choices="MODES" />
+          <SettingNumber section="turn" name="firstLook" />. The clock
+          <SettingChoice section="clock" name="mode" />
           <template v-if="settings.clock.mode === 'down'">
             from
-            <SettingNumber section="clock" name="limit" label="Limit" :bounds="BOUNDS.limit" unit="clock"
+            <SettingNumber section="clock" name="limit"
           /></template>
           and starts
-          <SettingChoice section="clock" name="startsAt" label="The clock starts" :choices="STARTS" />.
+          <SettingChoice section="clock" name="startsAt" />.
         </li>
         <li>
           A player turns one card, then another. Twins lie open for
-          <SettingNumber
-            section="turn"
-            name="matchLook"
-            label="Look time of a match"
-            :bounds="BOUNDS.look"
-            unit="seconds"
-          />, others for
-          <SettingNumber
-            section="turn"
-            name="missLook"
-            label="Look time of a miss"
-            :bounds="BOUNDS.look"
-            unit="seconds"
-          />. A press in that time
-          <SettingChoice
-            section="turn"
-            name="duringLook"
-            label="A press during the look time"
-            :choices="DURING"
-          />, and the clock
-          <SettingChoice
-            section="clock"
-            name="lookStopsClock"
-            label="The clock during the look time"
-            :choices="STANDS"
-          />.
+          <SettingNumber section="turn" name="matchLook" />, others for
+          <SettingNumber section="turn" name="missLook" />. A press in that time
+          <SettingChoice section="turn" name="duringLook" />, and the clock
+          <SettingChoice section="clock" name="lookStopsClock" />.
         </li>
         <li>
           Then twins
-          <SettingChoice section="turn" name="onMatch" label="What becomes of twins" :choices="MATCHED" />;
-          others
-          <SettingChoice
-            section="turn"
-            name="onMiss"
-            label="What becomes of missed cards"
-            :choices="MISSED"
-          />.
+          <SettingChoice section="turn" name="onMatch" />; others
+          <SettingChoice section="turn" name="onMiss" />.
           <template v-if="timed">
             A match gives
-            <SettingNumber
-              section="clock"
-              name="matchBonus"
-              label="Clock bonus of a match"
-              :bounds="BOUNDS.clockChange"
-              unit="seconds"
-            />
+            <SettingNumber section="clock" name="matchBonus" />
             to the player, a miss takes
-            <SettingNumber
-              section="clock"
-              name="missPenalty"
-              label="Clock penalty of a miss"
-              :bounds="BOUNDS.clockChange"
-              unit="seconds"
-            />.
+            <SettingNumber section="clock" name="missPenalty" />.
           </template>
           <template v-else>Without a clock there is no bonus or penalty of time.</template>
         </li>
         <li>
           A match scores
-          <SettingNumber
-            section="score"
-            name="match"
-            label="Points of a match"
-            :bounds="BOUNDS.points"
-            unit="points"
-          />,
-          <SettingNumber
-            section="score"
-            name="streakStep"
-            label="More for each match in a row"
-            :bounds="BOUNDS.streakStep"
-            unit="more"
-          />
+          <SettingNumber section="score" name="match" />,
+          <SettingNumber section="score" name="streakStep" />
           more for each further one in a row, up to
-          <SettingNumber
-            section="score"
-            name="streakMax"
-            label="Most for a streak"
-            :bounds="BOUNDS.streakMax"
-            unit="times"
-          />. A lucky one scores
-          <SettingNumber
-            section="score"
-            name="lucky"
-            label="Points of luck"
-            :bounds="BOUNDS.points"
-            unit="points"
-          />
+          <SettingNumber section="score" name="streakMax" />. A lucky one scores
+          <SettingNumber section="score" name="lucky" />
           more. A miss takes
-          <SettingNumber
-            section="score"
-            name="miss"
-            label="Points a miss takes"
-            :bounds="BOUNDS.points"
-            unit="points"
-          />, a slip of memory
-          <SettingNumber
-            section="score"
-            name="slip"
-            label="Points a slip takes"
-            :bounds="BOUNDS.points"
-            unit="points"
-          />
+          <SettingNumber section="score" name="miss" />, a slip of memory
+          <SettingNumber section="score" name="slip" />
           more; the score
-          <SettingChoice
-            section="score"
-            name="floorAtZero"
-            label="Whether the score may fall below zero"
-            :choices="FLOOR"
-          />
+          <SettingChoice section="score" name="floorAtZero" />
           below zero.
         </li>
         <li>
           The player has
-          <SettingLimit
-            name="lives"
-            label="Lives"
-            none="no lives to lose"
-            words="lives"
-            :start="3"
-            :bounds="BOUNDS.lives"
-          />
+          <SettingLimit name="lives" none="no lives to lose" words="lives" :start="3" />
           <template v-if="settings.limits.lives !== null">
             and loses one
-            <SettingChoice
-              section="limits"
-              name="livesLostOn"
-              label="Lives are lost"
-              :choices="LOST" /></template
+            <SettingChoice section="limits" name="livesLostOn" /></template
           >; there is
-          <SettingLimit
-            name="turns"
-            label="Turn limit"
-            none="no limit to the turns"
-            words="turns at most"
-            :start="30"
-            :bounds="BOUNDS.turns"
-          />.
+          <SettingLimit name="turns" none="no limit to the turns" words="turns at most" :start="30" />.
         </li>
         <li>
           When the game is decided,
-          <SettingChoice section="finish" name="then" label="What comes at the end" :choices="THEN" /> after
-          <SettingNumber
-            section="finish"
-            name="wait"
-            label="Wait at the end"
-            :bounds="BOUNDS.wait"
-            unit="seconds"
-          />. A win adds
-          <SettingNumber
-            section="score"
-            name="perSecondLeft"
-            label="Points for each second left"
-            :bounds="BOUNDS.points"
-            unit="points"
-          />
+          <SettingChoice section="finish" name="then" /> after <SettingNumber section="finish" name="wait" />.
+          A win adds
+          <SettingNumber section="score" name="perSecondLeft" />
           for each second left and
-          <SettingNumber
-            section="score"
-            name="perLifeLeft"
-            label="Points for each life left"
-            :bounds="BOUNDS.points"
-            unit="points"
-          />
+          <SettingNumber section="score" name="perLifeLeft" />
           for each life. <StarsSentence />
         </li>
       </ol>
       <h3>How it looks and sounds</h3>
       <p class="look">
-        <LookSentence /> <BehindSentence /> Sounds
-        <SettingChoice section="look" name="sounds" label="Sounds" :choices="SOUNDS" />.
+        <LookSentence /> <BehindSentence /> Sounds <SettingChoice section="look" name="sounds" />.
       </p>
     </section>
     <MeaningAside class="meaning" />

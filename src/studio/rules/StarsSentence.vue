@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { openCells } from '../../core/deal/cells.ts'
-import { BOUNDS, type StarsBy } from '../../core/game/settings.ts'
+import type { StarsBy } from '../../core/game/settings.ts'
 import { par } from '../../core/odds/par.ts'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import NumberWord from '../settings/NumberWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import { useBench } from '../store/bench.ts'
+import { useStars } from './useStars.ts'
 
 /** "Stars go by score: 700, 1,100, 1,500." */
 const bench = useBench()
-const stars = computed(() => bench.settings!.score.stars)
+const { stars, bounds, setAt } = useStars()
 const CHOICES: [StarsBy | 'none', string][] = [
   ['none', 'are not given'],
   ['score', 'go by score'],
@@ -37,18 +38,6 @@ function start(by: StarsBy): [number, number, number] {
     Math.round(pairs * score.match * 1.1),
     Math.round(pairs * score.match * 1.5),
   ]
-}
-/** A threshold may not pass its neighbours: rising for a score, falling for turns and time. */
-function bounds(i: number): [number, number] {
-  const { by, at } = stars.value!
-  const before = at[i - 1]
-  const after = at[i + 1]
-  const [low, high] = BOUNDS.star
-  return by === 'score' ? [before ?? low, after ?? high] : [after ?? low, before ?? high]
-}
-function setAt(i: number, value: number): void {
-  const at = stars.value!.at.map((old, j) => (j === i ? value : old)) as [number, number, number]
-  bench.set('score', { stars: { by: stars.value!.by, at } }, 'change the stars')
 }
 const NAMES = ['One star', 'Two stars', 'Three stars']
 </script>

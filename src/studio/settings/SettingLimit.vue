@@ -3,27 +3,27 @@ import { computed } from 'vue'
 import { useBench } from '../store/bench.ts'
 import NumberWord from './NumberWord.vue'
 import OwnTab from './OwnTab.vue'
+import { settingWords } from './setting-words.ts'
 
 /** A limit that may be there or not: "5 lives", or "no lives to lose". */
 const props = defineProps<{
   name: 'lives' | 'turns'
-  label: string
   none: string
   words: string
   /** with what it begins when it is switched on */
   start: number
-  bounds: readonly [number, number]
 }>()
 const bench = useBench()
+const told = computed(() => settingWords('limits', props.name))
 const value = computed(() => bench.settings!.limits[props.name])
 const set = (next: number | null): void =>
-  bench.set('limits', { [props.name]: next }, `change "${props.label}"`)
+  bench.set('limits', { [props.name]: next }, `change "${told.value.label}"`)
 </script>
 
 <template>
   <span class="limit">
     <template v-if="value !== null">
-      <NumberWord :model-value="value" :label="label" :bounds="bounds" @update:model-value="set" />
+      <NumberWord :model-value="value" :label="told.label" :bounds="told.bounds!" @update:model-value="set" />
       <button class="switch" type="button" :title="`Take the limit away: ${none}`" @click="set(null)">
         {{ words }}
       </button>

@@ -1,0 +1,62 @@
+import type { Cells } from '../core/deal/deal.ts'
+import type { Input } from '../core/play/events.ts'
+import { advance, apply } from '../core/play/machine.ts'
+import type { Game } from '../core/game/game.ts'
+import { BoardView } from './board.ts'
+import { element } from './element.ts'
+import type { Art } from './face.ts'
+import { TURN_MS } from './mount.ts'
+import { dealTable, newTable, runAt, timeNow } from './table.ts'
+
+/** Two cards and what is done to them, in ms since their deal; `until` is when it is over. */
+export type OneTurn = { cells: Cells; inputs: readonly Input[]; until: number }
+
+/**
+ * Plays turns of two cards one after the other, over and over, so many times as fast as they really are: the same machine and the same
+ * drawing as a whole game, and nothing around it. `game` has one level with a board of two cells; `told` is called in each frame with the
+ * turn that is played and its time. Out: ends it.
+ */
+export function playTurns(
+  host: HTMLElement,
+  { game, art, turns, speed }: { game: Game; art: Art; turns: readonly OneTurn[]; speed: number },
+  told: (turn: number, at: number) => void,
+): () => void {
+  const table = newTable(game, art, game.levels[0]!)
+  const board = new BoardView(table)
+  const root = element('div', 'lt-player', element('div', 'lt-felt', board.root))
+  const { look, turn } = table.settings
+  root.inert = true
+  root.style.setProperty('--lt-turn', `${TURN_MS / speed}ms`)
+  root.style.setProperty('--table', look.table)
+  root.classList.toggle('lt-fade', turn.onMatch === 'fade')
+  root.dataset.flip = look.flip
+  host.replaceChildren(root)
+
+  let frame = 0
+  let at = -1
+  let waiting: Input[] = []
+  function next(): void {
+    at = (at + 1) % turns.length
+    waiting = [...turns[at]!.inputs]
+    dealTable(table, table.level, 'one-turn', turns[at]!.cells)
+    runAt(table, speed)
+    board.build()
+  }
+  function step(): void {
+    const { round } = table
+    if (!round) return
+    const now = timeNow(table)
+    while (waiting[0] && waiting[0].at <= now) apply(round, waiting.shift()!)
+    advance(round, now)
+    board.draw()
+    told(at, now)
+    if (now >= turns[at]!.until) next()
+    frame = requestAnimationFrame(step)
+  }
+  next()
+  step()
+  return () => {
+    cancelAnimationFrame(frame)
+    host.replaceChildren()
+  }
+}

@@ -1,0 +1,52 @@
+/** Values that are set by dragging an element along its track, and by keys; for elements with the role of a slider. */
+
+/**
+ * Follows a drag from its pointerdown on. `value` is what it is now, `span` how much the whole width of the element's parent stands for;
+ * `set` is told each new value, unrounded, `done` the end.
+ */
+export function dragValue(
+  event: PointerEvent,
+  value: number,
+  span: number,
+  set: (value: number) => void,
+  done: () => void = () => undefined,
+): void {
+  const handle = event.currentTarget as HTMLElement
+  const wide = handle.parentElement!.getBoundingClientRect().width
+  const from = event.clientX
+  handle.focus()
+  handle.setPointerCapture(event.pointerId)
+  const move = (now: PointerEvent): void => set(value + ((now.clientX - from) / wide) * span)
+  handle.addEventListener('pointermove', move)
+  handle.addEventListener(
+    'lostpointercapture',
+    () => {
+      handle.removeEventListener('pointermove', move)
+      done()
+    },
+    { once: true },
+  )
+}
+
+/** The value that a key leads to, within its bounds; null for a key that leads nowhere, which is left to others. */
+export function keyValue(
+  event: KeyboardEvent,
+  value: number,
+  [low, high]: readonly [number, number],
+  { step, big }: { step: number; big: number },
+): number | null {
+  const steps: Record<string, number> = {
+    ArrowLeft: -step,
+    ArrowDown: -step,
+    ArrowRight: step,
+    ArrowUp: step,
+    PageDown: -big,
+    PageUp: big,
+    Home: -Infinity,
+    End: Infinity,
+  }
+  const by = steps[event.key]
+  if (by === undefined) return null
+  event.preventDefault()
+  return Math.max(low, Math.min(high, value + by))
+}
