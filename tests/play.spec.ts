@@ -248,3 +248,44 @@ test('two players take turns, score for themselves, and one wins', async ({ page
   await expect(result.getByRole('row', { name: /^Ann/ })).toHaveText('Ann010')
   await expectNoViolations(page)
 })
+
+test('the ledger and the board go to the clipboard, and the filter leaves only what is asked for', async ({
+  page,
+  context,
+}) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+  await threeTurns(page)
+  const clip = () => page.evaluate(() => navigator.clipboard.readText())
+  await page.getByRole('button', { name: 'board', exact: true }).click()
+  await expect(page.getByText('The board is on the clipboard')).toBeVisible()
+  expect((await clip()).split('\n')[0]).toMatch(/^Bench, seed /)
+  expect((await clip()).trim().split('\n')).toHaveLength(6)
+  await page.getByRole('button', { name: 'text', exact: true }).click()
+  await expect(page.getByText('The ledger is on the clipboard').first()).toBeVisible()
+  await expect.poll(clip).toMatch(/miss A1 C1, fresh/)
+  await page.getByRole('button', { name: 'JSON', exact: true }).click()
+  await expect.poll(async () => (await clip()).startsWith('{')).toBe(true)
+  const ledger = JSON.parse(await clip()) as { cards: { cell: string }[]; events: unknown[] }
+  expect(ledger.cards).toHaveLength(16)
+  expect(ledger.events.length).toBeGreaterThan(9)
+
+  await page.getByRole('searchbox', { name: 'Filter the cards' }).fill('matched')
+  await expect(page.getByRole('region', { name: 'Cards' }).locator('tbody tr')).toHaveCount(4)
+})
+
+test('the ledger of a large board holds the rows in sight, and follows the card that is turned', async ({
+  page,
+}) => {
+  await openStation(page, 'deal/bench')
+  await typeInto(page, 'Rows', '10')
+  await typeInto(page, 'Columns', '10')
+  await page.getByRole('combobox', { name: 'Whether pairs repeat' }).selectOption('evenly')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  const rows = page.getByRole('region', { name: 'Cards' }).locator('tbody tr[aria-rowindex]')
+  await expect(rows.first()).toBeVisible()
+  expect(await rows.count()).toBeLessThan(60)
+  await card(page, 95).click()
+  await expect(page.getByRole('row', { name: /^F10 .*up, first/ })).toBeInViewport()
+  await card(page, 4).click()
+  await expect(page.getByRole('row', { name: /^E1 .*up, second/ })).toBeInViewport()
+})

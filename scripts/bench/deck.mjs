@@ -1,29 +1,11 @@
 // The light table: how long looking for look-alikes takes against drawing the faces, and how smoothly 500 pairs scroll.
-import { spawn } from 'node:child_process'
-import { once } from 'node:events'
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
 import { ROOT } from '../ensure.mjs'
+import { longFrames, LONGEST_FRAME, served } from './frames.mjs'
 
 const SLOWED = 4
-const LONGEST_FRAME = 50
 const RUNS = 7
-
-/** The built app on a free port of this machine. Out: its address, and how to end it. */
-async function served() {
-  const server = spawn(process.execPath, ['dist/node/server.js'], {
-    cwd: ROOT,
-    env: { ...process.env, HOST: '127.0.0.1', PORT: '' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  let said = ''
-  for (;;) {
-    const [data] = await once(server.stdout, 'data')
-    said += data
-    const address = /http:\/\/\S+/.exec(said)?.[0]
-    if (address) return { address, end: () => server.kill() }
-  }
-}
 
 /** A game whose deck has so many pairs of the picture library. */
 function gameOf(count) {
@@ -90,12 +72,7 @@ async function scrolled(page) {
     return times
   })
   await client.send('Emulation.setCPUThrottlingRate', { rate: 1 })
-  // a browser's times are whole tenths of a ms: three frames of a sixtieth are told as 49.9 to 50.1
-  return {
-    long: frames.filter((time) => time > LONGEST_FRAME + 0.1).length,
-    of: frames.length,
-    worst: Math.max(...frames),
-  }
+  return longFrames(frames)
 }
 
 /** The light table with 500 pairs, and a bare list of text as tall in the same browser, by turns: the machine has hiccups of its own. */

@@ -87,6 +87,7 @@ export class BoardView {
     const height = root.offsetHeight || box.height
     const stage = tableStage(width, height, CARD_RATIO[look.shape])
     const laid = layout(stage, rows, columns)
+    root.style.setProperty('--card-width', `${laid.card.width}px`)
     const order = look.dealIn === 'from-middle' ? fromMiddle(rows, columns) : null
     this.cards.forEach((view, cell) => {
       if (!view) return

@@ -1,3 +1,4 @@
+import { isWide } from '../core/deal/geometry.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/game/levels.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -10,6 +11,7 @@ import { element } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
+import { TURN_MS } from './motion.ts'
 import { panelFor } from './panels.ts'
 import { playSound, soundOf } from './sound.ts'
 import './player.css'
@@ -27,9 +29,6 @@ import {
   type Table,
 } from './table.ts'
 import { shown, spoken } from './words.ts'
-
-/** How long a card takes to turn, in ms; it lies within the look time. */
-export const TURN_MS = 270
 
 export type PlayerOptions = {
   game: Game
@@ -91,7 +90,12 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   root.style.setProperty('--lt-turn', `${TURN_MS}ms`)
   host.replaceChildren(root)
   listen(board, table, (cell) => input({ do: 'press', cell }))
-  const resized = new ResizeObserver(() => board.place())
+  // not a container of the style: its least change would lay out every card anew
+  const resized = new ResizeObserver(() => {
+    root.classList.toggle('lt-wide', isWide(root.clientWidth))
+    board.place()
+  })
+  root.classList.toggle('lt-wide', isWide(root.clientWidth))
   resized.observe(felt)
   const whenHidden = (): void => {
     if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()

@@ -5,7 +5,7 @@ import type { Game } from '../core/game/game.ts'
 import { BoardView } from './board.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
-import { TURN_MS } from './mount.ts'
+import { TURN_MS } from './motion.ts'
 import { dealTable, newTable, runAt, timeNow } from './table.ts'
 
 /** Two cards and what is done to them, in ms since their deal; `until` is when it is over. */

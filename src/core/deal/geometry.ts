@@ -48,8 +48,11 @@ export function tableStage(width: number, height: number, ratio: number): Stage 
 /** What the player keeps above and below its table in CSS px: figures stand in a line of their own on a narrow screen. */
 const AROUND_TABLE = { wideFrom: 620, wide: 115, narrow: 160 }
 
+/** Whether a player so many CSS px wide has its figures beside the title. */
+export const isWide = (width: number): boolean => width >= AROUND_TABLE.wideFrom
+
 /** The part of a screen of this size in CSS px that the player gives to the table. */
 export function tableArea(width: number, height: number): { width: number; height: number } {
-  const { wideFrom, wide, narrow } = AROUND_TABLE
-  return { width, height: Math.max(1, height - (width >= wideFrom ? wide : narrow)) }
+  const { wide, narrow } = AROUND_TABLE
+  return { width, height: Math.max(1, height - (isWide(width) ? wide : narrow)) }
 }

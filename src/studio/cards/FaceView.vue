@@ -25,8 +25,6 @@ watch(() => [props.face, props.shape], draw)
   display: block;
   width: 100%;
   height: 100%;
-  overflow: hidden;
-  container-type: size;
   border-radius: inherit;
 }
 </style>

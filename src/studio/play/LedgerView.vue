@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useVirtualizer } from '@tanstack/vue-virtual'
 import IconCopy from '~icons/ph/copy'
 import { computed, nextTick, ref, watch } from 'vue'
 import { pairOf, sideOf } from '../../core/deck/card.ts'
@@ -60,13 +61,38 @@ const found = computed(() => {
     [name, words, state, order].some((word) => word.toLowerCase().startsWith(wanted)),
   )
 })
+/** Only the rows in sight are in the page, and some around them: a board may have hundreds. */
+const ROW = 29
+const AROUND = 12
+const rowsInSight = useVirtualizer(
+  computed(() => ({
+    count: found.value.length,
+    getScrollElement: () => list.value ?? null,
+    estimateSize: () => ROW,
+    scrollPaddingStart: ROW,
+    overscan: AROUND,
+  })),
+)
+const inSight = computed(() => {
+  const items = rowsInSight.value.getVirtualItems()
+  return {
+    rows: items.flatMap(({ index }) => {
+      const row = found.value[index]
+      return row ? [{ ...row, place: index + 1 }] : []
+    }),
+    above: items[0]?.start ?? 0,
+    below: rowsInSight.value.getTotalSize() - (items.at(-1)?.end ?? 0),
+  }
+})
 /** the card that was turned last is kept in sight */
 watch(
   () => [props.version, props.table.round?.flips],
   async ([, now], [, before]) => {
     if (!follow.value || now === before) return
     await nextTick()
-    list.value?.querySelector('tr.second, tr.first')?.scrollIntoView({ block: 'nearest' })
+    const { first, second } = props.table.round!
+    const last = found.value.findIndex(({ cell }) => cell === (second < 0 ? first : second))
+    if (last >= 0) rowsInSight.value.scrollToIndex(last, { align: 'auto' })
   },
 )
 const events = computed(() => {
@@ -144,7 +170,7 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
       <label><input v-model="follow" type="checkbox" /> follow</label>
     </div>
     <div ref="list" class="cards" tabindex="0" role="region" aria-label="Cards">
-      <table>
+      <table :aria-rowcount="found.length + 1">
         <thead>
           <tr>
             <th scope="col">cell</th>
@@ -155,7 +181,13 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
           </tr>
         </thead>
         <tbody>
-          <tr v-for="row in found" :key="row.cell" :class="[row.state, row.order]">
+          <tr v-if="inSight.above" aria-hidden="true" :style="{ height: `${inSight.above}px` }" />
+          <tr
+            v-for="row in inSight.rows"
+            :key="row.cell"
+            :aria-rowindex="row.place + 1"
+            :class="[row.state, row.order]"
+          >
             <th scope="row">{{ row.name }}</th>
             <td>
               <span class="face" :title="row.words"><FaceView :face="row.face" shape="square" /></span
@@ -165,6 +197,7 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
             <td>{{ row.times }}</td>
             <td>{{ row.last || '' }}</td>
           </tr>
+          <tr v-if="inSight.below > 0" aria-hidden="true" :style="{ height: `${inSight.below}px` }" />
         </tbody>
       </table>
     </div>
@@ -262,7 +295,8 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
 }
 table {
   width: 100%;
-  border-collapse: collapse;
+  table-layout: fixed;
+  border-spacing: 0;
   font-size: 14px;
 }
 thead th {
@@ -276,7 +310,7 @@ thead th {
 }
 th,
 td {
-  height: 28px;
+  height: 29px;
   padding: 0 6px 0 4px;
   border-bottom: 1px solid var(--sand);
   text-align: left;
@@ -284,7 +318,9 @@ td {
 }
 tr.up {
   background: #fdf1ea;
-  font-weight: 700;
+}
+tr.up th {
+  color: #8c3713;
 }
 tr.matched,
 tr.gone {

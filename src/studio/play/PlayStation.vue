@@ -44,6 +44,16 @@ const table = shallowRef<Readonly<Table> | null>(null)
 /** grows with every change of the table, which is not reactive itself */
 const version = ref(0)
 let player: Player | null = null
+/** What stands beside the table follows it a frame behind, so that no press waits for it. */
+let following = 0
+function follow(): void {
+  following ||= requestAnimationFrame(() =>
+    setTimeout(() => {
+      following = 0
+      version.value++
+    }),
+  )
+}
 
 const tapes = useTapes({
   table,
@@ -78,7 +88,7 @@ function mount(withSeed?: string): void {
       // another deal: what was played is kept as a tape
       if (!now.held && now.inputs.length === 0 && tapes.at.value > 0) tapes.leave()
       table.value = now
-      version.value++
+      follow()
       seed.value = now.seed
       // "next level" goes up the ladder too
       if (now.level.id !== bench.rung) bench.rung = now.level.id

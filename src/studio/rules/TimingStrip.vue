@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { BOUNDS } from '../../core/game/settings.ts'
-import { TURN_MS } from '../../player/mount.ts'
+import { TURN_MS } from '../../player/motion.ts'
 import { writeNumber } from '../settings/numbers.ts'
 import { dragValue, keyValue } from '../settings/slider.ts'
 import { useBench } from '../store/bench.ts'

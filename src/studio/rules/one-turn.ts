@@ -1,7 +1,7 @@
 import { cardOf } from '../../core/deck/card.ts'
 import type { Game } from '../../core/game/game.ts'
 import type { Settings } from '../../core/game/settings.ts'
-import { TURN_MS } from '../../player/mount.ts'
+import { TURN_MS } from '../../player/motion.ts'
 import type { OneTurn } from '../../player/one-turn.ts'
 import { writeNumber } from '../settings/numbers.ts'
 

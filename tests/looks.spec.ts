@@ -1,0 +1,189 @@
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { PNG } from 'pngjs'
+import { card, downloadOf, expectNoViolations, openStation } from './helpers.ts'
+
+/** A PNG of one colour. */
+function png(width: number, height: number): Buffer {
+  const image = new PNG({ width, height })
+  for (let i = 0; i < width * height; i++) image.data.set([40, 120, 90, 255], i * 4)
+  return PNG.sync.write(image)
+}
+const choice = (page: Page, name: string) => page.getByRole('combobox', { name, exact: true })
+const lit = (page: Page) => page.locator('.lt-piece.lt-lit')
+
+/** Presses twin after twin; the board lies in order. */
+async function match(page: Page, turns: readonly number[]): Promise<void> {
+  for (const turn of turns) {
+    await card(page, 2 * turn).click()
+    await card(page, 2 * turn + 1).click()
+    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+  }
+}
+
+test('an image behind the cards is chosen, told in words, and comes to light as they leave', async ({
+  page,
+}) => {
+  await openStation(page, 'rules/bench')
+  await page
+    .getByLabel('Image behind the cards')
+    .setInputFiles({ name: 'night bridge.png', mimeType: 'image/png', buffer: png(1800, 900) })
+  await expect(page.getByText('night bridge.png is made smaller')).toBeVisible()
+  const words = page.getByLabel('What the picture behind shows, in words')
+  await expect(words).toHaveValue('night bridge')
+  await words.fill('A bridge at night')
+  await words.press('Enter')
+  await expect(page.getByText('comes to light when the game is won')).toBeVisible()
+  await choice(page, 'What becomes of twins').selectOption('leave')
+  await expect(page.getByText('comes to light as twins leave')).toBeVisible()
+  await expectNoViolations(page)
+
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await page.getByRole('button', { name: 'In order' }).click()
+  await page.getByRole('button', { name: '8 times as fast' }).click()
+  await expect(page.locator('.lt-piece')).toHaveCount(16)
+  await expect(lit(page)).toHaveCount(0)
+  await match(page, [0, 1])
+  await expect(lit(page)).toHaveCount(4)
+  // what is seen there is the part of the picture that lies there, and no more
+  const [piece, place] = await Promise.all([lit(page).first().boundingBox(), card(page, 0).boundingBox()])
+  expect(piece!.x).toBeLessThanOrEqual(place!.x)
+  expect(piece!.width - place!.width).toBeLessThan(14)
+  await expect(page.getByRole('img', { name: 'A bridge at night' })).toHaveCount(0)
+
+  await match(page, [2, 3, 4, 5, 6, 7])
+  await expect(lit(page)).toHaveCount(16)
+  await page.getByRole('button', { name: 'See the picture' }).click()
+  await expect(page.getByRole('heading', { name: 'All pairs found' })).toBeHidden()
+  await expect(page.getByRole('img', { name: 'A bridge at night' })).toBeVisible()
+  await expectNoViolations(page)
+  await page.getByRole('button', { name: 'Back to the result' }).click()
+  await expect(page.getByRole('heading', { name: 'All pairs found' })).toBeVisible()
+})
+
+test('an image of 50 MB, and a file that is none, are refused by name, and nothing changes', async ({
+  page,
+}) => {
+  await openStation(page, 'rules/bench')
+  const given = page.getByLabel('Image behind the cards')
+  await given.setInputFiles({
+    name: 'huge.png',
+    mimeType: 'image/png',
+    buffer: Buffer.concat([png(2, 2), Buffer.alloc(50e6 - 100)]),
+  })
+  await expect(page.getByText('huge.png: larger than 8 MiB')).toBeVisible()
+  await given.setInputFiles({ name: 'note.png', mimeType: 'image/png', buffer: Buffer.from('no image') })
+  await expect(page.getByText('note.png: not a PNG, JPEG, WebP, GIF or SVG image')).toBeVisible()
+  await expect(choice(page, 'Behind the cards')).toHaveValue('none')
+  await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled()
+})
+
+test('a picture of the library lies behind the cards, in the shipped file too; undo takes it away', async ({
+  page,
+}, info) => {
+  await openStation(page, 'rules/bench')
+  await choice(page, 'Behind the cards').selectOption('picture')
+  await page.getByRole('searchbox').last().fill('bridge at night')
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /bridge at night/i })
+    .first()
+    .click()
+  await expect(choice(page, 'Behind the cards')).toHaveValue('picture')
+  await choice(page, 'How cards flip').selectOption('tip')
+  await page.getByRole('link', { name: 'Ship' }).click()
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the page' }).click(),
+  )
+  const file = join(info.outputDir, 'shipped.html')
+  writeFileSync(file, readFileSync(path))
+  const requests: string[] = []
+  page.on('request', (request) => requests.push(request.url()))
+  await page.goto(`${pathToFileURL(file).href}?level=bench&seed=behind`)
+  await expect(page.locator('.lt-piece img')).toHaveCount(16)
+  await expect(page.locator('.lt-player')).toHaveAttribute('data-flip', 'tip')
+  expect(requests.filter((url) => !url.startsWith('data:') && !url.startsWith('file:'))).toEqual([])
+  await page.goto('/games/clockmakers-drawer/rules/bench')
+  await expect(choice(page, 'Behind the cards')).toHaveValue('picture')
+})
+
+test('a ready look sets the table, the cards and how they move, and can be undone at once', async ({
+  page,
+}) => {
+  await openStation(page, 'rules/bench')
+  await choice(page, 'The look').selectOption({ label: 'like the boiler room' })
+  await expect(choice(page, 'How cards flip')).toHaveValue('tip')
+  await expect(choice(page, 'How cards are dealt in')).toHaveValue('at-once')
+  await choice(page, 'How cards flip').selectOption('melt')
+  await expect(choice(page, 'The look').locator('option:checked')).toHaveText('its own way')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  const player = page.locator('.lt-player')
+  await expect(player).toHaveAttribute('data-flip', 'melt')
+  await expect(player).toHaveAttribute('data-deal-in', 'at-once')
+  await card(page, 0).click()
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await expect(player).toHaveAttribute('data-flip', 'turn')
+})
+
+test('two cards try the turn: a match and a miss by turns, as the rules are now, until they are stopped', async ({
+  page,
+}) => {
+  await openStation(page, 'rules/bench')
+  const tried = page.locator('.try')
+  await expect(tried.locator('.lt-card')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Try it' }).click()
+  await expect(tried.getByText('a match')).toBeVisible()
+  await expect(tried.locator('.lt-card[data-state="matched"]')).toHaveCount(2)
+  await expect(tried.getByText('a miss')).toBeVisible()
+  await expect(tried.locator('.lt-card[data-judged="miss"]')).toHaveCount(2)
+  // the hand on the strip goes along
+  await expect(page.locator('.hand:visible')).toHaveCount(1)
+  await choice(page, 'What becomes of twins').selectOption('leave')
+  await expect(tried.locator('.lt-card[data-state="gone"]')).toHaveCount(2)
+  await choice(page, 'How fast it is tried').selectOption({ label: 'at quarter speed' })
+  await expect(tried.locator('.lt-player')).toHaveAttribute('style', /--lt-turn: 1080ms/)
+  await page.getByRole('button', { name: 'Stop' }).click()
+  await expect(tried.locator('.lt-card')).toHaveCount(0)
+  await expectNoViolations(page)
+})
+
+test('stars are set on their scale, by dragging and by keys, and never pass each other', async ({ page }) => {
+  await openStation(page, 'rules/top-drawer')
+  const two = page.getByRole('slider', { name: 'Two stars, on the scale' })
+  const sentence = page.getByRole('spinbutton', { name: 'Two stars', exact: true })
+  await two.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(sentence).toHaveValue('1,410')
+  await page.keyboard.press('End')
+  await expect(sentence).toHaveValue('1,900')
+  await page.keyboard.press('Home')
+  await expect(sentence).toHaveValue('900')
+  const box = (await two.boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 })
+  await page.mouse.up()
+  await expect(sentence).not.toHaveValue('900')
+  expect(Number((await sentence.inputValue()).replace(',', ''))).toBeLessThanOrEqual(1900)
+})
+
+test('lives that only luck saves are a finding, mended with one press', async ({ page }) => {
+  await openStation(page, 'rules/cabinet')
+  await page.getByRole('button', { name: 'no lives to lose' }).click()
+  const lives = page.getByRole('spinbutton', { name: 'Lives', exact: true })
+  await lives.fill('1')
+  await lives.press('Enter')
+  await expect(page.getByText('0 of 100')).toBeVisible()
+  const finding = page.getByText('1 life lasts a perfect memory in none of 100 games')
+  await expect(finding.last()).toBeVisible()
+  await page
+    .getByRole('button', { name: /^\d+ lives$/ })
+    .last()
+    .click()
+  await expect(finding).toHaveCount(0)
+  await expect(page.getByText('0 of 100', { exact: true })).toHaveCount(0)
+})
