@@ -1,6 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { PNG } from 'pngjs'
 import { card, downloadOf, expectNoViolations, openStation } from './helpers.ts'
@@ -80,9 +79,7 @@ test('an image of 50 MB, and a file that is none, are refused by name, and nothi
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled()
 })
 
-test('a picture of the library lies behind the cards, in the shipped file too; undo takes it away', async ({
-  page,
-}, info) => {
+test('a picture of the library lies behind the cards, in the shipped file too', async ({ page }, info) => {
   await openStation(page, 'rules/bench')
   await choice(page, 'Behind the cards').selectOption('picture')
   await page.getByRole('searchbox').last().fill('bridge at night')
@@ -97,7 +94,7 @@ test('a picture of the library lies behind the cards, in the shipped file too; u
   const { path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the page' }).click(),
   )
-  const file = join(info.outputDir, 'shipped.html')
+  const file = info.outputPath('shipped.html')
   writeFileSync(file, readFileSync(path))
   const requests: string[] = []
   page.on('request', (request) => requests.push(request.url()))
@@ -119,6 +116,7 @@ test('a ready look sets the table, the cards and how they move, and can be undon
   await choice(page, 'How cards flip').selectOption('melt')
   await expect(choice(page, 'The look').locator('option:checked')).toHaveText('its own way')
   await page.getByRole('link', { name: 'Play', exact: true }).click()
+  await expect(page.locator('.lt-lives')).toBeHidden()
   const player = page.locator('.lt-player')
   await expect(player).toHaveAttribute('data-flip', 'melt')
   await expect(player).toHaveAttribute('data-deal-in', 'at-once')

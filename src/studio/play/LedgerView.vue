@@ -316,6 +316,17 @@ td {
   text-align: left;
   font-weight: inherit;
 }
+th:nth-child(1) {
+  width: 46px;
+}
+th:nth-child(2),
+th:nth-child(4),
+th:nth-child(5) {
+  width: 52px;
+}
+td {
+  white-space: nowrap;
+}
 tr.up {
   background: #fdf1ea;
 }
