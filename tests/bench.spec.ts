@@ -15,15 +15,15 @@ test.describe('the light table', () => {
     await expect(names(page).nth(0)).toHaveText('Cog')
     await page.getByRole('option', { name: 'Cog', exact: true }).click()
     await page.keyboard.press('ArrowRight')
-    await expect(page.getByRole('button', { name: 'Hourglass', exact: true })).toBeFocused()
+    await expect(page.getByRole('option', { name: 'Hourglass', exact: true })).toBeFocused()
     await page.keyboard.press('Alt+ArrowLeft')
     await expect(names(page).nth(0)).toHaveText('Hourglass')
-    await expect(page.getByRole('button', { name: 'Hourglass', exact: true })).toBeFocused()
+    await expect(page.getByRole('option', { name: 'Hourglass', exact: true })).toBeFocused()
   })
 
   test('a slip changes name, tags, words and twins of its pair', async ({ page }) => {
     await openStation(page, 'deck')
-    await page.getByRole('button', { name: 'Old key' }).click()
+    await page.getByRole('option', { name: 'Old key' }).click()
     await page.getByRole('textbox', { name: 'Name' }).fill('Master key')
     await page.getByRole('textbox', { name: 'Name' }).press('Enter')
     await expect(page.getByRole('heading', { name: 'Master key' })).toBeVisible()
@@ -53,7 +53,7 @@ test.describe('the light table', () => {
 
   test('a face is put on by picture, image or text; undo takes it off', async ({ page }) => {
     await openStation(page, 'deck')
-    await page.getByRole('button', { name: 'Bell' }).click()
+    await page.getByRole('option', { name: 'Bell' }).click()
     const face = page.locator('.slip .card').first().locator('img')
     await expect(face).toHaveAttribute('src', '/pictures/bell.svg')
     await page.getByRole('button', { name: 'A picture' }).click()

@@ -98,7 +98,7 @@ test('own images become pairs; what is no image is told and left out', async ({ 
   await page.getByRole('button', { name: 'Add 3 pairs' }).click()
   await expect(page.getByText('3 pairs added')).toBeVisible()
   await expect(page.getByText('27 pairs', { exact: true })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'brass plate' })).toBeVisible()
+  await expect(page.getByRole('option', { name: 'brass plate' })).toBeVisible()
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await expect(page.getByText('24 pairs', { exact: true })).toBeVisible()
 })

@@ -311,7 +311,8 @@ test.describe('own images in the browser', () => {
     await expect(title(page)).toHaveValue('Seals')
     await retitle(page, 'Seals, kept')
     await saved(page)
-    expect(await rows(page, 'art')).toMatchObject([{ src: SRC }])
+    const kept = (await rows(page, 'art')) as { src: string }[]
+    expect(kept.filter(({ src }) => src === SRC)).toHaveLength(1)
     expect(JSON.stringify(await rows(page, 'games'))).not.toContain(SRC)
   })
 })

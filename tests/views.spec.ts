@@ -18,7 +18,7 @@ test.describe('axe finds nothing on', () => {
     await openStation(page, 'deck')
     await expect(page.getByRole('heading', { name: 'The back' })).toBeVisible()
     await expectNoViolations(page)
-    await page.getByRole('button', { name: 'Loupe' }).click()
+    await page.getByRole('option', { name: 'Loupe' }).click()
     await expectNoViolations(page)
     await page.getByText('related', { exact: true }).click()
     await page.getByText('second', { exact: true }).click()
