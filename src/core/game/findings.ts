@@ -2,7 +2,7 @@ import { selectPairs } from '../deck/select.ts'
 import { cellIndex, openCells } from '../deal/cells.ts'
 import { prepareDeal, type DealCode } from '../deal/deal.ts'
 import { FRAMES, TOUCHABLE, touchSize } from '../deal/frames.ts'
-import { livesForHalf, livesLast, livesNeeded, LIVES_GAMES } from '../odds/lives.ts'
+import { livesForHalf, livesLast, livesNeeded } from '../odds/lives.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game, Level } from './game.ts'
 import { resolveLevel } from './levels.ts'
@@ -77,7 +77,7 @@ export function levelFindings(game: Game, level: Level, index: number): Finding[
         'warns',
         'needs-luck',
         'limits.lives',
-        `${lives} ${lives === 1 ? 'life lasts' : 'lives last'} a perfect memory in none of ${LIVES_GAMES} games; ${livesForHalf(needed)} last in half of them`,
+        `${lives} ${lives === 1 ? 'life lasts' : 'lives last'} a perfect memory in none of ${needed.length} games; ${livesForHalf(needed)} last in half of them`,
       )
   }
   return found

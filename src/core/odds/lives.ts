@@ -4,11 +4,11 @@ import { newRound } from '../play/round.ts'
 import { repeats } from './cost.ts'
 import { playPerfectMemory } from './players.ts'
 
-/** So many games of a perfect memory are played. */
-export const LIVES_GAMES = 100
+/** So many games of a perfect memory are played, and on boards of many pairs fewer: about so many pairs in all. */
+export const LIVES_GAMES = { most: 100, fewest: 20, pairs: 2000 } as const
 
 /**
- * How many lives a perfect memory needs to win, in each of 100 seeded games of a level played through the machine without limits; fewest
+ * How many lives a perfect memory needs to win, in each of 20 to 100 seeded games of a level played through the machine without limits; fewest
  * first. In: resolved settings and their dealer. Out: null where there are no lives, or where pairs are repeated. Cost: some ms.
  */
 export function livesNeeded(settings: Settings, dealer: Dealer): number[] | null {
@@ -20,7 +20,9 @@ export function livesNeeded(settings: Settings, dealer: Dealer): number[] | null
     limits: { ...settings.limits, lives: null, turns: null },
     players: { ...settings.players, names: ['one'] },
   }
-  return Array.from({ length: LIVES_GAMES }, (_, i) => {
+  const { most, fewest, pairs } = LIVES_GAMES
+  const games = Math.max(fewest, Math.min(most, Math.floor(pairs / dealer.pairs)))
+  return Array.from({ length: games }, (_, i) => {
     const round = newRound(free, dealer.deal(`lives-${i}`), false)
     playPerfectMemory(round)
     return (livesLostOn === 'miss' ? round.misses : round.slips) + 1

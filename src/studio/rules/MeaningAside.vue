@@ -4,7 +4,7 @@ import { openCells } from '../../core/deal/cells.ts'
 import { par } from '../../core/odds/par.ts'
 import { prepareDeal } from '../../core/deal/deal.ts'
 import { costOf } from '../../core/odds/cost.ts'
-import { livesLast, livesNeeded, LIVES_GAMES } from '../../core/odds/lives.ts'
+import { livesLast, livesNeeded } from '../../core/odds/lives.ts'
 import { matchPoints } from '../../core/play/points.ts'
 import FindingsList from '../findings/FindingsList.vue'
 import { writeNumber } from '../settings/numbers.ts'
@@ -33,7 +33,7 @@ const cost = computed(() => dealer.value && costOf(settings.value, dealer.value)
 /** In how many games of a perfect memory the lives are enough; null without lives. */
 const lasting = computed(() => {
   const needed = dealer.value && livesNeeded(settings.value, dealer.value)
-  return needed && livesLast(needed, settings.value.limits.lives!)
+  return needed && { won: livesLast(needed, settings.value.limits.lives!), of: needed.length }
 })
 const cannot = computed(() => {
   const at = bench.game!.levels.findIndex((level) => level === bench.level)
@@ -91,8 +91,8 @@ const seconds = (ms: number): string => writeNumber(Math.round(ms / 100) * 100, 
             >
           </dd>
         </div>
-        <div v-if="lasting !== null">
-          <dt>{{ lasting }} of {{ LIVES_GAMES }}</dt>
+        <div v-if="lasting">
+          <dt>{{ lasting.won }} of {{ lasting.of }}</dt>
           <dd>games of a perfect memory are won before the lives are gone</dd>
         </div>
       </template>
