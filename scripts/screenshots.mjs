@@ -44,10 +44,10 @@ try {
   const open = (path, game = 'clockmakers-drawer') =>
     page.goto(`http://127.0.0.1:${PORT}/games/${game}/${path}`)
   await open('deck')
-  await page.getByRole('button', { name: 'Stopwatch' }).click()
+  await page.getByRole('option', { name: 'Stopwatch' }).click()
   await shoot('deck')
   await open('deck', 'signal-room')
-  await page.getByRole('button', { name: 'K', exact: true }).click()
+  await page.getByRole('option', { name: 'K', exact: true }).click()
   await shoot('deck-related')
   await open('deck', 'signal-room')
   await page.locator('.threads text').first().waitFor()
