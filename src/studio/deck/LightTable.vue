@@ -39,6 +39,20 @@ function scrolls(): void {
   still = window.setTimeout(() => shield.value && (shield.value.hidden = true), STILL)
 }
 
+/** A press that fell on the shield is for the tile under it. */
+let shielded = false
+function pressed(event: PointerEvent): void {
+  shielded = event.target === shield.value
+  down(event)
+}
+function pressThrough(event: MouseEvent): void {
+  if (!shielded || !shield.value) return
+  shielded = false
+  shield.value.hidden = true
+  const under = document.elementFromPoint(event.clientX, event.clientY)
+  under?.closest('[role=option]')?.dispatchEvent(new MouseEvent('click', event))
+}
+
 const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
 const seen = computed(() => {
   const here = new Set(props.pairs.map(({ id }) => id))
@@ -138,10 +152,10 @@ const matrix = (vision: Vision): string =>
       ref="ground"
       class="scroll"
       :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }"
-      @pointerdown="down"
+      @pointerdown="pressed"
       @scroll.passive="scrolls"
     >
-      <div class="sheet">
+      <div class="sheet" @click="pressThrough">
         <ul ref="table" role="listbox" aria-label="Pairs" aria-multiselectable="true" @keydown="key">
           <PairTile
             v-for="(one, at) in pairs"
