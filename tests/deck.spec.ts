@@ -71,6 +71,14 @@ test.describe('many pairs at once', () => {
       await expect(tile(page, name)).toHaveAttribute('aria-selected', 'true')
   })
 
+  test('a press just after scrolling is for the pair under it', async ({ page }) => {
+    await openStation(page, 'deck')
+    const { x, y } = (await tile(page, 'Bell').boundingBox())!
+    await page.locator('.glass .scroll').evaluate((table) => table.dispatchEvent(new Event('scroll')))
+    await page.mouse.click(x + 30, y + 30)
+    await expect(tile(page, 'Bell')).toHaveAttribute('aria-selected', 'true')
+  })
+
   test('pairs are copied from one game and pasted into another, also by keys', async ({ page, context }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write'])
     await openStation(page, 'deck')
