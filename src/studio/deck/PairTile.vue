@@ -16,7 +16,8 @@ watch(
   async () => {
     const { pair } = props
     const drawn = await pairPicture(pair)
-    if (pair === props.pair) picture.value = drawn
+    // a new name in the meantime is no new picture
+    if (pair.a === props.pair.a && pair.b === props.pair.b) picture.value = drawn
   },
   { immediate: true },
 )
