@@ -5,6 +5,7 @@ import { backBackground } from './back.ts'
 import { BehindView } from './behind.ts'
 import { element } from './element.ts'
 import { faceElement } from './face.ts'
+import { isStill } from './motion.ts'
 import type { Table } from './table.ts'
 import { cardLabel, nameOf } from './words.ts'
 
@@ -149,7 +150,7 @@ export class BoardView {
   private turn(view: CardView, up: boolean): void {
     const { button, inner, front } = view
     button.classList.remove('lt-turning')
-    if (matchMedia('(prefers-reduced-motion: reduce)').matches) {
+    if (isStill(button)) {
       if (!up) front.replaceChildren()
       return
     }

@@ -1,2 +1,15 @@
 /** How long a card takes to turn, in ms; it lies within the look time. */
 export const TURN_MS = 270
+/** A turn so short, in ms, that it would be a flicker of two frames is not shown. */
+const SHORTEST = 50
+
+/** The motion of a table runs as fast as its time: `speed` times as fast as it really is. */
+export function keepPace(root: HTMLElement, speed: number): void {
+  root.style.setProperty('--lt-turn', `${TURN_MS / speed}ms`)
+  root.style.setProperty('--lt-pace', String(1 / speed))
+  root.classList.toggle('lt-still', TURN_MS / speed < SHORTEST)
+}
+
+/** Whether nothing moves on the table that this element belongs to: the player wants it so, or time runs too fast for it. */
+export const isStill = (element: HTMLElement): boolean =>
+  matchMedia('(prefers-reduced-motion: reduce)').matches || element.closest('.lt-still') !== null

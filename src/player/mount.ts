@@ -11,7 +11,7 @@ import { element } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
-import { TURN_MS } from './motion.ts'
+import { keepPace } from './motion.ts'
 import { panelFor } from './panels.ts'
 import { playSound, soundOf } from './sound.ts'
 import './player.css'
@@ -87,7 +87,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const felt = element('div', 'lt-felt', board.behind.root, board.root)
   const root = element('section', 'lt-player', hud.head, hud.bar, felt, hud.foot, live)
   root.setAttribute('aria-label', game.title)
-  root.style.setProperty('--lt-turn', `${TURN_MS}ms`)
+  keepPace(root, table.speed)
   host.replaceChildren(root)
   listen(board, table, (cell) => input({ do: 'press', cell }))
   // not a container of the style: its least change would lay out every card anew
@@ -278,6 +278,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     stepDue,
     run(speed) {
       runAt(table, speed)
+      keepPace(root, speed)
       run()
     },
     pause,

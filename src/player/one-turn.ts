@@ -5,7 +5,7 @@ import type { Game } from '../core/game/game.ts'
 import { BoardView } from './board.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
-import { TURN_MS } from './motion.ts'
+import { keepPace } from './motion.ts'
 import { dealTable, newTable, runAt, timeNow } from './table.ts'
 
 /** Two cards and what is done to them, in ms since their deal; `until` is when it is over. */
@@ -26,7 +26,7 @@ export function playTurns(
   const root = element('div', 'lt-player', element('div', 'lt-felt', board.root))
   const { look, turn } = table.settings
   root.inert = true
-  root.style.setProperty('--lt-turn', `${TURN_MS / speed}ms`)
+  keepPace(root, speed)
   root.style.setProperty('--table', look.table)
   root.classList.toggle('lt-fade', turn.onMatch === 'fade')
   root.dataset.flip = look.flip

@@ -1,5 +1,6 @@
 import type { Face, Pair } from '../../core/game/game.ts'
-import { paintFace } from './face-raster.ts'
+import { drawInTurn } from '../cards/draw-in-turn.ts'
+import { paintFace } from '../cards/paint-face.ts'
 
 /**
  * A pair as it lies on the light table: two cards that lean on each other, drawn once and kept, so that a deck of hundreds scrolls
@@ -18,19 +19,12 @@ const AWAY = { paper: '#efeae0', face: 0.3 }
 /** Faces never change, so that one drawing holds for as long as a face is known. */
 const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
-const LANES = 12
-const lanes = Array.from({ length: LANES }, (): Promise<unknown> => Promise.resolve())
-let next = 0
-
 /** The picture of a pair as a data URL; empty if it cannot be drawn. */
 export function pairPicture({ a, b }: Pair): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(a)
   if (known?.b === b && known?.scale === scale) return known.picture
-  // not all at once, so that the page stays free while hundreds are drawn
-  const lane = next++ % LANES
-  const picture = lanes[lane]!.then(() => draw(scale, a, b)).catch(() => '')
-  lanes[lane] = picture
+  const picture = drawInTurn(() => draw(scale, a, b))
   drawn.set(a, { picture, b, scale })
   return picture
 }

@@ -10,7 +10,7 @@ import { findLevel, withOwn } from '../../core/game/levels.ts'
 import { tableOf, type Played } from '../../core/play/record.ts'
 import type { Round } from '../../core/play/round.ts'
 import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../core/play/shortcuts.ts'
-import { standingWhen } from '../../core/play/tape.ts'
+import { standingWhen, type Chip } from '../../core/play/tape.ts'
 import { problemLine } from '../../core/result.ts'
 import { mountPlayer, type Player } from '../../player/mount.ts'
 import type { Table } from '../../player/table.ts'
@@ -44,14 +44,18 @@ const table = shallowRef<Readonly<Table> | null>(null)
 /** grows with every change of the table, which is not reactive itself */
 const version = ref(0)
 let player: Player | null = null
+/** the turns on the tape, and how many of them lie behind the table */
+const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
 /** What stands beside the table follows it a frame behind, so that no press waits for it. */
 let following = 0
 function follow(): void {
-  following ||= requestAnimationFrame(() =>
-    setTimeout(() => {
+  following ||= requestIdleCallback(
+    () => {
       following = 0
       version.value++
-    }),
+      tape.value = { chips: tapes.chips.value, at: tapes.at.value }
+    },
+    { timeout: 150 },
   )
 }
 
@@ -225,8 +229,8 @@ useKeys({
     <div class="table" :class="{ phone }"><div ref="host" class="host" /></div>
     <TapeStrip
       class="tape"
-      :chips="tapes.chips.value"
-      :at="tapes.at.value"
+      :chips="tape.chips"
+      :at="tape.at"
       :face-of="faceOf"
       :name-of="nameOf"
       @jump="tapes.jump"

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import type { Face } from '../../core/game/game.ts'
 import { signedPoints, type Chip } from '../../core/play/tape.ts'
-import FaceView from '../cards/FaceView.vue'
+import SmallFace from '../cards/SmallFace.vue'
+import { useInSight } from './useInSight.ts'
 
 /** One chip a turn: two small faces, how it was judged, points and seconds; a press puts the table where that turn left it. */
 const props = defineProps<{
@@ -22,11 +23,22 @@ const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 const told = (chip: Chip): string =>
   `Turn ${chip.turn}: ${props.nameOf(chip.first)} and ${props.nameOf(chip.second)}, ${chip.match ? 'a match' : 'a miss'}, `
 
+/** px from one chip to the next, and from the edge to the first: the chip of the deal stands there. */
+const CHIP = 106
+const DEAL = 60
+const { places, before, after, bring } = useInSight(strip, {
+  count: () => props.chips.length,
+  size: CHIP,
+  lead: DEAL,
+  across: true,
+})
+const inSight = computed(() => places.value.flatMap((place) => props.chips[place] ?? []))
 watch(
   () => [props.at, props.chips.length],
   async () => {
     await nextTick()
-    strip.value?.querySelector('[aria-current]')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+    if (props.at > 0) bring(props.at - 1)
+    else strip.value?.scrollTo({ left: 0 })
   },
 )
 </script>
@@ -43,7 +55,13 @@ watch(
         deal
       </button>
     </li>
-    <li v-for="chip in chips" :key="chip.turn">
+    <li v-if="before" aria-hidden="true" class="unseen" :style="{ width: `${before}px` }" />
+    <li
+      v-for="chip in inSight"
+      :key="chip.turn"
+      :aria-posinset="chip.turn + 1"
+      :aria-setsize="chips.length + 1"
+    >
       <button
         class="chip"
         :class="[chip.how, { match: chip.match, ahead: chip.turn > at }]"
@@ -53,9 +71,9 @@ watch(
       >
         <span class="hidden-text">{{ told(chip) }}</span>
         <span class="faces">
-          <span v-for="cell in [chip.first, chip.second]" :key="cell" class="face">
-            <FaceView v-if="faceOf(cell)" :face="faceOf(cell)!" shape="square" />
-          </span>
+          <template v-for="cell in [chip.first, chip.second]" :key="cell">
+            <SmallFace v-if="faceOf(cell)" class="face" :face="faceOf(cell)!" />
+          </template>
         </span>
         <span class="how"
           ><span aria-hidden="true">{{ SIGNS[chip.how] }}&nbsp;</span>{{ chip.how }}&#32;</span
@@ -63,6 +81,7 @@ watch(
         <span class="facts">{{ [points(chip), seconds(chip.took)].filter(Boolean).join(' · ') }}</span>
       </button>
     </li>
+    <li v-if="after" aria-hidden="true" class="unseen" :style="{ width: `${after}px` }" />
     <li v-if="!chips.length" class="empty">
       Each turn leaves a chip here. Press one, and the table stands as it stood then.
     </li>
@@ -72,20 +91,26 @@ watch(
 <style scoped>
 .tape {
   display: flex;
-  gap: 6px;
+  height: 100px;
   margin: 0;
   padding: 4px 2px;
-  overflow-x: auto;
+  overflow: auto hidden;
+  contain: strict;
   list-style: none;
+  scrollbar-width: thin;
+}
+.unseen {
+  flex: none;
 }
 .chip {
   display: grid;
   justify-items: center;
   align-content: center;
   gap: 1px;
-  min-width: 88px;
+  width: 100px;
   height: 78px;
-  padding: 4px 8px;
+  margin-right: 6px;
+  padding: 4px 6px;
   border: 1px solid var(--line);
   border-radius: 8px;
   background: var(--card);
@@ -111,7 +136,7 @@ watch(
   outline-offset: 1px;
 }
 .chip.deal {
-  min-width: 52px;
+  width: 52px;
   font-weight: 700;
 }
 .faces {
@@ -119,9 +144,6 @@ watch(
   gap: 4px;
 }
 .face {
-  width: 28px;
-  height: 28px;
-  border-radius: 5px;
   box-shadow: 0 0 0 1px #d5cab4;
 }
 .how {
@@ -129,7 +151,10 @@ watch(
 }
 .facts {
   color: var(--ink-soft);
+  max-width: 100%;
+  overflow: hidden;
   font-size: 12px;
+  text-overflow: ellipsis;
   white-space: nowrap;
 }
 .empty {

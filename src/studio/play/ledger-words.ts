@@ -1,7 +1,7 @@
 import { cellName } from '../../core/deal/cells.ts'
 import { signedPoints } from '../../core/play/tape.ts'
 import type { Face } from '../../core/game/game.ts'
-import type { CardState, Event } from '../../core/play/events.ts'
+import type { CardState, Event, Reason } from '../../core/play/events.ts'
 
 /** An event of the machine in one line for the ledger. `columns` gives the cells their names. */
 export function eventWords(event: Event, columns: number): string {
@@ -33,6 +33,17 @@ export function eventWords(event: Event, columns: number): string {
     default:
       return event.kind
   }
+}
+
+/** Why a press was refused. */
+export const REASON_WORDS: Record<Reason, string> = {
+  finished: 'the game is over',
+  paused: 'the game is paused',
+  'first-look': 'the first look is not over',
+  locked: 'two cards lie judged, and the look time is not over',
+  'no-card': 'a gap, or outside the board',
+  matched: 'this card is matched',
+  'face-up': 'this card was turned in this very turn',
 }
 
 export type Sight = { times: number; last: number }
