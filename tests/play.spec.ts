@@ -289,3 +289,50 @@ test('the ledger of a large board holds the rows in sight, and follows the card 
   await card(page, 4).click()
   await expect(page.getByRole('row', { name: /^E1 .*up, second/ })).toBeInViewport()
 })
+
+test('a long tape holds the chips in sight, and goes along with the turn', async ({ page }) => {
+  const turns = 24
+  await openStation(page, 'play/warm-up')
+  await page.getByRole('button', { name: 'In order' }).click()
+  await page.getByRole('button', { name: '8 times as fast' }).click()
+  // the first look is over
+  await expect(page.getByText('ready', { exact: true })).toBeVisible()
+  for (let turn = 0; turn < turns; turn++) {
+    await card(page, 0).click()
+    await card(page, 2).click()
+    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+  }
+  const last = chip(page, turns)
+  await expect(last).toBeInViewport()
+  await expect(last.locator('..')).toHaveAttribute('aria-setsize', String(turns + 1))
+  expect(await chips(page).count()).toBeLessThan(turns)
+  await page.getByRole('button', { name: 'deal', exact: true }).click()
+  await expect(chip(page, 1)).toBeInViewport()
+  await expect(last).toHaveCount(0)
+  await page.keyboard.press('.')
+  await expect(chip(page, 1)).toHaveAttribute('aria-current', 'step')
+  for (let turn = 1; turn < turns; turn++) await page.keyboard.press('.')
+  await expect(last).toHaveAttribute('aria-current', 'step')
+  await expect(last).toBeInViewport()
+})
+
+test('cards turn as fast as time runs, and not at all where that would be a flicker', async ({ page }) => {
+  await openStation(page, 'play/warm-up')
+  const turning = () =>
+    card(page, 0).evaluate((button) =>
+      button.getAnimations({ subtree: true }).map((one) => one.effect!.getComputedTiming().duration),
+    )
+  const fast = page.getByRole('button', { name: '8 times as fast' })
+  const lookIsOver = () => expect(page.getByText('ready', { exact: true })).toBeVisible()
+  await fast.click()
+  await lookIsOver()
+  await page.getByRole('button', { name: '¼ times as fast' }).click()
+  await card(page, 0).click()
+  expect(await turning()).toContain(4 * 270)
+  await fast.click()
+  await page.getByRole('button', { name: 'Deal again' }).click()
+  await lookIsOver()
+  await card(page, 0).click()
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+  expect(await turning()).toEqual([])
+})
