@@ -8,7 +8,7 @@ export const SMALL = 26
 /** Faces never change, so that one drawing holds for as long as a face is known. */
 const drawn = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
 
-/** A face as a small square picture, as a data URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */
+/** A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */
 export function facePicture(face: Face): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(face)
@@ -18,7 +18,7 @@ export function facePicture(face: Face): Promise<string> {
   return picture
 }
 
-async function draw(face: Face, side: number): Promise<string> {
+async function draw(face: Face, side: number): Promise<HTMLCanvasElement> {
   await document.fonts.ready
   const paint = await paintFace(face, side, side)
   const canvas = document.createElement('canvas')
@@ -26,5 +26,5 @@ async function draw(face: Face, side: number): Promise<string> {
   const pen = canvas.getContext('2d')!
   pen.imageSmoothingQuality = 'high'
   paint(pen)
-  return canvas.toDataURL()
+  return canvas
 }

@@ -19,7 +19,7 @@ const AWAY = { paper: '#efeae0', face: 0.3 }
 /** Faces never change, so that one drawing holds for as long as a face is known. */
 const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
-/** The picture of a pair as a data URL; empty if it cannot be drawn. */
+/** The picture of a pair as a URL; empty if it cannot be drawn. */
 export function pairPicture({ a, b }: Pair): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(a)
@@ -29,7 +29,7 @@ export function pairPicture({ a, b }: Pair): Promise<string> {
   return picture
 }
 
-async function draw(scale: number, a: Face, b: Face | undefined): Promise<string> {
+async function draw(scale: number, a: Face, b: Face | undefined): Promise<HTMLCanvasElement> {
   await document.fonts.ready
   const [first, twin] = await Promise.all([a, b ?? a].map((face) => paintFace(face, CARD.width, CARD.height)))
   const canvas = document.createElement('canvas')
@@ -63,6 +63,5 @@ async function draw(scale: number, a: Face, b: Face | undefined): Promise<string
     twin!(pen)
   })
   card(left, LEAN.first, () => first!(pen))
-  // at once: toBlob() waits until the page is idle
-  return canvas.toDataURL()
+  return canvas
 }
