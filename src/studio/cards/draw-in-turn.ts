@@ -8,8 +8,7 @@ let next = 0
  */
 export function drawInTurn(draw: () => Promise<HTMLCanvasElement>): Promise<string> {
   const lane = next++ % LANES
-  const picture = lanes[lane]!
-    .then(draw)
+  const picture = lanes[lane]!.then(draw)
     .then(urlOf)
     .catch(() => '')
   lanes[lane] = picture
