@@ -46,10 +46,12 @@ const version = ref(0)
 let player: Player | null = null
 /** the turns on the tape, and how many of them lie behind the table */
 const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
+/** Not every browser has it. */
+const whenIdle: typeof requestIdleCallback = window.requestIdleCallback ?? ((run) => window.setTimeout(run))
 /** What stands beside the table follows it a frame behind, so that no press waits for it. */
 let following = 0
 function follow(): void {
-  following ||= requestIdleCallback(
+  following ||= whenIdle(
     () => {
       following = 0
       version.value++
