@@ -8,7 +8,7 @@ const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel:
 
 /** The studio puts the built player into the files it ships, so the player comes first. */
 export async function buildPlayer() {
-  layOutPictures(ROOT)
+  await layOutPictures(ROOT)
   await build(config('vite.player.config.ts'))
 }
 

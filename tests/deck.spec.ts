@@ -58,6 +58,27 @@ test.describe('many pairs at once', () => {
     await expect(names(page)).toHaveCount(3)
   })
 
+  test('each pair lies there with its picture', async ({ page }) => {
+    await openStation(page, 'deck')
+    const inked = (tile: Element): Promise<number> =>
+      new Promise((resolve) => {
+        const image = new Image()
+        image.onload = () => {
+          const pen = new OffscreenCanvas(image.width, image.height).getContext('2d')!
+          pen.drawImage(image, 0, 0)
+          const { data } = pen.getImageData(0, 0, image.width, image.height)
+          let dark = 0
+          for (let at = 0; at < data.length; at += 4)
+            if (data[at + 3] === 255 && Math.min(data[at]!, data[at + 1]!, data[at + 2]!) < 120) dark++
+          resolve(dark)
+        }
+        image.onerror = () => resolve(0)
+        image.src = getComputedStyle(tile).backgroundImage.slice(5, -2)
+      })
+    for (const tile of await page.locator('.tile').all())
+      await expect.poll(() => tile.evaluate(inked)).toBeGreaterThan(100)
+  })
+
   test('a box drawn over the table chooses what it touches', async ({ page }) => {
     await openStation(page, 'deck')
     const first = (await tile(page, 'Cog').boundingBox())!

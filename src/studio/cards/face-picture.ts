@@ -13,18 +13,8 @@ export function facePicture(face: Face): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(face)
   if (known?.scale === scale) return known.picture
-  const picture = drawInTurn(() => draw(face, SMALL * scale))
+  const side = SMALL * scale
+  const picture = drawInTurn(side, side, () => paintFace(face, side, side))
   drawn.set(face, { picture, scale })
   return picture
-}
-
-async function draw(face: Face, side: number): Promise<HTMLCanvasElement> {
-  await document.fonts.ready
-  const paint = await paintFace(face, side, side)
-  const canvas = document.createElement('canvas')
-  canvas.width = canvas.height = side
-  const pen = canvas.getContext('2d')!
-  pen.imageSmoothingQuality = 'high'
-  paint(pen)
-  return canvas
 }

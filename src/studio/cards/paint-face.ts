@@ -1,29 +1,26 @@
 import type { Face } from '../../core/game/game.ts'
 import { ART_SHARE } from '../../player/face.ts'
 import { LINE_HEIGHT, textSize } from '../../player/fit-text.ts'
-import { pictureUrl } from './pictures.ts'
+import { smallPictureUrl } from './pictures.ts'
 
-/** Faces drawn on a canvas as they appear on a card. */
+/** Faces drawn on a canvas as they appear on a small card. */
 
 const PAPER = '#fffdf8'
 const INK = '#23243f'
 const TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Variable', system-ui, sans-serif"
 
-const images = new Map<string, Promise<HTMLImageElement | null>>()
-
-/** An image that can be drawn, or null if the browser cannot. Those of the library are remembered. */
+/**
+ * An image that can be drawn, or null if the browser cannot. Not kept: an SVG is a whole document in the page's memory, and the
+ * browser has its file.
+ */
 export function decoded(src: string): Promise<HTMLImageElement | null> {
-  const known = images.get(src)
-  if (known) return known
   // not by decode(): that waits for a frame of the page each time
-  const done = new Promise<HTMLImageElement | null>((resolve) => {
+  return new Promise((resolve) => {
     const image = new Image()
     image.onload = () => resolve(image)
     image.onerror = () => resolve(null)
     image.src = src
   })
-  if (!src.startsWith('data:')) images.set(src, done)
-  return done
 }
 
 type Pen = OffscreenCanvasRenderingContext2D | CanvasRenderingContext2D
@@ -31,7 +28,9 @@ type Pen = OffscreenCanvasRenderingContext2D | CanvasRenderingContext2D
 /** What draws a face with its paper on a card of so many px, from the pen's origin; it is there as soon as the face's image is. */
 export async function paintFace(face: Face, width: number, height: number): Promise<(pen: Pen) => void> {
   const image =
-    face.kind === 'text' ? null : await decoded(face.kind === 'picture' ? pictureUrl(face.name) : face.src)
+    face.kind === 'text'
+      ? null
+      : await decoded(face.kind === 'picture' ? smallPictureUrl(face.name) : face.src)
   return (pen) => {
     pen.fillStyle = face.paper ?? PAPER
     pen.fillRect(0, 0, width, height)

@@ -2,6 +2,12 @@
 
 export const pictureUrl = (name: string): string => `/pictures/${encodeURIComponent(name)}.svg`
 
+/**
+ * The same in few px, for where pictures are small and many: to the browser an SVG is a whole document, and hundreds of them hold
+ * the page up.
+ */
+export const smallPictureUrl = (name: string): string => `/pictures/small/${encodeURIComponent(name)}.webp`
+
 /** The SVG text of a picture, or null if the library has none of that name. */
 export async function pictureText(name: string): Promise<string | null> {
   const answer = await fetch(pictureUrl(name))

@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
-import { pictureIndex, pictureUrl, searchPictures, type Picture } from '../cards/pictures.ts'
+import { pictureIndex, searchPictures, smallPictureUrl, type Picture } from '../cards/pictures.ts'
 import { useBench } from '../store/bench.ts'
 import ModalDialog from '../look/ModalDialog.vue'
 
@@ -85,7 +85,7 @@ function add(): void {
         :title="picture.words"
         @click="choose(picture.name)"
       >
-        <img :src="pictureUrl(picture.name)" alt="" loading="lazy" width="48" height="48" />
+        <img :src="smallPictureUrl(picture.name)" alt="" loading="lazy" width="48" height="48" />
         <span v-if="inDeck.has(picture.name)" class="has">in the deck</span>
       </button>
       <p v-if="library.length && !found.length" class="none soft">

@@ -1,5 +1,5 @@
 import type { Face, Pair } from '../../core/game/game.ts'
-import { drawInTurn } from '../cards/draw-in-turn.ts'
+import { drawInTurn, type Draw } from '../cards/draw-in-turn.ts'
 import { paintFace } from '../cards/paint-face.ts'
 
 /**
@@ -24,44 +24,39 @@ export function pairPicture({ a, b }: Pair): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(a)
   if (known?.b === b && known?.scale === scale) return known.picture
-  const picture = drawInTurn(() => draw(scale, a, b))
+  const picture = drawInTurn(PAIR_WIDE * scale, PAIR_TALL * scale, () => twoCards(scale, a, b))
   drawn.set(a, { picture, b, scale })
   return picture
 }
 
-async function draw(scale: number, a: Face, b: Face | undefined): Promise<HTMLCanvasElement> {
-  await document.fonts.ready
+async function twoCards(scale: number, a: Face, b: Face | undefined): Promise<Draw> {
   const [first, twin] = await Promise.all([a, b ?? a].map((face) => paintFace(face, CARD.width, CARD.height)))
-  const canvas = document.createElement('canvas')
-  canvas.width = PAIR_WIDE * scale
-  canvas.height = PAIR_TALL * scale
-  const pen = canvas.getContext('2d')!
-  pen.imageSmoothingQuality = 'high'
   const apart = b ? APART.related : APART.identical
   const left = (PAIR_WIDE - CARD.width - apart) / 2
-  const card = (x: number, lean: number, inside: () => void): void => {
-    pen.setTransform(scale, 0, 0, scale, (x + CARD.width / 2) * scale, (PAIR_TALL / 2) * scale)
-    pen.rotate((lean * Math.PI) / 180)
-    pen.translate(-CARD.width / 2, -CARD.height / 2)
-    pen.save()
-    pen.beginPath()
-    pen.roundRect(0, 0, CARD.width, CARD.height, CARD.round)
-    pen.clip()
-    inside()
-    pen.restore()
-    pen.beginPath()
-    pen.roundRect(-0.5, -0.5, CARD.width + 1, CARD.height + 1, CARD.round)
-    pen.strokeStyle = EDGE
-    pen.stroke()
-  }
-  card(left + apart, LEAN.twin, () => {
-    if (!b) {
-      pen.fillStyle = AWAY.paper
-      pen.fillRect(0, 0, CARD.width, CARD.height)
-      pen.globalAlpha = AWAY.face
+  return (pen) => {
+    const card = (x: number, lean: number, inside: () => void): void => {
+      pen.setTransform(scale, 0, 0, scale, (x + CARD.width / 2) * scale, (PAIR_TALL / 2) * scale)
+      pen.rotate((lean * Math.PI) / 180)
+      pen.translate(-CARD.width / 2, -CARD.height / 2)
+      pen.save()
+      pen.beginPath()
+      pen.roundRect(0, 0, CARD.width, CARD.height, CARD.round)
+      pen.clip()
+      inside()
+      pen.restore()
+      pen.beginPath()
+      pen.roundRect(-0.5, -0.5, CARD.width + 1, CARD.height + 1, CARD.round)
+      pen.strokeStyle = EDGE
+      pen.stroke()
     }
-    twin!(pen)
-  })
-  card(left, LEAN.first, () => first!(pen))
-  return canvas
+    card(left + apart, LEAN.twin, () => {
+      if (!b) {
+        pen.fillStyle = AWAY.paper
+        pen.fillRect(0, 0, CARD.width, CARD.height)
+        pen.globalAlpha = AWAY.face
+      }
+      twin!(pen)
+    })
+    card(left, LEAN.first, () => first!(pen))
+  }
 }
