@@ -79,6 +79,22 @@ test.describe('many pairs at once', () => {
       await expect.poll(() => tile.evaluate(inked)).toBeGreaterThan(100)
   })
 
+  test('what was done can be undone from its message, until something else is done', async ({ page }) => {
+    await openStation(page, 'deck')
+    const undo = page.getByRole('status').getByRole('button', { name: 'Undo' })
+    await page.getByRole('option', { name: 'Bell', exact: true }).click()
+    await page.keyboard.press('Delete')
+    await undo.click()
+    await expect(page.locator('.tile')).toHaveCount(24)
+    await page.getByRole('option', { name: 'Bell', exact: true }).click()
+    await page.keyboard.press('Delete')
+    await expect(undo).toBeVisible()
+    await page.getByLabel('Name', { exact: true }).fill('Brass')
+    // it would go by itself, but later
+    await expect(undo).toBeHidden({ timeout: 2000 })
+    await expect(page.locator('.tile')).toHaveCount(23)
+  })
+
   test('a box drawn over the table chooses what it touches', async ({ page }) => {
     await openStation(page, 'deck')
     const first = (await tile(page, 'Cog').boundingBox())!

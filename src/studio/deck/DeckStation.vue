@@ -17,6 +17,7 @@ import { BOUNDS } from '../../core/game/settings.ts'
 import FindingsList from '../findings/FindingsList.vue'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import { useBench } from '../store/bench.ts'
+import { useDone } from '../toast/useDone.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import BackDesigner from './BackDesigner.vue'
 import { droppedFiles } from './dropped-files.ts'
@@ -36,6 +37,7 @@ import WordsDialog from './WordsDialog.vue'
 
 const bench = useBench()
 const { say } = useToasts()
+const done = useDone()
 const query = ref('')
 const tag = ref('')
 const vision = ref<Vision>('everyone')
@@ -98,7 +100,6 @@ const findings = computed<Finding[]>(() => {
 const edit = (label: string, to: (now: Pair[]) => Pair[]): void =>
   bench.edit(label, (game) => void (game.deck.pairs = to(pairs.value)))
 const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
-const undo = { label: 'Undo', run: bench.undo }
 
 /** Adds pairs behind the last of the chosen, or at the end, and chooses them. */
 function add(made: readonly Pair[], label: string): void {
@@ -115,7 +116,7 @@ function add(made: readonly Pair[], label: string): void {
   if (!ids.length) return
   if (query.value || tag.value) query.value = tag.value = ''
   selection.these(ids.length > 1 ? ids : ids.slice(-1))
-  say(`${some(ids.length)} added`, { act: undo })
+  done(`${some(ids.length)} added`)
 }
 function remove(label = 'remove pairs'): void {
   const ids = new Set(selection.inOrder.value)
@@ -124,7 +125,7 @@ function remove(label = 'remove pairs'): void {
   const names = chosen.value.map(({ name }) => name)
   edit(label, (now) => withoutPairs(now, ids))
   selection.only(shown.value[Math.min(at, shown.value.length - 1)]?.id ?? null)
-  say(`${names.length === 1 ? `"${names[0]!}" is` : `${some(names.length)} are`} removed`, { act: undo })
+  done(`${names.length === 1 ? `"${names[0]!}" is` : `${some(names.length)} are`} removed`)
   void light.value?.focusLead()
 }
 function double(): void {

@@ -6,12 +6,12 @@ import ModalDialog from '../look/ModalDialog.vue'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import { SETTING_WORDS, valueWords } from '../settings/setting-words.ts'
 import { useBench } from '../store/bench.ts'
-import { useToasts } from '../toast/useToasts.ts'
+import { useDone } from '../toast/useDone.ts'
 
 /** Two levels side by side, only what differs; the rules of the one can be given to the other, or to all. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
-const { say } = useToasts()
+const done = useDone()
 const one = ref('')
 const other = ref('')
 const levels = computed(() => bench.game?.levels ?? [])
@@ -44,7 +44,7 @@ function give(to: readonly string[]): void {
   bench.edit('copy rules', (game) => {
     game.levels = game.levels.map((level) => (wanted.has(level.id) ? withRulesOf(level, from) : level))
   })
-  say(`The rules of "${from.name}" are copied`, { act: { label: 'Undo', run: bench.undo } })
+  done(`The rules of "${from.name}" are copied`)
 }
 </script>
 

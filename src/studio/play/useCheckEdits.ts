@@ -2,6 +2,7 @@ import { computed } from 'vue'
 import { checkOf } from '../../core/play/check.ts'
 import type { Check } from '../../core/play/record.ts'
 import { useBench } from '../store/bench.ts'
+import { useDone } from '../toast/useDone.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import type { Tape } from './useTapes.ts'
 
@@ -11,6 +12,7 @@ const OUTCOMES = ['won', 'lost', 'open']
 export function useCheckEdits() {
   const bench = useBench()
   const { say } = useToasts()
+  const done = useDone()
   const checks = computed(() => bench.game!.checks ?? [])
 
   const edit = (label: string, to: (all: Check[]) => Check[]): void =>
@@ -23,7 +25,7 @@ export function useCheckEdits() {
     const check = tape && checkOf(bench.game!, tape, tape.name)
     if (!check) return
     edit('keep a check', (all) => [...all, check])
-    say(`"${check.name}" is kept as a check`, { act: { label: 'Undo', run: bench.undo } })
+    done(`"${check.name}" is kept as a check`)
   }
   /** Expects what comes of it by the rules as they stand. */
   function accept(check: Check): void {

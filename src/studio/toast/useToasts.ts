@@ -1,24 +1,27 @@
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 
 export type Toast = {
   id: number
   text: string
   tone: 'plain' | 'wrong'
   act?: { label: string; run: () => void }
+  /** whether what it says still stands; always, if it does not say so */
+  stands?: () => boolean
 }
 
-const toasts = ref<Toast[]>([])
+const said = ref<Toast[]>([])
+const toasts = computed(() => said.value.filter(({ stands }) => stands?.() ?? true))
 let next = 0
 
 /** Short messages at the lower edge: what was done, with a way back; or what went wrong, and where. */
 export function useToasts() {
-  function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act'>> = {}): void {
-    const toast: Toast = { id: ++next, text, tone: options.tone ?? 'plain', act: options.act }
-    toasts.value = [...toasts.value, toast].slice(-3)
+  function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'stands'>> = {}): void {
+    const toast: Toast = { id: ++next, text, tone: 'plain', ...options }
+    said.value = [...said.value, toast].slice(-3)
     setTimeout(() => close(toast.id), toast.tone === 'wrong' ? 20_000 : 9_000)
   }
   function close(id: number): void {
-    toasts.value = toasts.value.filter((toast) => toast.id !== id)
+    said.value = said.value.filter((toast) => toast.id !== id)
   }
   return { toasts, say, close }
 }
