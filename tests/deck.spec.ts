@@ -90,6 +90,7 @@ test.describe('many pairs at once', () => {
     await page.keyboard.press('Delete')
     await expect(undo).toBeVisible()
     await page.getByLabel('Name', { exact: true }).fill('Brass')
+    await page.keyboard.press('Enter')
     // it would go by itself, but later
     await expect(undo).toBeHidden({ timeout: 2000 })
     await expect(page.locator('.tile')).toHaveCount(23)
