@@ -1,6 +1,7 @@
 import type { Face, Pair } from '../game/game.ts'
 import { newId } from '../game/new-id.ts'
 import { numberWord } from '../game/new-game.ts'
+import { FACE_INK, FACE_PAPER } from './face.ts'
 
 /** Pairs that follow a plan: no art is needed for them. */
 export const SERIES = ['letters', 'numbers', 'colours', 'dots', 'shapes'] as const
@@ -15,8 +16,6 @@ export const SERIES_TWINS: Record<SeriesKind, readonly string[]> = {
   shapes: ['the same shape', 'its name'],
 }
 
-const PAPER = '#fffdf8'
-const INK = '#23243f'
 /** Hues that differ in lightness too, so that they can be told apart by most. */
 const COLOURS: [name: string, colour: string][] = [
   ['Ink', '#23243f'],
@@ -80,7 +79,7 @@ type Encode = (svg: string) => string
 const drawing = (inside: string, alt: string, encode: Encode): Face => ({
   kind: 'image',
   src: encode(
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><g fill="${INK}">${inside}</g></svg>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 100 100"><g fill="${FACE_INK}">${inside}</g></svg>`,
   ),
   alt,
 })
@@ -137,7 +136,7 @@ function member(
       const [name, colour] = COLOURS[n - 1]!
       const swatch = {
         ...drawing(`<rect x="4" y="4" width="92" height="92" rx="12" fill="${colour}"/>`, name, encode),
-        paper: PAPER,
+        paper: FACE_PAPER,
       }
       return { name, a: swatch, ...(twin ? { b: text(name) } : {}) }
     }

@@ -1,3 +1,4 @@
+import { FACE_INK, FACE_PAPER } from '../../core/deck/face.ts'
 import type { Face } from '../../core/game/game.ts'
 import { ART_SHARE } from '../../player/face.ts'
 import { LINE_HEIGHT, textSize } from '../../player/fit-text.ts'
@@ -5,8 +6,6 @@ import { smallPictureUrl } from './pictures.ts'
 
 /** Faces drawn on a canvas as they appear on a small card. */
 
-const PAPER = '#fffdf8'
-const INK = '#23243f'
 const TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Variable', system-ui, sans-serif"
 
 /**
@@ -32,9 +31,9 @@ export async function paintFace(face: Face, width: number, height: number): Prom
       ? null
       : await decoded(face.kind === 'picture' ? smallPictureUrl(face.name) : face.src)
   return (pen) => {
-    pen.fillStyle = face.paper ?? PAPER
+    pen.fillStyle = face.paper ?? FACE_PAPER
     pen.fillRect(0, 0, width, height)
-    if (face.kind === 'text') return drawText(pen, face.text, face.ink ?? INK, width, height)
+    if (face.kind === 'text') return drawText(pen, face.text, face.ink ?? FACE_INK, width, height)
     if (!image) return
     const share = ART_SHARE[face.kind]
     // an SVG without a size of its own has none

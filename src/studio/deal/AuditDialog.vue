@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch
 import type { BoardFormat } from '../../core/audit/read-boards.ts'
 import { BOUNDS, SIZES } from '../../core/game/settings.ts'
 import { problemLine } from '../../core/result.ts'
+import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
 import NumberWord from '../settings/NumberWord.vue'
 import { Cancelled, startJob, type Job } from '../workers/job.ts'
@@ -22,7 +23,7 @@ const problem = ref('')
 const over = ref(false)
 const job = shallowRef<Job<AuditOutput> | null>(null)
 const found = shallowRef<Read | null>(null)
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 
 const FORMATS: Record<BoardFormat, string> = {
   'json-lines': 'JSON lines, a board each',
@@ -72,9 +73,9 @@ async function read(): Promise<void> {
   }
 }
 
-async function take(files: FileList | null | undefined): Promise<void> {
+async function take(files: Iterable<File> = []): Promise<void> {
   over.value = false
-  const file = files?.[0]
+  const [file] = files
   if (!file) return
   if (file.size > SIZES.file) {
     problem.value = `${file.name}: larger than ${SIZES.file / 2 ** 20} MiB`
@@ -84,7 +85,6 @@ async function take(files: FileList | null | undefined): Promise<void> {
   text.value = await file.text()
   found.value = null
   given.value = null
-  if (picker.value) picker.value.value = ''
   await read()
 }
 /** A typed size is tried as soon as it multiplies to the number of cells. */
@@ -182,17 +182,10 @@ function resize(side: 'rows' | 'columns', value: number): void {
         <progress :value="share" max="1" aria-label="Reading boards" />
         <button class="btn" type="button" @click="job.cancel()">Stop</button>
       </div>
-      <input
-        ref="picker"
-        class="hidden-text"
-        type="file"
-        tabindex="-1"
-        aria-label="File with boards"
-        @change="take(($event.target as HTMLInputElement).files)"
-      />
+      <FilePicker ref="picker" label="File with boards" @take="take" />
     </div>
     <template #buttons>
-      <button class="btn" type="button" @click="picker?.click()"><IconFile />Open a file</button>
+      <button class="btn" type="button" @click="picker?.choose()"><IconFile />Open a file</button>
       <button v-if="found" class="btn" type="button" @click="found = null">Other boards</button>
       <button v-else class="btn main" type="button" :disabled="!text.trim() || job !== null" @click="read">
         Judge them

@@ -6,6 +6,7 @@ import { PATTERNS } from '../../core/deck/back.ts'
 import type { Back, Pair } from '../../core/game/game.ts'
 import { problemLine } from '../../core/result.ts'
 import BackView from '../cards/BackView.vue'
+import FilePicker from '../look/FilePicker.vue'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { imageSource } from './image-files.ts'
@@ -18,7 +19,7 @@ const { say } = useToasts()
 const size = computed(() => smallestCard(bench.game!))
 const back = computed(() => bench.game!.deck.back)
 const picking = ref(false)
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 const wanted = ref<'emblem' | 'image'>('emblem')
 const TWO_COLOURS: [ink: string, paper: string, name: string][] = [
   ['#d9673c', '#fdeee2', 'apricot'],
@@ -35,12 +36,9 @@ const without = (key: 'emblem' | 'image'): void =>
   bench.edit('change the back', (game) => void delete game.deck.back[key])
 function choose(kind: typeof wanted.value): void {
   wanted.value = kind
-  picker.value?.click()
+  picker.value?.choose()
 }
-async function useImage(files: FileList | null): Promise<void> {
-  const file = files?.[0]
-  if (picker.value) picker.value.value = ''
-  if (!file) return
+async function useImage([file]: [File, ...File[]]): Promise<void> {
   const source = await imageSource(file)
   if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
   const { src } = source.value
@@ -72,15 +70,7 @@ function usePicture([pair]: Pair[]): void {
       <button v-if="back.image" class="btn" type="button" @click="without('image')">Take it away</button>
       <button v-else class="btn" type="button" @click="choose('image')">Choose</button>
     </div>
-    <input
-      ref="picker"
-      class="hidden-text"
-      type="file"
-      accept="image/*"
-      tabindex="-1"
-      aria-label="Image for the back"
-      @change="useImage(($event.target as HTMLInputElement).files)"
-    />
+    <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
     <PicturePicker v-model="picking" one @add="usePicture" />
     <h3 id="patterns">Pattern</h3>
     <div class="patterns" role="group" aria-labelledby="patterns">

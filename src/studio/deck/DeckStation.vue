@@ -1,51 +1,34 @@
 <script setup lang="ts">
-import IconFile from '~icons/ph/upload-simple'
-import IconPaste from '~icons/ph/clipboard-text'
-import IconPictures from '~icons/ph/images-square'
-import IconSearch from '~icons/ph/magnifying-glass'
-import IconSeries from '~icons/ph/list-numbers'
-import IconSheet from '~icons/ph/grid-nine'
-import IconWords from '~icons/ph/list-dashes'
 import { ElSegmented } from 'element-plus'
 import 'element-plus/theme-chalk/el-segmented.css'
 import { computed, ref } from 'vue'
-import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../core/deck/edit.ts'
 import { VISIONS, type Vision } from '../../core/deck/vision.ts'
-import type { Finding } from '../../core/game/findings.ts'
-import type { Pair } from '../../core/game/game.ts'
-import { BOUNDS } from '../../core/game/settings.ts'
-import FindingsList from '../findings/FindingsList.vue'
+import SearchField from '../look/SearchField.vue'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import { useBench } from '../store/bench.ts'
-import { useDone } from '../toast/useDone.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import BackDesigner from './BackDesigner.vue'
+import DeckFindings from './DeckFindings.vue'
+import DeckWays from './DeckWays.vue'
 import { droppedFiles } from './dropped-files.ts'
-import ImagesDialog from './ImagesDialog.vue'
 import LightTable from './LightTable.vue'
 import LikenessAside from './LikenessAside.vue'
 import ManySlip from './ManySlip.vue'
 import PairSlip from './PairSlip.vue'
-import PicturePicker from './PicturePicker.vue'
-import SeriesDialog from './SeriesDialog.vue'
-import SheetDialog from './SheetDialog.vue'
 import { smallestCard } from './smallest-card.ts'
-import { useLookAlikes } from './useLookAlikes.ts'
+import { some, useDeckEdits } from './useDeckEdits.ts'
+import { BACK, useLookAlikes } from './useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
 import { useSelection } from './useSelection.ts'
-import WordsDialog from './WordsDialog.vue'
 
 const bench = useBench()
 const { say } = useToasts()
-const done = useDone()
 const query = ref('')
 const tag = ref('')
 const vision = ref<Vision>('everyone')
-const way = ref<'pictures' | 'images' | 'sheet' | 'words' | 'series' | null>(null)
 const light = ref<InstanceType<typeof LightTable>>()
+const ways = ref<InstanceType<typeof DeckWays>>()
 const dropping = ref(false)
-const pastedWords = ref('')
-const images = ref<File[]>([])
 
 const pairs = computed(() => bench.game!.deck.pairs)
 const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
@@ -70,104 +53,29 @@ const seenTies = computed(() =>
     .filter(({ likeness }) => likeness[vision.value] >= threshold.value)
     .sort((a, b) => b.likeness[vision.value] - a.likeness[vision.value]),
 )
-const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== ''))
-const nameOf = (id: string): string => pairs.value.find((pair) => pair.id === id)?.name ?? ''
+const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== BACK))
 
-/** Findings on the deck: those of the checks, and what is seen in the faces. */
-const findings = computed<Finding[]>(() => {
-  const found = bench.findings.filter(({ at }) => at.startsWith('deck'))
-  const alike = ties.value.filter(({ one }) => one !== '')
-  if (alike.length) {
-    const [first] = alike
-    found.push({
-      level: 'warns',
-      code: 'look-alikes',
-      at: 'deck.pairs',
-      message: `${nameOf(first!.one)} and ${nameOf(first!.other)} look alike${alike.length > 1 ? `, and ${alike.length - 1} more such pairs` : ''}`,
-    })
-  }
-  const back = ties.value.find(({ one }) => one === '')
-  if (back)
-    found.push({
-      level: 'warns',
-      code: 'back-like-face',
-      at: 'deck.back',
-      message: `the back could be taken for ${nameOf(back.other)}`,
-    })
-  return found
-})
-
-const edit = (label: string, to: (now: Pair[]) => Pair[]): void =>
-  bench.edit(label, (game) => void (game.deck.pairs = to(pairs.value)))
-const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
-
-/** Adds pairs behind the last of the chosen, or at the end, and chooses them. */
-function add(made: readonly Pair[], label: string): void {
-  if (!made.length) return
-  const last = pairs.value.findLastIndex(({ id }) => selection.chosen.value.has(id))
-  const result = withPairs(pairs.value, made, label === 'paste pairs' && last >= 0 ? last + 1 : undefined)
-  const { ids } = result
-  if (ids.length) edit(label, () => result.pairs)
-  const left = made.length - ids.length
-  if (left)
-    say(`A deck has at most ${BOUNDS.pairs[1].toLocaleString('en')} pairs; ${left} are left out`, {
-      tone: 'wrong',
-    })
-  if (!ids.length) return
-  if (query.value || tag.value) query.value = tag.value = ''
-  selection.these(ids.length > 1 ? ids : ids.slice(-1))
-  done(`${some(ids.length)} added`)
-}
-function remove(label = 'remove pairs'): void {
-  const ids = new Set(selection.inOrder.value)
-  if (!ids.size) return
-  const at = shown.value.findIndex(({ id }) => ids.has(id))
-  const names = chosen.value.map(({ name }) => name)
-  edit(label, (now) => withoutPairs(now, ids))
-  selection.only(shown.value[Math.min(at, shown.value.length - 1)]?.id ?? null)
-  done(`${names.length === 1 ? `"${names[0]!}" is` : `${some(names.length)} are`} removed`)
+const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
+function remove(label?: string): void {
+  deck.remove(label)
   void light.value?.focusLead()
-}
-function double(): void {
-  const result = duplicated(pairs.value, new Set(selection.inOrder.value))
-  if (!result.ids.length) return
-  edit('duplicate pairs', () => result.pairs)
-  selection.these(result.ids)
 }
 function step(by: number): void {
   if (!whole.value) return say('Show the whole deck to change its order')
-  edit('reorder the deck', (now) => movedBy(now, new Set(selection.inOrder.value), by))
+  deck.step(by)
   void light.value?.focusLead()
 }
 const clipboard = usePairClipboard({
   chosen: () => chosen.value,
   remove,
-  add,
-  files: (files) => takeImages(files),
-  words: (text) => {
-    pastedWords.value = text
-    way.value = 'words'
-  },
+  add: deck.add,
+  files: (files) => ways.value?.takeImages(files),
+  words: (text) => ways.value?.takeWords(text),
 })
-
-function takeImages(files: File[]): void {
-  if (!files.length) return
-  images.value = files
-  way.value = 'images'
-}
 async function drop(event: DragEvent): Promise<void> {
   dropping.value = false
-  if (event.dataTransfer) takeImages(await droppedFiles(event.dataTransfer))
+  if (event.dataTransfer) ways.value?.takeImages(await droppedFiles(event.dataTransfer))
 }
-const open = (name: typeof way.value) => ({
-  modelValue: way.value === name,
-  'onUpdate:modelValue': (on: boolean) => {
-    way.value = on ? name : null
-    if (on) return
-    pastedWords.value = ''
-    images.value = []
-  },
-})
 </script>
 
 <template>
@@ -183,11 +91,7 @@ const open = (name: typeof way.value) => ({
         <span class="soft count">{{
           whole ? some(pairs.length) : `${shown.length} of ${some(pairs.length)}`
         }}</span>
-        <label class="search">
-          <IconSearch aria-hidden="true" />
-          <span class="hidden-text">Search by name or tag</span>
-          <input v-model="query" type="search" placeholder="name or tag" />
-        </label>
+        <SearchField v-model="query" label="Search by name or tag" placeholder="name or tag" />
         <ChoiceWord
           v-if="tags.length"
           v-model="tag"
@@ -207,7 +111,7 @@ const open = (name: typeof way.value) => ({
         :ties="pairTies"
         :vision="vision"
         :whole="whole"
-        @move="(ids, to) => edit('reorder the deck', (now) => moved(now, new Set(ids), to))"
+        @move="deck.move"
         @step="step"
         @remove="remove()"
       >
@@ -220,18 +124,7 @@ const open = (name: typeof way.value) => ({
           <button class="btn" type="button" @click="query = tag = ''">Show all</button>
         </p>
       </LightTable>
-      <footer>
-        <span class="soft">Add</span>
-        <button class="btn" type="button" @click="way = 'pictures'"><IconPictures />Pictures</button>
-        <button class="btn" type="button" @click="way = 'images'"><IconFile />Images</button>
-        <button class="btn" type="button" @click="way = 'sheet'"><IconSheet />Sheet</button>
-        <button class="btn" type="button" @click="way = 'words'"><IconWords />Words</button>
-        <button class="btn" type="button" @click="way = 'series'"><IconSeries />Series</button>
-        <button class="btn" type="button" title="Paste pairs (Ctrl+V)" @click="clipboard.paste">
-          <IconPaste />Paste
-        </button>
-        <span class="soft tip">or drop files on the table</span>
-      </footer>
+      <DeckWays ref="ways" @add="deck.add" @paste="clipboard.paste" />
     </section>
     <aside class="right" aria-label="Slip">
       <PairSlip
@@ -240,14 +133,14 @@ const open = (name: typeof way.value) => ({
         :pair="chosen[0]!"
         @remove="remove()"
         @move="step"
-        @double="double"
+        @double="deck.double"
       />
       <ManySlip
         v-else-if="chosen.length > 1"
         :pairs="chosen"
         @remove="remove()"
         @step="step"
-        @double="double"
+        @double="deck.double"
         @copy="clipboard.copy"
         @cut="clipboard.cut"
       />
@@ -261,53 +154,11 @@ const open = (name: typeof way.value) => ({
         :size="smallestCard(bench.game!).width"
         @choose="selection.only"
       />
-      <FindingsList :findings="findings">
-        <template #default="{ finding }">
-          <button
-            v-if="finding.code === 'look-alikes' && pairTies.length"
-            class="btn"
-            type="button"
-            @click="selection.these([pairTies[0]!.one, pairTies[0]!.other])"
-          >
-            Choose both
-          </button>
-          <button
-            v-if="finding.code === 'look-alikes' && ties.length"
-            class="btn"
-            type="button"
-            @click="
-              edit('remove a look-alike', (now) =>
-                withoutPairs(now, new Set([ties.find(({ one }) => one !== '')!.other])),
-              )
-            "
-          >
-            Remove {{ nameOf(ties.find(({ one }) => one !== '')?.other ?? '') }}
-          </button>
-          <button
-            v-if="finding.code === 'back-like-face'"
-            class="btn"
-            type="button"
-            @click="
-              bench.edit(
-                'mend the back',
-                (game) =>
-                  void (game.deck.back = { pattern: 'herringbone', ink: '#403f6d', paper: '#e9e6f4' }),
-              )
-            "
-          >
-            A back in night
-          </button>
-        </template>
-      </FindingsList>
+      <DeckFindings :ties="ties" :seen="pairTies" @choose="selection.these" />
       <button v-if="chosen.length" class="btn to-back" type="button" @click="selection.only(null)">
         Design the back
       </button>
     </aside>
-    <PicturePicker v-bind="open('pictures')" @add="(made) => add(made, 'add pictures')" />
-    <ImagesDialog v-bind="open('images')" :files="images" @add="(made) => add(made, 'add images')" />
-    <SheetDialog v-bind="open('sheet')" @add="(made) => add(made, 'add tiles')" />
-    <WordsDialog v-bind="open('words')" :pasted="pastedWords" @add="(made) => add(made, 'add words')" />
-    <SeriesDialog v-bind="open('series')" @add="(made) => add(made, 'add a series')" />
   </div>
 </template>
 
@@ -324,43 +175,13 @@ const open = (name: typeof way.value) => ({
   min-height: 0;
   padding: 14px 20px;
 }
-header,
-footer {
+header {
   display: flex;
   align-items: center;
   gap: 12px;
 }
-footer {
-  gap: 8px;
-}
 .count {
   white-space: nowrap;
-}
-.search {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  width: 180px;
-  height: 34px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  color: var(--ink-soft);
-}
-.search:focus-within {
-  border-color: var(--lagoon);
-}
-.search input {
-  flex: 1;
-  min-width: 0;
-  border: 0;
-  outline: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-}
-.search input::placeholder {
-  color: #6f6b7d;
 }
 .seen {
   display: flex;
@@ -368,9 +189,6 @@ footer {
   gap: 8px;
   margin-left: auto;
   white-space: nowrap;
-}
-.tip {
-  margin-left: auto;
 }
 .dropping {
   border: 2px dashed var(--lagoon);

@@ -4,6 +4,7 @@ import IconFolder from '~icons/ph/folder-open'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Pair } from '../../core/game/game.ts'
 import FaceView from '../cards/FaceView.vue'
+import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
 import { useBench } from '../store/bench.ts'
 import { droppedFiles, inOrder } from './dropped-files.ts'
@@ -21,8 +22,8 @@ const join = ref(false)
 const done = ref(0)
 const total = ref(0)
 const over = ref(false)
-const picker = ref<HTMLInputElement>()
-const folder = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
+const folder = ref<InstanceType<typeof FilePicker>>()
 let run = 0
 
 const taken = computed(() => bench.game!.deck.pairs.map(({ id }) => id))
@@ -58,12 +59,6 @@ async function read(files: readonly File[]): Promise<void> {
     return true
   })
 }
-function chosen(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const files = [...(field.files ?? [])]
-  field.value = ''
-  void read(files)
-}
 async function drop(event: DragEvent): Promise<void> {
   over.value = false
   if (event.dataTransfer) await read(await droppedFiles(event.dataTransfer))
@@ -89,8 +84,8 @@ function add(): void {
       @drop.prevent.stop="drop"
     >
       <div class="choose">
-        <button class="btn" type="button" @click="picker?.click()"><IconFile />Choose files</button>
-        <button class="btn" type="button" @click="folder?.click()"><IconFolder />Choose a folder</button>
+        <button class="btn" type="button" @click="picker?.choose()"><IconFile />Choose files</button>
+        <button class="btn" type="button" @click="folder?.choose()"><IconFolder />Choose a folder</button>
         <span class="soft"
           >or drop files and folders here, or paste an image. PNG, JPEG, WebP, GIF, SVG.</span
         >
@@ -131,26 +126,8 @@ function add(): void {
         more cannot be seen on a card.
       </p>
     </div>
-    <input
-      ref="picker"
-      class="hidden-text"
-      type="file"
-      accept="image/*"
-      multiple
-      tabindex="-1"
-      aria-label="Images to add"
-      @change="chosen"
-    />
-    <input
-      ref="folder"
-      class="hidden-text"
-      type="file"
-      webkitdirectory
-      multiple
-      tabindex="-1"
-      aria-label="Folder of images to add"
-      @change="chosen"
-    />
+    <FilePicker ref="picker" label="Images to add" accept="image/*" multiple @take="read" />
+    <FilePicker ref="folder" label="Folder of images to add" folder @take="read" />
     <template #buttons>
       <button class="btn" type="button" @click="open = false">Cancel</button>
       <button class="btn main" type="button" :disabled="!made.pairs.length || reading" @click="add">

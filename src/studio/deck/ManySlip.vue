@@ -5,14 +5,13 @@ import IconCut from '~icons/ph/scissors'
 import IconDouble from '~icons/ph/copy-simple'
 import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
-import { ElColorPicker } from 'element-plus'
-import 'element-plus/theme-chalk/el-color-picker.css'
 import { computed, ref } from 'vue'
 import { coloured, tagged } from '../../core/deck/edit.ts'
 import type { Pair } from '../../core/game/game.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
 import FaceView from '../cards/FaceView.vue'
 import { useBench } from '../store/bench.ts'
+import PaperInk from './PaperInk.vue'
 
 /** What can be done with several pairs at once. */
 const props = defineProps<{ pairs: readonly Pair[] }>()
@@ -77,20 +76,14 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
     </form>
     <div class="row">
       <span>Paper and ink</span>
-      <span class="colours">
-        <ElColorPicker
-          :model-value="pairs[0]!.a.paper ?? '#fffdf8'"
-          color-format="hex"
-          aria-label="Paper of all of them"
-          @change="(value) => colour('paper', value)"
-        />
-        <ElColorPicker
-          :model-value="pairs[0]!.a.ink ?? '#23243f'"
-          color-format="hex"
-          aria-label="Ink of all of them"
-          @change="(value) => colour('ink', value)"
-        />
-      </span>
+      <PaperInk
+        :paper="pairs[0]!.a.paper"
+        :ink="pairs[0]!.a.ink"
+        inked
+        of=" of all of them"
+        @paper="colour('paper', $event)"
+        @ink="colour('ink', $event)"
+      />
     </div>
     <div class="acts">
       <button class="btn" type="button" title="Alt+←" @click="$emit('step', -1)"><IconBack />Earlier</button>
@@ -178,10 +171,6 @@ small {
   min-height: 44px;
   border-bottom: 1px solid var(--sand);
   color: var(--ink-soft);
-}
-.colours {
-  display: flex;
-  gap: 8px;
 }
 .acts {
   display: grid;

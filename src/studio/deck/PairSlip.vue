@@ -4,19 +4,20 @@ import IconDouble from '~icons/ph/copy-simple'
 import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
 import IconReplace from '~icons/ph/upload-simple'
-import { ElColorPicker, ElSegmented } from 'element-plus'
-import 'element-plus/theme-chalk/el-color-picker.css'
+import { ElSegmented } from 'element-plus'
 import 'element-plus/theme-chalk/el-segmented.css'
 import { computed, ref } from 'vue'
 import type { Face, Pair } from '../../core/game/game.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
 import { problemLine } from '../../core/result.ts'
 import { faceWords } from '../../player/face.ts'
-import FaceView from '../cards/FaceView.vue'
+import FilePicker from '../look/FilePicker.vue'
 import TextField from '../settings/TextField.vue'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { imageSource } from './image-files.ts'
+import LeaningCards from './LeaningCards.vue'
+import PaperInk from './PaperInk.vue'
 import PicturePicker from './PicturePicker.vue'
 
 /** Everything about one pair: its faces, name, words for those who listen, tags, colours. */
@@ -27,7 +28,7 @@ const { say } = useToasts()
 
 const side = ref<'a' | 'b'>('a')
 const picturesOpen = ref(false)
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 const face = computed(() => props.pair[side.value] ?? props.pair.a)
 const twins = computed({
   get: () => (props.pair.b ? 'related' : 'identical'),
@@ -45,10 +46,10 @@ const twins = computed({
     )
   },
 })
-const SIDES = computed(() => [
+const SIDES = [
   { label: 'first', value: 'a' },
   { label: 'second', value: 'b' },
-])
+]
 
 function change(label: string, to: (pair: Pair) => Pair, about: string): void {
   bench.edit(
@@ -98,9 +99,7 @@ function setTags(text: string): void {
 function usePicture([pair]: Pair[]): void {
   if (pair) changeFace('change a picture', { ...colours(), ...pair.a }, 'picture')
 }
-async function useImage(files: FileList | null): Promise<void> {
-  const file = files?.[0]
-  if (!file) return
+async function useImage([file]: [File, ...File[]]): Promise<void> {
   const source = await imageSource(file)
   if (source.ok)
     changeFace(
@@ -109,7 +108,6 @@ async function useImage(files: FileList | null): Promise<void> {
       'image',
     )
   else say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
-  if (picker.value) picker.value.value = ''
 }
 </script>
 
@@ -154,28 +152,7 @@ async function useImage(files: FileList | null): Promise<void> {
         <IconRemove />
       </button>
     </header>
-    <div class="cards">
-      <button
-        class="card"
-        :class="{ on: side === 'a' && pair.b }"
-        type="button"
-        :aria-label="`First face: ${faceWords(pair.a, pair.name)}`"
-        @click="side = 'a'"
-      >
-        <FaceView :face="pair.a" />
-      </button>
-      <button
-        v-if="pair.b"
-        class="card"
-        :class="{ on: side === 'b' }"
-        type="button"
-        :aria-label="`Second face: ${faceWords(pair.b, pair.name)}`"
-        @click="side = 'b'"
-      >
-        <FaceView :face="pair.b" />
-      </button>
-      <span v-else class="card twin"><FaceView :face="pair.a" /></span>
-    </div>
+    <LeaningCards v-model:side="side" :pair="pair" />
     <div class="row">
       <span id="twins-label">Twins</span>
       <ElSegmented
@@ -220,37 +197,21 @@ async function useImage(files: FileList | null): Promise<void> {
     /></label>
     <div class="row">
       <span>Paper and ink</span>
-      <span class="colours">
-        <ElColorPicker
-          :model-value="face.paper ?? '#fffdf8'"
-          color-format="hex"
-          aria-label="Paper"
-          @change="(value) => setFace('paper', value)"
-        />
-        <ElColorPicker
-          :model-value="face.ink ?? '#23243f'"
-          color-format="hex"
-          aria-label="Ink"
-          :disabled="face.kind !== 'text'"
-          @change="(value) => setFace('ink', value)"
-        />
-      </span>
+      <PaperInk
+        :paper="face.paper"
+        :ink="face.ink"
+        :inked="face.kind === 'text'"
+        @paper="setFace('paper', $event)"
+        @ink="setFace('ink', $event)"
+      />
     </div>
     <div class="replace">
       <span class="soft">Put something else on it</span>
       <button class="btn" type="button" @click="picturesOpen = true">A picture</button>
-      <button class="btn" type="button" @click="picker?.click()"><IconReplace />An image</button>
+      <button class="btn" type="button" @click="picker?.choose()"><IconReplace />An image</button>
       <button v-if="face.kind !== 'text'" class="btn" type="button" @click="setText(pair.name)">Text</button>
     </div>
-    <input
-      ref="picker"
-      class="hidden-text"
-      type="file"
-      accept="image/*"
-      tabindex="-1"
-      aria-label="Image for this face"
-      @change="useImage(($event.target as HTMLInputElement).files)"
-    />
+    <FilePicker ref="picker" label="Image for this face" accept="image/*" @take="useImage" />
     <PicturePicker v-model="picturesOpen" one @add="usePicture" />
   </section>
 </template>
@@ -266,47 +227,6 @@ h2 {
   overflow-wrap: anywhere;
   font-size: 20px;
 }
-.cards {
-  position: relative;
-  height: 160px;
-  margin: 14px 0 18px;
-}
-.card {
-  position: absolute;
-  top: 4px;
-  left: 4px;
-  z-index: 1;
-  width: 122px;
-  height: 145px;
-  padding: 0;
-  border: 0;
-  border-radius: 10px;
-  background: var(--card);
-  box-shadow:
-    0 0 0 1px #ddd3c0,
-    0 4px 12px #23243f26;
-  transform: rotate(-3.5deg);
-  cursor: pointer;
-}
-.card + .card {
-  left: 132px;
-  z-index: 0;
-  transform: rotate(4deg);
-}
-.card.on {
-  box-shadow:
-    0 0 0 3px var(--lagoon),
-    0 4px 12px #23243f26;
-}
-span.card.twin {
-  left: 100px;
-  background: #efeae0;
-  cursor: default;
-}
-.twin :deep(.lt-face) {
-  filter: saturate(0.25);
-  opacity: 0.4;
-}
 .row {
   display: grid;
   grid-template-columns: 96px 1fr;
@@ -316,10 +236,6 @@ span.card.twin {
   padding: 4px 0;
   border-bottom: 1px solid var(--sand);
   color: var(--ink-soft);
-}
-.colours {
-  display: flex;
-  gap: 8px;
 }
 .replace {
   display: flex;

@@ -2,120 +2,32 @@
 import IconFile from '~icons/ph/upload-simple'
 import { ElSegmented } from 'element-plus'
 import 'element-plus/theme-chalk/el-segmented.css'
-import { computed, reactive, ref, shallowRef, watch } from 'vue'
-import { cutSheet, isEmptyTile, SHEET_BOUNDS, type SheetCut, type Tile } from '../../core/deck/sheet.ts'
+import { ref, watch } from 'vue'
+import { SHEET_BOUNDS } from '../../core/deck/sheet.ts'
 import type { Pair } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
-import { LENGTHS } from '../../core/game/settings.ts'
-import { problemLine } from '../../core/result.ts'
+import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
 import NumberWord from '../settings/NumberWord.vue'
 import { useBench } from '../store/bench.ts'
-import { decodeImage, LONGEST_SIDE, wordsOf } from './image-files.ts'
+import SheetNames from './SheetNames.vue'
+import { useSheet } from './useSheet.ts'
 
 /** One image cut into tiles: the grid lies over the image while it is set; empty tiles stay out; each tile has a name. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
 const bench = useBench()
-
-const image = shallowRef<{ canvas: HTMLCanvasElement; url: string; name: string } | null>(null)
-const problem = ref('')
-const by = ref<'size' | 'count'>('size')
-const size = reactive({ width: 64, height: 64 })
-const count = reactive({ columns: 4, rows: 4 })
-const edge = reactive({ margin: 0, spacing: 0 })
+const { image, problem, by, size, count, edge, sheet, tiles, chosen, empty, left, ...lain } = useSheet()
 const over = ref(false)
-const picker = ref<HTMLInputElement>()
-/** what the author said of single tiles, by row and column */
-const names = ref<Record<string, string>>({})
-const said = ref<Record<string, boolean>>({})
+const picker = ref<InstanceType<typeof FilePicker>>()
+/** the tile that is looked at, in the sheet or in the list */
 const looked = ref('')
+watch(open, lain.clear)
 
-watch(open, () => {
-  image.value = null
-  problem.value = ''
-  forget()
-})
-function forget(): void {
-  names.value = {}
-  said.value = {}
-}
-
-const cut = computed<SheetCut>(() =>
-  by.value === 'size' ? { by: 'size', ...size, ...edge } : { by: 'count', ...count, ...edge },
-)
-const sheet = computed(
-  () => image.value && cutSheet(image.value.canvas.width, image.value.canvas.height, cut.value),
-)
-const keyOf = ({ row, column }: Tile): string => `${row} ${column}`
-const empty = computed(() => {
-  if (!sheet.value?.ok) return new Set<string>()
-  const pen = image.value!.canvas.getContext('2d', { willReadFrequently: true })!
-  return new Set(
-    sheet.value.value.tiles
-      .filter(({ x, y, width, height }) => isEmptyTile(pen.getImageData(x, y, width, height).data))
-      .map(keyOf),
-  )
-})
-const tiles = computed(() => {
-  if (!sheet.value?.ok) return []
-  const stem = image.value!.name
-  let number = 0
-  return sheet.value.value.tiles.map((tile) => {
-    const key = keyOf(tile)
-    const taken = said.value[key] ?? !empty.value.has(key)
-    if (taken) number++
-    return { ...tile, key, taken, empty: empty.value.has(key), name: names.value[key] ?? `${stem} ${number}` }
-  })
-})
-const chosen = computed(() => tiles.value.filter(({ taken }) => taken))
-const left = computed(() => {
-  if (!sheet.value?.ok) return ''
-  const { x, y } = sheet.value.value.left
-  const parts = [x > 0 ? `${x} px at the right` : '', y > 0 ? `${y} px below` : ''].filter(Boolean)
-  return parts.length ? `${parts.join(' and ')} belong to no tile` : ''
-})
-
-async function take(files: FileList | null | undefined): Promise<void> {
+async function take(files: Iterable<File> = []): Promise<void> {
   over.value = false
-  const file = files?.[0]
-  if (picker.value) picker.value.value = ''
-  if (!file) return
-  const decoded = await decodeImage(file)
-  if (!decoded.ok) {
-    problem.value = `${file.name}: ${problemLine(decoded.problem)}`
-    return
-  }
-  const { bitmap } = decoded.value
-  const canvas = document.createElement('canvas')
-  canvas.width = bitmap.width
-  canvas.height = bitmap.height
-  canvas.getContext('2d', { willReadFrequently: true })!.drawImage(bitmap, 0, 0)
-  bitmap.close()
-  problem.value = ''
-  forget()
-  image.value = { canvas, url: canvas.toDataURL(), name: wordsOf(file.name) }
-}
-
-function toggle(key: string, taken: boolean): void {
-  said.value = { ...said.value, [key]: !taken }
-}
-function rename(key: string, event: Event): void {
-  const name = (event.target as HTMLInputElement).value.trim().slice(0, LENGTHS.name)
-  const { [key]: _old, ...others } = names.value
-  names.value = name ? { ...others, [key]: name } : others
-}
-
-/** The tile as an image of its own, no larger than is useful. */
-function tileSource({ x, y, width, height }: Tile): string {
-  const scale = Math.min(1, LONGEST_SIDE / Math.max(width, height))
-  const canvas = document.createElement('canvas')
-  canvas.width = Math.max(1, Math.round(width * scale))
-  canvas.height = Math.max(1, Math.round(height * scale))
-  const pen = canvas.getContext('2d')!
-  pen.imageSmoothingQuality = 'high'
-  pen.drawImage(image.value!.canvas, x, y, width, height, 0, 0, canvas.width, canvas.height)
-  return canvas.toDataURL('image/png')
+  const [file] = files
+  if (file) await lain.take(file)
 }
 function add(): void {
   const ids = bench.game!.deck.pairs.map(({ id }) => id)
@@ -124,7 +36,7 @@ function add(): void {
     chosen.value.map((tile) => {
       const id = newId(tile.name, ids, 'tile')
       ids.push(id)
-      return { id, name: tile.name, a: { kind: 'image', src: tileSource(tile), alt: tile.name } }
+      return { id, name: tile.name, a: { kind: 'image', src: lain.tileSource(tile), alt: tile.name } }
     }),
   )
   open.value = false
@@ -145,7 +57,7 @@ function add(): void {
           <strong>One image that holds many tiles.</strong> Drop it here, or choose it; then lay the grid over
           it.
         </p>
-        <button class="btn main" type="button" @click="picker?.click()"><IconFile />Choose the sheet</button>
+        <button class="btn main" type="button" @click="picker?.choose()"><IconFile />Choose the sheet</button>
       </div>
       <template v-else>
         <div class="sight">
@@ -164,7 +76,7 @@ function add(): void {
               :y="tile.y"
               :width="tile.width"
               :height="tile.height"
-              @click="toggle(tile.key, tile.taken)"
+              @click="lain.toggle(tile.key, tile.taken)"
               @pointerenter="looked = tile.key"
             >
               <title>{{ tile.name }}{{ tile.empty ? ' (empty)' : '' }}</title>
@@ -209,48 +121,20 @@ function add(): void {
               empty.size ? `; ${empty.size} empty left out` : ''
             }}{{ left ? `; ${left}` : '' }}.
           </p>
-          <ul class="names" aria-label="Names of the tiles">
-            <li v-for="tile in chosen" :key="tile.key" :class="{ looked: looked === tile.key }">
-              <svg
-                class="mini"
-                :viewBox="`${tile.x} ${tile.y} ${tile.width} ${tile.height}`"
-                aria-hidden="true"
-              >
-                <image :href="image.url" :width="image.canvas.width" :height="image.canvas.height" />
-              </svg>
-              <input
-                :value="tile.name"
-                :aria-label="`Name of the tile in row ${tile.row + 1}, column ${tile.column + 1}`"
-                :maxlength="LENGTHS.name"
-                @change="rename(tile.key, $event)"
-                @focus="looked = tile.key"
-              />
-              <button
-                class="icon"
-                type="button"
-                :aria-label="`Leave ${tile.name} out`"
-                title="Leave it out"
-                @click="toggle(tile.key, true)"
-              >
-                ×
-              </button>
-            </li>
-          </ul>
+          <SheetNames
+            v-model:looked="looked"
+            :tiles="chosen"
+            :image="image"
+            @rename="lain.rename"
+            @leave="lain.toggle($event, true)"
+          />
         </div>
       </template>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-    <input
-      ref="picker"
-      class="hidden-text"
-      type="file"
-      accept="image/*"
-      tabindex="-1"
-      aria-label="The sheet"
-      @change="take(($event.target as HTMLInputElement).files)"
-    />
+    <FilePicker ref="picker" label="The sheet" accept="image/*" @take="take" />
     <template #buttons>
-      <button v-if="image" class="btn" type="button" @click="picker?.click()">
+      <button v-if="image" class="btn" type="button" @click="picker?.choose()">
         <IconFile />Another sheet
       </button>
       <button class="btn" type="button" @click="open = false">Cancel</button>
@@ -330,54 +214,6 @@ function add(): void {
 .set .soft,
 .set .problem {
   padding: 8px 0;
-}
-.names {
-  display: grid;
-  align-content: start;
-  gap: 4px;
-  min-height: 80px;
-  margin: 0;
-  padding: 2px;
-  overflow-y: auto;
-  list-style: none;
-}
-.names li {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  border-radius: var(--round);
-}
-.names li.looked {
-  background: var(--lagoon-pale);
-}
-.mini {
-  flex: none;
-  width: 30px;
-  height: 30px;
-}
-.names input {
-  flex: 1;
-  min-width: 0;
-  padding: 3px 6px;
-  border: 1px solid transparent;
-  border-radius: var(--round);
-  background: none;
-  color: inherit;
-  font: 500 15px var(--body);
-}
-.names input:hover,
-.names input:focus {
-  border-color: var(--line);
-  background: #fff;
-}
-.icon {
-  width: 28px;
-  height: 28px;
-  border: 0;
-  background: none;
-  color: var(--ink-soft);
-  font-size: 18px;
-  cursor: pointer;
 }
 .problem {
   color: var(--brick);

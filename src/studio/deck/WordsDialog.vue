@@ -6,6 +6,7 @@ import type { Pair } from '../../core/game/game.ts'
 import { BOUNDS, SIZES } from '../../core/game/settings.ts'
 import FaceView from '../cards/FaceView.vue'
 import { useBench } from '../store/bench.ts'
+import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
 
 /** Pairs from two columns of words: typed, pasted, or opened from a file; seen before they are added. */
@@ -18,7 +19,7 @@ const text = ref('')
 const opened = shallowRef<{ name: string; text: string } | null>(null)
 const header = ref<boolean | null>(null)
 const problem = ref('')
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 
 const TOO_LONG_TO_EDIT = 50_000
 const SHOWN = 12
@@ -61,11 +62,7 @@ watch(open, (isOpen) => {
   problem.value = ''
 })
 
-async function openFile(event: Event): Promise<void> {
-  const field = event.target as HTMLInputElement
-  const file = field.files?.[0]
-  field.value = ''
-  if (!file) return
+async function openFile([file]: [File, ...File[]]): Promise<void> {
   if (file.size > SIZES.file) {
     problem.value = `${file.name}: larger than ${SIZES.file / 2 ** 20} MiB`
     return
@@ -135,17 +132,9 @@ function add(): void {
         </li>
       </ul>
     </div>
-    <input
-      ref="picker"
-      class="hidden-text"
-      type="file"
-      accept=".csv,.tsv,.txt,text/*"
-      tabindex="-1"
-      aria-label="File with words"
-      @change="openFile"
-    />
+    <FilePicker ref="picker" label="File with words" accept=".csv,.tsv,.txt,text/*" @take="openFile" />
     <template #buttons>
-      <button class="btn" type="button" @click="picker?.click()"><IconFile />Open a file</button>
+      <button class="btn" type="button" @click="picker?.choose()"><IconFile />Open a file</button>
       <button class="btn" type="button" @click="open = false">Cancel</button>
       <button class="btn main" type="button" :disabled="!count" @click="add">
         {{ count === 1 ? 'Add 1 pair' : `Add ${count} pairs` }}

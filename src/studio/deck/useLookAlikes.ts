@@ -6,14 +6,16 @@ import type { Alike, AlikeInput, AlikeOutput } from '../workers/alike.worker.ts'
 import { backPixels, facePixels } from './face-raster.ts'
 import { smallestCard } from './smallest-card.ts'
 
-/** Two pairs of the deck, by id, that have faces alike; the back has the id ''. */
+/** Stands for the back of the cards where a pair's id would. */
+export const BACK = ''
+
+/** Two pairs of the deck, by id, that have faces alike. */
 export type Tie = { one: string; other: string; likeness: Record<Vision, number> }
 
 /** How long edits are waited out before the faces are compared, in ms. */
 const PAUSE = 250
 /** How many faces are drawn before the page may breathe. */
 const AT_ONCE = 8
-const BACK = ''
 
 /**
  * Which pairs have faces too much alike, for everyone and for three kinds of colour blindness. Faces are drawn here and compared in a worker;

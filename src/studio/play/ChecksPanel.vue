@@ -6,6 +6,7 @@ import IconSave from '~icons/ph/download-simple'
 import { computed, ref } from 'vue'
 import type { Check } from '../../core/play/record.ts'
 import { passed, type Checked } from '../../core/play/check.ts'
+import FilePicker from '../look/FilePicker.vue'
 import TextField from '../settings/TextField.vue'
 import type { Tape } from './useTapes.ts'
 
@@ -33,7 +34,7 @@ const emit = defineEmits<{
   drop: [check: Check]
 }>()
 const unfolded = ref<string | null>(null)
-const file = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 
 const stateOf = (check: Check): 'waits' | 'holds' | 'fails' => {
   const one = props.checked.get(check.id)
@@ -52,11 +53,6 @@ const summary = computed(() => {
 const text = (value: unknown): string =>
   value === undefined ? 'not played' : typeof value === 'string' ? value : JSON.stringify(value)
 
-function chosen(event: Event): void {
-  const field = event.target as HTMLInputElement
-  if (field.files?.[0]) emit('open', field.files[0])
-  field.value = ''
-}
 /** What is expected, edited as text: a number, or a word. */
 function expectation(check: Check, key: string, event: Event): void {
   const typed = (event.target as HTMLInputElement).value.trim()
@@ -97,11 +93,11 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
         type="button"
         title="Open a record"
         aria-label="Open a record"
-        @click="file?.click()"
+        @click="picker?.choose()"
       >
         <IconOpen />
       </button>
-      <input ref="file" hidden type="file" accept=".json" aria-label="Record to open" @change="chosen" />
+      <FilePicker ref="picker" label="Record to open" accept=".json" @take="([file]) => emit('open', file)" />
     </div>
     <ul v-if="kept.length" class="list" aria-label="Kept tapes">
       <li v-for="(tape, i) in kept" :key="i" class="row">

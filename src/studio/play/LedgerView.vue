@@ -7,6 +7,7 @@ import { textGrid } from '../../core/deal/text-grid.ts'
 import { isLocked, timeLeft, timeUsed } from '../../core/play/clock.ts'
 import type { Table } from '../../player/table.ts'
 import { cardWords } from '../../player/words.ts'
+import SearchField from '../look/SearchField.vue'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import { useToasts } from '../toast/useToasts.ts'
 import { clockDueIn } from './clock-words.ts'
@@ -114,7 +115,12 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
     </p>
     <p class="clock">{{ clock }}</p>
     <div class="tools">
-      <input v-model="query" type="search" placeholder="cell, face or state" aria-label="Filter the cards" />
+      <SearchField
+        v-model="query"
+        class="filter"
+        label="Filter the cards"
+        placeholder="cell, face or state"
+      />
       <label><input v-model="follow" type="checkbox" /> follow</label>
     </div>
     <LedgerCards :rows="found" :last="last.cell" :flips="last.flips" :follow="follow" />
@@ -157,19 +163,9 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
   gap: 10px;
   font-size: 14px;
 }
-.tools input[type='search'] {
+.filter {
   flex: 1;
-  min-width: 0;
   height: 30px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  color: inherit;
-  font: inherit;
-}
-.tools input::placeholder {
-  color: #6f6b7d;
 }
 .copies {
   display: flex;

@@ -3,13 +3,14 @@ import { ref } from 'vue'
 import { auditLog, type LogAudit } from '../../core/audit/log.ts'
 import { SIZES } from '../../core/game/settings.ts'
 import type { Result } from '../../core/result.ts'
+import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
 import { useBench } from '../store/bench.ts'
 
 /** The log of a game that another program played, read line by line against the rules of this game. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
-const file = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 const text = ref('')
 const read = ref<Result<LogAudit> | null>(null)
 const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["cog/a","key/a","cog/a","key/a"]}
@@ -21,9 +22,8 @@ const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["c
 function judge(): void {
   read.value = auditLog(bench.game!, text.value)
 }
-async function take(event: Event | DragEvent): Promise<void> {
-  const files = 'dataTransfer' in event ? event.dataTransfer?.files : (event.target as HTMLInputElement).files
-  const file = files?.[0]
+async function take(files: Iterable<File> = []): Promise<void> {
+  const [file] = files
   if (!file) return
   if (file.size > SIZES.file)
     read.value = {
@@ -49,20 +49,13 @@ async function take(event: Event | DragEvent): Promise<void> {
       :placeholder="SAMPLE"
       spellcheck="false"
       rows="9"
-      @drop.prevent="take"
+      @drop.prevent="take($event.dataTransfer?.files)"
       @dragover.prevent
     />
     <div class="row">
       <button class="btn main" type="button" :disabled="!text.trim()" @click="judge">Read it</button>
-      <button class="btn" type="button" @click="file?.click()">Open a file</button>
-      <input
-        ref="file"
-        hidden
-        type="file"
-        accept=".jsonl,.json,.txt,.log"
-        aria-label="Log to open"
-        @change="take"
-      />
+      <button class="btn" type="button" @click="picker?.choose()">Open a file</button>
+      <FilePicker ref="picker" label="Log to open" accept=".jsonl,.json,.txt,.log" @take="take" />
       <span class="soft">cells as A1; times in ms since the deal</span>
     </div>
     <div role="status">

@@ -6,6 +6,7 @@ import { problemLine } from '../../core/result.ts'
 import { pictureUrl } from '../cards/pictures.ts'
 import { BEHIND_SIDE, imageSource, wordsOf } from '../deck/image-files.ts'
 import PicturePicker from '../deck/PicturePicker.vue'
+import FilePicker from '../look/FilePicker.vue'
 import ChoiceWord from '../settings/ChoiceWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import TextField from '../settings/TextField.vue'
@@ -24,7 +25,7 @@ const { say } = useToasts()
 const settings = computed(() => bench.settings!)
 const behind = computed(() => settings.value.look.behind)
 const picking = ref(false)
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 const whole = computed(() => (settings.value.turn.onMatch === 'leave' ? '' : 'when the game is won'))
 
 const set = (next: Behind | null): void =>
@@ -33,16 +34,13 @@ const set = (next: Behind | null): void =>
 function choose(kind: Kind): void {
   if (kind === 'none') set(null)
   else if (kind === 'picture') picking.value = true
-  else picker.value?.click()
+  else picker.value?.choose()
 }
 function usePicture([pair]: Pair[]): void {
   if (pair?.a.kind === 'picture') set({ kind: 'picture', name: pair.a.name, alt: pair.name })
 }
-async function useImage(files: FileList | null): Promise<void> {
-  const file = files?.[0]
-  if (!file) return
+async function useImage([file]: [File, ...File[]]): Promise<void> {
   const source = await imageSource(file, BEHIND_SIDE)
-  if (picker.value) picker.value.value = ''
   if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
   const { src, smaller } = source.value
   set({ kind: 'image', src, alt: wordsOf(file.name) })
@@ -82,15 +80,7 @@ function describe(alt: string): void {
       @change="describe"
     />, which comes to light {{ whole || 'as twins leave' }}</template
   ><OwnTab section="look" :names="['behind']" />.
-  <input
-    ref="picker"
-    class="hidden-text"
-    type="file"
-    accept="image/*"
-    tabindex="-1"
-    aria-label="Image behind the cards"
-    @change="useImage(($event.target as HTMLInputElement).files)"
-  />
+  <FilePicker ref="picker" label="Image behind the cards" accept="image/*" @take="useImage" />
   <PicturePicker v-model="picking" one @add="usePicture" />
 </template>
 

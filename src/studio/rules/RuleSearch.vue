@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import IconSearch from '~icons/ph/magnifying-glass'
 import { nextTick, onBeforeUnmount, ref } from 'vue'
+import SearchField from '../look/SearchField.vue'
 
 /** Finds settings of the story by a word of their name; Enter goes from one to the next. `story` is the element that holds them. */
 const props = defineProps<{ story: HTMLElement | undefined }>()
@@ -39,11 +39,13 @@ onBeforeUnmount(() => mark(false))
 
 <template>
   <span class="search">
-    <label>
-      <IconSearch aria-hidden="true" />
-      <span class="hidden-text">Find a setting by word; Enter goes to it</span>
-      <input v-model="query" type="search" placeholder="find a setting" @input="find" @keydown.enter="next" />
-    </label>
+    <SearchField
+      v-model="query"
+      label="Find a setting by word; Enter goes to it"
+      placeholder="find a setting"
+      @update:model-value="find"
+      @keydown.enter="next"
+    />
     <span class="soft" role="status">{{
       count === null ? '' : count === 0 ? 'nothing is called so' : `${count} found, Enter goes there`
     }}</span>
@@ -56,31 +58,5 @@ onBeforeUnmount(() => mark(false))
   align-items: center;
   gap: 10px;
   font-size: 14px;
-}
-label {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  width: 170px;
-  height: 32px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  color: var(--ink-soft);
-}
-label:focus-within {
-  border-color: var(--lagoon);
-}
-input {
-  flex: 1;
-  min-width: 0;
-  border: 0;
-  outline: 0;
-  background: none;
-  color: var(--ink);
-  font: inherit;
-}
-input::placeholder {
-  color: #6f6b7d;
 }
 </style>

@@ -7,6 +7,7 @@ import { computed, ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { MOST_START_PICTURES, newGame, startPairs, type Start } from '../../core/game/new-game.ts'
 import type { ReadImage } from '../deck/image-files.ts'
+import FilePicker from '../look/FilePicker.vue'
 import { useToasts } from '../toast/useToasts.ts'
 
 const emit = defineEmits<{ make: [game: Game] }>()
@@ -20,27 +21,25 @@ const KINDS: { kind: Start; label: string; icon: typeof IconImages; title: strin
 ]
 const kind = ref<Start>('pictures')
 const pairs = ref(8)
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 const most = computed(() => (kind.value === 'pictures' ? MOST_START_PICTURES : 200))
 const wanted = computed(() => Math.max(2, Math.min(most.value, Math.round(pairs.value) || 2)))
 
 function make(): void {
-  if (kind.value === 'images') return picker.value?.click()
+  if (kind.value === 'images') return picker.value?.choose()
   const { title } = KINDS.find((one) => one.kind === kind.value)!
   emit('make', newGame(title, startPairs(kind.value, wanted.value)))
 }
 
-async function fromImages(list: FileList | null): Promise<void> {
-  if (!list?.length) return
+async function fromImages(files: readonly File[]): Promise<void> {
   const { imagePairs, readImages } = await import('../deck/image-files.ts')
   const images: ReadImage[] = []
-  await readImages([...list], (image, problem) => {
+  await readImages(files, (image, problem) => {
     if (image) images.push(image)
     else say(problem, { tone: 'wrong' })
   })
   const { pairs: made } = imagePairs(images, [], false)
   if (made.length) emit('make', newGame('New image game', made))
-  if (picker.value) picker.value.value = ''
 }
 </script>
 
@@ -60,16 +59,7 @@ async function fromImages(list: FileList | null): Promise<void> {
     </label>
     <p v-else class="pairs soft">One pair for each image you choose.</p>
     <button class="btn main" type="submit">{{ kind === 'images' ? 'Choose images…' : 'Make it' }}</button>
-    <input
-      ref="picker"
-      class="hidden-text"
-      type="file"
-      accept="image/*"
-      multiple
-      tabindex="-1"
-      aria-label="Images for a new game"
-      @change="fromImages(($event.target as HTMLInputElement).files)"
-    />
+    <FilePicker ref="picker" label="Images for a new game" accept="image/*" multiple @take="fromImages" />
   </form>
 </template>
 

@@ -4,6 +4,7 @@ import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Game } from '../../core/game/game.ts'
 import { problemLine } from '../../core/result.ts'
+import FilePicker from '../look/FilePicker.vue'
 import { useShelf, type Box } from '../store/shelf.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import GameBox from './GameBox.vue'
@@ -13,7 +14,7 @@ import { openGameFile } from './open-file.ts'
 const shelf = useShelf()
 const router = useRouter()
 const { say } = useToasts()
-const picker = ref<HTMLInputElement>()
+const picker = ref<InstanceType<typeof FilePicker>>()
 const dropping = ref(false)
 
 onMounted(() => {
@@ -32,8 +33,8 @@ async function put(game: Game): Promise<string | null> {
   }
 }
 
-async function openFiles(files: FileList | null | undefined): Promise<void> {
-  for (const file of files ?? []) {
+async function openFiles(files: Iterable<File> = []): Promise<void> {
+  for (const file of files) {
     const game = await openGameFile(file)
     if (!game.ok) {
       say(`${file.name}: ${problemLine(game.problem)}`, { tone: 'wrong' })
@@ -42,7 +43,6 @@ async function openFiles(files: FileList | null | undefined): Promise<void> {
     const id = await put(game.value)
     if (id) say(`"${game.value.title}" is on the shelf`, { act: { label: 'Open', run: () => openBench(id) } })
   }
-  if (picker.value) picker.value.value = ''
 }
 
 async function make(game: Game): Promise<void> {
@@ -72,17 +72,8 @@ const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.in
     <header class="top">
       <img src="/mark.svg" alt="" width="32" height="32" />
       <span class="name">Lucky Twin</span>
-      <button class="btn" type="button" @click="picker?.click()"><IconFolder />Open a file</button>
-      <input
-        ref="picker"
-        class="hidden-text"
-        type="file"
-        accept=".json,.zip"
-        multiple
-        tabindex="-1"
-        aria-label="Game files"
-        @change="openFiles(($event.target as HTMLInputElement).files)"
-      />
+      <button class="btn" type="button" @click="picker?.choose()"><IconFolder />Open a file</button>
+      <FilePicker ref="picker" label="Game files" accept=".json,.zip" multiple @take="openFiles" />
     </header>
     <main>
       <h1>Your games</h1>
