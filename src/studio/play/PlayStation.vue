@@ -1,6 +1,4 @@
 <script setup lang="ts">
-import IconLog from '~icons/ph/list-magnifying-glass'
-import IconRough from '~icons/ph/hand-fist'
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { cellName } from '../../core/deal/cells.ts'
 import type { Cells } from '../../core/deal/deal.ts'
@@ -16,17 +14,12 @@ import { mountPlayer, type Player } from '../../player/mount.ts'
 import type { Table } from '../../player/table.ts'
 import { useKeys } from '../bench/useKeys.ts'
 import { pictureUrl } from '../cards/pictures.ts'
-import { download } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
-import ChecksPanel from './ChecksPanel.vue'
-import LedgerView from './LedgerView.vue'
-import LogDialog from './LogDialog.vue'
+import { idly } from './idly.ts'
+import PlaySide from './PlaySide.vue'
 import PlayTools from './PlayTools.vue'
-import RoughDialog from './RoughDialog.vue'
 import TapeStrip from './TapeStrip.vue'
-import { useCheckEdits } from './useCheckEdits.ts'
-import { useChecks } from './useChecks.ts'
 import { useTapes, type Tape } from './useTapes.ts'
 
 const bench = useBench()
@@ -37,37 +30,23 @@ const inOrder = ref(false)
 const phone = ref(false)
 const speed = ref(1)
 const seed = ref('')
-const side = ref<'ledger' | 'tapes'>('ledger')
-const rough = ref(false)
-const log = ref(false)
 const table = shallowRef<Readonly<Table> | null>(null)
 /** grows with every change of the table, which is not reactive itself */
 const version = ref(0)
 let player: Player | null = null
 /** the turns on the tape, and how many of them lie behind the table */
 const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
-/** Not every browser has it. */
-const whenIdle: typeof requestIdleCallback = window.requestIdleCallback ?? ((run) => window.setTimeout(run))
-/** What stands beside the table follows it a frame behind, so that no press waits for it. */
-let following = 0
-function follow(): void {
-  following ||= whenIdle(
-    () => {
-      following = 0
-      version.value++
-      tape.value = { chips: tapes.chips.value, at: tapes.at.value }
-    },
-    { timeout: 150 },
-  )
-}
+/** What stands beside the table follows it a frame behind. */
+const follow = idly(() => {
+  version.value++
+  tape.value = { chips: tapes.chips.value, at: tapes.at.value }
+})
 
 const tapes = useTapes({
   table,
   game: () => bench.game!,
   player: () => player,
 })
-const { checked, running } = useChecks(() => bench.game!)
-const { checks, keep, accept, expect, rename, drop } = useCheckEdits()
 const held = computed(() => version.value >= 0 && (table.value?.held ?? false))
 const round = computed(() => (version.value, table.value?.round ?? null))
 
@@ -141,26 +120,6 @@ function show(played: Played, name: string, turn: number): void {
   if (tape) takeTape(tape, Math.min(turn, tape.chips.length))
   else lay(played)
 }
-async function openRecord(file: File): Promise<void> {
-  const { readRecord } = await import('../../core/files/record-file.ts')
-  const read = readRecord(await file.text())
-  if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
-  const { game, expect: _expect, ...played } = read.value
-  if (game !== bench.game!.id)
-    return say(`${file.name}: a record of "${game}", not of this game ("${bench.game!.id}")`, {
-      tone: 'wrong',
-    })
-  show(played, file.name.replace(/\.play\.json$|\.json$/, ''), Infinity)
-}
-async function saveRecord(): Promise<void> {
-  const tape = tapes.whole.value ?? tapes.now.value
-  if (!tape) return
-  const { writeRecord } = await import('../../core/files/record-file.ts')
-  const { level, seed: dealt, deal, inputs, until } = tape
-  const record = { game: bench.game!.id, level, seed: dealt, deal, inputs, until }
-  download(`${record.game}-${level}.play.json`, writeRecord(record), 'application/json')
-}
-
 /** Plays on from where the table stands, and holds it there. */
 function bring(shortcut: (round: Round) => Shortcut): void {
   const now = table.value
@@ -237,51 +196,7 @@ useKeys({
       :name-of="nameOf"
       @jump="tapes.jump"
     />
-    <aside aria-label="Ledger, tapes and checks">
-      <div class="tabs" role="group" aria-label="What is shown here">
-        <button class="tab" type="button" :aria-pressed="side === 'ledger'" @click="side = 'ledger'">
-          Ledger
-        </button>
-        <button class="tab" type="button" :aria-pressed="side === 'tapes'" @click="side = 'tapes'">
-          Tapes and checks
-        </button>
-      </div>
-      <LedgerView v-if="table && side === 'ledger'" :table="table" :version="version" />
-      <ChecksPanel
-        v-else-if="table"
-        :name="tapes.name.value"
-        :turns="tapes.chips.value.length"
-        :kept="tapes.kept.value"
-        :checks="checks"
-        :checked="checked"
-        :running="running"
-        @rename="tapes.rename"
-        @take="takeTape"
-        @forget="tapes.forget"
-        @save="saveRecord"
-        @open="openRecord"
-        @keep="keep(tapes.whole.value ?? tapes.now.value)"
-        @show="(check, turn) => show(check, check.name, turn)"
-        @expect="expect"
-        @accept="accept"
-        @name-check="rename"
-        @drop="drop"
-      />
-      <div class="more">
-        <button class="btn" type="button" @click="rough = true"><IconRough />Rough handling</button>
-        <button class="btn" type="button" @click="log = true"><IconLog />Audit a log</button>
-      </div>
-    </aside>
-    <RoughDialog
-      v-model="rough"
-      @show="
-        (broke) => {
-          rough = false
-          show({ level: bench.rung, ...broke }, 'Broken', Infinity)
-        }
-      "
-    />
-    <LogDialog v-model="log" />
+    <PlaySide class="side" :table="table" :version="version" :tapes="tapes" @take="takeTape" @show="show" />
   </div>
 </template>
 
@@ -323,42 +238,9 @@ useKeys({
 .tape {
   grid-column: 1;
 }
-aside {
+.side {
   grid-column: 2;
   grid-row: 1 / -1;
-  display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
-  gap: 10px;
-  min-height: 0;
-}
-.tabs {
-  display: flex;
-  gap: 4px;
-  border-bottom: 1px solid var(--line);
-}
-.tab {
-  padding: 6px 10px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--ink-soft);
-  font: 600 15px var(--body);
-  cursor: pointer;
-}
-.tab[aria-pressed='true'] {
-  border-color: var(--apricot);
-  color: var(--ink);
-}
-.more {
-  display: flex;
-  gap: 8px;
-}
-.more .btn {
-  flex: 1;
-  height: 32px;
-  padding: 0 6px;
-  font-size: 13px;
-  white-space: nowrap;
 }
 @media (max-width: 760px) {
   .play {
@@ -367,7 +249,7 @@ aside {
     padding: 8px;
     overflow-y: auto;
   }
-  aside {
+  .side {
     grid-column: 1;
     grid-row: auto;
   }
