@@ -1,0 +1,176 @@
+import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
+import fc from 'fast-check'
+import { createPinia, setActivePinia } from 'pinia'
+import type { Game } from '../../core/game/game.ts'
+import { gameWith } from '../../core/testing/games.ts'
+
+await import('../testing/browser.ts')
+const { useBench } = await import('./bench.ts')
+const { keepGame, oneGame } = await import('./db.ts')
+
+const key = 'bench'
+let now = 0
+
+/** A bench with a new game on it. */
+async function benchWith(game: Game = gameWith()) {
+  setActivePinia(createPinia())
+  const bench = useBench()
+  const before = await oneGame(key)
+  await keepGame(key, game, before?.rev ?? 0)
+  await bench.open(key)
+  return bench
+}
+beforeEach(() => {
+  now = 0
+  jest.spyOn(Date, 'now').mockImplementation(() => now)
+})
+afterEach(() => {
+  jest.restoreAllMocks()
+})
+
+const titled =
+  (title: string) =>
+  (game: Game): void =>
+    void (game.title = title)
+
+describe('the history', () => {
+  test('goes back and forth through any edits as if each document had been kept', async () => {
+    const bench = await benchWith()
+    const start = bench.game!
+    const step = fc.constantFrom('edit' as const, 'undo' as const, 'redo' as const)
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 40 }), (steps) => {
+        bench.replace(start, 'again')
+        bench.past = []
+        bench.future = []
+        const kept = [start]
+        let at = 0
+        steps.forEach((what, i) => {
+          if (what === 'edit') {
+            bench.edit('rename', titled(`name ${i}`))
+            kept.splice(++at, Infinity, bench.game!)
+          } else if (what === 'undo') {
+            bench.undo()
+            at = Math.max(0, at - 1)
+          } else {
+            bench.redo()
+            at = Math.min(kept.length - 1, at + 1)
+          }
+          expect(bench.game).toBe(kept[at])
+          expect([bench.past.length, bench.future.length]).toEqual([at, kept.length - 1 - at])
+        })
+      }),
+    )
+    await bench.flush()
+  })
+  test('takes quick edits of one thing as one step, slow ones and other things as their own', async () => {
+    const bench = await benchWith()
+    const edit = (about: string, after: number): void => {
+      now += after
+      bench.edit('rename', titled(`at ${now}`), about)
+    }
+    edit('title', 0)
+    edit('title', 1199)
+    edit('title', 1199)
+    expect(bench.past).toHaveLength(1)
+    edit('title', 1200)
+    expect(bench.past).toHaveLength(2)
+    edit('other', 1)
+    edit('', 1)
+    edit('', 1)
+    expect(bench.past).toHaveLength(5)
+    // what was undone is not joined to
+    bench.undo()
+    edit('', 1)
+    expect([bench.past.length, bench.future.length]).toEqual([5, 0])
+    await bench.flush()
+  })
+  test('an edit that changes nothing is no step', async () => {
+    const bench = await benchWith()
+    bench.edit('rename', titled(bench.game!.title))
+    expect(bench.past).toHaveLength(0)
+  })
+  test('keeps the last 200 steps', async () => {
+    const bench = await benchWith()
+    for (let i = 0; i < 250; i++) bench.edit('rename', titled(`name ${i}`))
+    expect(bench.past).toHaveLength(200)
+    for (let i = 0; i < 300; i++) bench.undo()
+    expect(bench.game!.title).toBe('name 49')
+    await bench.flush()
+  })
+  test('leaves a level that an undo takes away', async () => {
+    const bench = await benchWith()
+    bench.edit('add a level', ({ levels }) => void levels.push({ id: 'second', name: 'Second' }))
+    bench.rung = 'second'
+    bench.undo()
+    expect(bench.rung).toBe('first')
+    await bench.flush()
+  })
+})
+
+describe('a setting', () => {
+  test('belongs to the open level, or to the house rules, and is given back', async () => {
+    const bench = await benchWith()
+    bench.rung = ''
+    bench.set('board', { rows: 6 })
+    expect(bench.game!.house.board.rows).toBe(6)
+    bench.rung = 'first'
+    expect([bench.settings!.board.rows, bench.owns('board', 'rows')]).toEqual([6, false])
+    bench.set('board', { rows: 2 })
+    expect([bench.settings!.board.rows, bench.owns('board', 'rows')]).toEqual([2, true])
+    expect(bench.game!.house.board.rows).toBe(6)
+    bench.giveBack('board', 'rows')
+    expect([bench.settings!.board.rows, bench.owns('board', 'rows')]).toEqual([6, false])
+    await bench.flush()
+  })
+  test('that is turned quickly is one step, unless each turn is to count', async () => {
+    const bench = await benchWith()
+    for (const rows of [3, 4, 5]) bench.set('board', { rows })
+    // 4 rows was what it had
+    expect(bench.past).toHaveLength(1)
+    for (const columns of [5, 6]) bench.set('board', { columns }, 'change a setting', 'single')
+    expect(bench.past).toHaveLength(3)
+    await bench.flush()
+  })
+})
+
+describe('keeping', () => {
+  test('what was edited is kept, the last of quick edits once', async () => {
+    const bench = await benchWith()
+    const before = (await oneGame(key))!.rev
+    bench.edit('rename', titled('One'))
+    bench.edit('rename', titled('Two'))
+    expect(bench.state).toBe('saving')
+    await bench.flush()
+    expect(bench.state).toBe('saved')
+    expect(await oneGame(key)).toMatchObject({ rev: before + 1, game: { title: 'Two' } })
+  })
+  /** The bench after another tab has saved behind its back. */
+  async function clashed() {
+    const bench = await benchWith()
+    await keepGame(key, { ...bench.game!, title: 'Theirs' }, (await oneGame(key))!.rev)
+    bench.edit('rename', titled('Mine'))
+    await bench.flush()
+    expect(bench.state).toBe('clash')
+    expect((await oneGame(key))!.game.title).toBe('Theirs')
+    return bench
+  }
+  test('another tab’s work is not written over: theirs can be taken, and mine had again', async () => {
+    const bench = await clashed()
+    await bench.takeTheirs()
+    expect([bench.game!.title, bench.state]).toEqual(['Theirs', 'saved'])
+    bench.undo()
+    await bench.flush()
+    expect((await oneGame(key))!.game.title).toBe('Mine')
+  })
+  test('or mine is kept over it', async () => {
+    const bench = await clashed()
+    await bench.keepMine()
+    expect([bench.state, (await oneGame(key))!.game.title]).toEqual(['saved', 'Mine'])
+  })
+  test('a game that is not there is told, and nothing is open then', async () => {
+    const bench = await benchWith()
+    expect(await bench.open('nowhere')).toBe(false)
+    expect(bench.game).toBeNull()
+  })
+})

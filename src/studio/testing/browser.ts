@@ -1,0 +1,13 @@
+import 'fake-indexeddb/auto'
+
+/** What a browser has and Node lacks, for unit tests of the stores. To be imported, and waited for, before what is tested. */
+Object.assign(globalThis, { window: globalThis })
+
+/** Node stays awake for an open channel; a page does not. */
+const Channel = globalThis.BroadcastChannel
+globalThis.BroadcastChannel = class extends Channel {
+  constructor(name: string) {
+    super(name)
+    ;(this as unknown as { unref(): void }).unref()
+  }
+}
