@@ -10,11 +10,12 @@ const { keepGame, oneGame } = await import('./db.ts')
 
 const key = 'bench'
 let now = 0
+let last: ReturnType<typeof useBench> | null = null
 
 /** A bench with a new game on it. */
 async function benchWith(game: Game = gameWith()) {
   setActivePinia(createPinia())
-  const bench = useBench()
+  const bench = (last = useBench())
   const before = await oneGame(key)
   await keepGame(key, game, before?.rev ?? 0)
   await bench.open(key)
@@ -24,7 +25,9 @@ beforeEach(() => {
   now = 0
   jest.spyOn(Date, 'now').mockImplementation(() => now)
 })
-afterEach(() => {
+// what is not kept yet would be kept in the midst of the next test
+afterEach(async () => {
+  await last?.flush()
   jest.restoreAllMocks()
 })
 
@@ -61,7 +64,6 @@ describe('the history', () => {
         })
       }),
     )
-    await bench.flush()
   })
   test('takes quick edits of one thing as one step, slow ones and other things as their own', async () => {
     const bench = await benchWith()
@@ -83,7 +85,6 @@ describe('the history', () => {
     bench.undo()
     edit('', 1)
     expect([bench.past.length, bench.future.length]).toEqual([5, 0])
-    await bench.flush()
   })
   test('an edit that changes nothing is no step', async () => {
     const bench = await benchWith()
@@ -96,7 +97,6 @@ describe('the history', () => {
     expect(bench.past).toHaveLength(200)
     for (let i = 0; i < 300; i++) bench.undo()
     expect(bench.game!.title).toBe('name 49')
-    await bench.flush()
   })
   test('leaves a level that an undo takes away', async () => {
     const bench = await benchWith()
@@ -104,7 +104,6 @@ describe('the history', () => {
     bench.rung = 'second'
     bench.undo()
     expect(bench.rung).toBe('first')
-    await bench.flush()
   })
 })
 
@@ -121,7 +120,6 @@ describe('a setting', () => {
     expect(bench.game!.house.board.rows).toBe(6)
     bench.giveBack('board', 'rows')
     expect([bench.settings!.board.rows, bench.owns('board', 'rows')]).toEqual([6, false])
-    await bench.flush()
   })
   test('that is turned quickly is one step, unless each turn is to count', async () => {
     const bench = await benchWith()
@@ -130,7 +128,6 @@ describe('a setting', () => {
     expect(bench.past).toHaveLength(1)
     for (const columns of [5, 6]) bench.set('board', { columns }, 'change a setting', 'single')
     expect(bench.past).toHaveLength(3)
-    await bench.flush()
   })
 })
 

@@ -1,7 +1,7 @@
 import 'fake-indexeddb/auto'
 
 /** What a browser has and Node lacks, for unit tests of the stores. To be imported, and waited for, before what is tested. */
-Object.assign(globalThis, { window: globalThis })
+Object.assign(globalThis, { window: { setTimeout } })
 
 /** Node stays awake for an open channel; a page does not. */
 const Channel = globalThis.BroadcastChannel
