@@ -38,8 +38,9 @@ export function makeApp(folder: string): Express {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', index: false }))
   app.use(express.static(folder, { index: false }))
   app.get('/{*path}', (request, response) => {
-    // a missing file is missing; only pages fall back to the studio
-    if (/\.[a-z0-9]+$/i.test(request.path)) response.status(404).type('text/plain').send('not found')
+    // a missing file is missing; only pages fall back to the studio, and the ids in their paths may have a dot
+    if (!request.path.startsWith('/games/') && /\.[a-z0-9]+$/i.test(request.path))
+      response.status(404).type('text/plain').send('not found')
     else response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } })
   })
   return app
