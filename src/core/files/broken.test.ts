@@ -215,7 +215,8 @@ describe('broken on the way', () => {
   })
 
   test('words', () => {
-    const text = 'word,meaning\nescapement,"lets the wheel, go"\nfusee,"evens\nthe pull"\nescapement,again\nPair 1\n;\t=\n'
+    const text =
+      'word,meaning\nescapement,"lets the wheel, go"\nfusee,"evens\nthe pull"\nescapement,again\nPair 1\n;\t=\n'
     fc.assert(
       fc.property(
         fc.oneof(

@@ -6,6 +6,7 @@ import { timeUsed } from '../play/clock.ts'
 import { newRound, type Round } from '../play/round.ts'
 import { playLuckiest } from './luckiest.ts'
 import { playNoMemory, playPerfectMemory } from './players.ts'
+import { unlimited } from './unlimited.ts'
 
 /** Where a player lands: means over games that are played to their end, without limits; time in ms, with no time to think. */
 export type Landing = { turns: number; time: number; score: number }
@@ -22,13 +23,10 @@ const TURNS = 6000
  * Cost: a few ms.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
-  const free: Settings = {
-    ...settings,
-    // a clock that counts down moves its limit, one that counts up the time used
-    clock: { ...settings.clock, mode: settings.clock.mode === 'up' ? 'up' : 'off' },
-    limits: { ...settings.limits, lives: null, turns: null },
-    players: { ...settings.players, names: ['one'] },
-  }
+  const timeless = unlimited(settings)
+  // a clock that counts down moves its limit, one that counts up the time used
+  const mode = settings.clock.mode === 'up' ? 'up' : 'off'
+  const free: Settings = { ...timeless, clock: { ...timeless.clock, mode } }
   const cells = (i: number) => dealer.deal(`cost-${i}`)
   const luckiest = playLuckiest(settings, cells(0))
   const mean = (games: number, play: (round: Round) => void): Landing => {
@@ -45,7 +43,7 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
   const pairs = luckiest.cards / 2
   const stream = streamOf('cost', 'picking')
   return {
-    leastTime: timeUsed(playLuckiest({ ...free, clock: { ...free.clock, mode: 'off' } }, cells(0))),
+    leastTime: timeUsed(playLuckiest(timeless, cells(0))),
     highestScore: luckiest.score,
     perfect: repeats(cells(0)) ? null : mean(GAMES, playPerfectMemory),
     none: mean(Math.max(8, Math.round(TURNS / pairs ** 2)), (round) => playNoMemory(round, stream)),

@@ -3,6 +3,7 @@ import type { Settings } from '../game/settings.ts'
 import { newRound } from '../play/round.ts'
 import { repeats } from './cost.ts'
 import { playPerfectMemory } from './players.ts'
+import { unlimited } from './unlimited.ts'
 
 /** So many games of a perfect memory are played, and on boards of many pairs fewer: about so many pairs in all. */
 export const LIVES_GAMES = { most: 100, fewest: 20, pairs: 2000 } as const
@@ -14,12 +15,7 @@ export const LIVES_GAMES = { most: 100, fewest: 20, pairs: 2000 } as const
 export function livesNeeded(settings: Settings, dealer: Dealer): number[] | null {
   const { lives, livesLostOn } = settings.limits
   if (lives === null || repeats(dealer.deal('lives-0'))) return null
-  const free: Settings = {
-    ...settings,
-    clock: { ...settings.clock, mode: 'off' },
-    limits: { ...settings.limits, lives: null, turns: null },
-    players: { ...settings.players, names: ['one'] },
-  }
+  const free = unlimited(settings)
   const { most, fewest, pairs } = LIVES_GAMES
   const games = Math.max(fewest, Math.min(most, Math.floor(pairs / dealer.pairs)))
   return Array.from({ length: games }, (_, i) => {

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import IconFile from '~icons/ph/upload-simple'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import type { BoardFormat } from '../../core/audit/read-boards.ts'
-import { BOUNDS, SIZES } from '../../core/game/settings.ts'
+import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { SIZES } from '../../core/game/settings.ts'
 import { problemLine } from '../../core/result.ts'
 import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
-import NumberWord from '../settings/NumberWord.vue'
 import { Cancelled, startJob, type Job } from '../workers/job.ts'
 import type { AuditInput, AuditOutput } from '../workers/audit.worker.ts'
+import BoardsAsRead from './BoardsAsRead.vue'
 
 /** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and judged like our own. */
 const open = defineModel<boolean>({ required: true })
@@ -25,22 +24,7 @@ const job = shallowRef<Job<AuditOutput> | null>(null)
 const found = shallowRef<Read | null>(null)
 const picker = ref<InstanceType<typeof FilePicker>>()
 
-const FORMATS: Record<BoardFormat, string> = {
-  'json-lines': 'JSON lines, a board each',
-  csv: 'CSV, a board a row',
-  tokens: 'a board a line, names parted by blanks',
-}
 const EXAMPLE = 'A B B C A C\nC A B A C B\n…'
-const first = computed(() => {
-  const { read } = found.value ?? {}
-  if (!read) return []
-  const { columns } = read.board
-  const cells = read.boards[0]!
-  return Array.from({ length: cells.length / columns }, (_, row) =>
-    cells.slice(row * columns, (row + 1) * columns).map((card) => (card < 0 ? '' : read.names[card >> 2]!)),
-  )
-})
-
 watch(open, (isOpen) => {
   if (!isOpen) return job.value?.cancel()
   text.value = source.value = problem.value = ''
@@ -125,49 +109,13 @@ function resize(side: 'rows' | 'columns', value: number): void {
         />
       </template>
       <template v-else>
-        <div class="as-read">
-          <table aria-label="The first board, as it was read">
-            <tbody>
-              <tr v-for="(row, i) in first" :key="i">
-                <td v-for="(name, j) in row" :key="j" :class="{ gap: !name }">{{ name }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <div class="how">
-            <p>
-              <strong>{{ found.count.toLocaleString('en') }} boards</strong>
-              {{ source && `from ${source}` }}, read as {{ FORMATS[found.read.format] }};
-              {{ found.read.names.length }} {{ found.read.twinsKnown ? 'pairs' : 'cards' }}.
-            </p>
-            <p v-if="given">
-              {{ found.read.guessed ? 'Taken as' : 'Of' }}
-              <NumberWord
-                :model-value="given.rows"
-                label="Rows"
-                :bounds="[1, BOUNDS.cards[1]]"
-                @update:model-value="(rows) => resize('rows', rows)"
-              />
-              ×
-              <NumberWord
-                :model-value="given.columns"
-                label="Columns"
-                :bounds="[1, BOUNDS.cards[1]]"
-                @update:model-value="(columns) => resize('columns', columns)"
-              />
-              cells, row by row.
-            </p>
-            <p v-if="!found.read.twinsKnown" class="soft">
-              Every card has a name of its own, so it cannot be told which are twins; only places are judged.
-            </p>
-            <details v-if="found.read.leftOut" class="left-out" open>
-              <summary>{{ found.read.leftOut.toLocaleString('en') }} left out</summary>
-              <ul>
-                <li v-for="line in found.read.problems.slice(0, 5)" :key="line">{{ line }}</li>
-                <li v-if="found.read.leftOut > 5">and {{ found.read.leftOut - 5 }} more</li>
-              </ul>
-            </details>
-          </div>
-        </div>
+        <BoardsAsRead
+          :read="found.read"
+          :count="found.count"
+          :source="source"
+          :given="given"
+          @resize="resize"
+        />
         <FairReport
           class="judged"
           :tally="found.audit.tally"
@@ -218,45 +166,6 @@ textarea {
 }
 textarea::placeholder {
   color: #6f6b7d;
-}
-.as-read {
-  display: flex;
-  gap: 22px;
-  align-items: flex-start;
-  margin-bottom: 18px;
-}
-table {
-  border-spacing: 3px;
-}
-td {
-  min-width: 30px;
-  max-width: 84px;
-  height: 30px;
-  padding: 0 6px;
-  overflow: hidden;
-  border-radius: 5px;
-  background: #fff;
-  box-shadow: 0 0 0 1px var(--line);
-  font-size: 13px;
-  text-align: center;
-  text-overflow: ellipsis;
-  white-space: nowrap;
-}
-td.gap {
-  background: none;
-  box-shadow: none;
-}
-.how {
-  display: grid;
-  gap: 8px;
-}
-.left-out {
-  color: #7c3214;
-  font-size: 14px;
-}
-.left-out ul {
-  margin: 4px 0 0;
-  padding-left: 20px;
 }
 .problem {
   margin-top: 12px;

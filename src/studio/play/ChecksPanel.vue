@@ -5,9 +5,11 @@ import IconRemove from '~icons/ph/trash'
 import IconSave from '~icons/ph/download-simple'
 import { computed, ref } from 'vue'
 import type { Check } from '../../core/play/record.ts'
-import { passed, type Checked } from '../../core/play/check.ts'
+import type { Checked } from '../../core/play/check.ts'
 import FilePicker from '../look/FilePicker.vue'
 import TextField from '../settings/TextField.vue'
+import CheckRow from './CheckRow.vue'
+import { stateOf } from './check-state.ts'
 import type { Tape } from './useTapes.ts'
 
 /** Tapes kept beside the one on the table, and the checks of this game with how they stand now. */
@@ -33,14 +35,11 @@ const emit = defineEmits<{
   nameCheck: [check: Check, name: string]
   drop: [check: Check]
 }>()
-const unfolded = ref<string | null>(null)
 const picker = ref<InstanceType<typeof FilePicker>>()
 
-const stateOf = (check: Check): 'waits' | 'holds' | 'fails' => {
-  const one = props.checked.get(check.id)
-  return !one ? 'waits' : passed(one) ? 'holds' : 'fails'
-}
-const failing = computed(() => props.checks.filter((check) => stateOf(check) === 'fails').length)
+const failing = computed(
+  () => props.checks.filter((check) => stateOf(props.checked.get(check.id)) === 'fails').length,
+)
 const summary = computed(() => {
   if (!props.checks.length) return ''
   if (props.running !== null) return `${props.running} of ${props.checks.length} run`
@@ -50,16 +49,6 @@ const summary = computed(() => {
       ? 'it holds'
       : `all ${props.checks.length} hold`
 })
-const text = (value: unknown): string =>
-  value === undefined ? 'not played' : typeof value === 'string' ? value : JSON.stringify(value)
-
-/** What is expected, edited as text: a number, or a word. */
-function expectation(check: Check, key: string, event: Event): void {
-  const typed = (event.target as HTMLInputElement).value.trim()
-  const number = Number(typed)
-  emit('expect', check, key, typed !== '' && Number.isFinite(number) ? number : typed)
-}
-const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as const
 </script>
 
 <template>
@@ -121,69 +110,16 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
       something comes out another way.
     </p>
     <ul v-else class="list" aria-label="Checks">
-      <li v-for="check in checks" :key="check.id" :class="stateOf(check)">
-        <div class="row">
-          <span class="state">{{ { waits: '…', holds: '✓ holds', fails: '✗ fails' }[stateOf(check)] }}</span>
-          <button
-            class="plain"
-            type="button"
-            :aria-expanded="unfolded === check.id"
-            @click="unfolded = unfolded === check.id ? null : check.id"
-          >
-            {{ check.name }}
-          </button>
-          <button
-            class="btn small"
-            type="button"
-            :aria-label="`Show ${check.name} on the tape`"
-            @click="emit('show', check, checked.get(check.id)?.turn || Infinity)"
-          >
-            Show
-          </button>
-        </div>
-        <template v-if="stateOf(check) === 'fails'">
-          <p v-if="checked.get(check.id)!.problem" class="wrong">
-            {{ checked.get(check.id)!.problem!.message }}
-          </p>
-          <table v-else>
-            <thead>
-              <tr>
-                <th scope="col"><span class="hidden-text">what</span></th>
-                <th scope="col">expected</th>
-                <th scope="col">now</th>
-              </tr>
-            </thead>
-            <tbody>
-              <tr v-for="one in checked.get(check.id)!.wrong" :key="one.key">
-                <th scope="row">{{ one.key }}</th>
-                <td>{{ text(one.expected) }}</td>
-                <td>{{ text(one.actual) }}</td>
-              </tr>
-            </tbody>
-          </table>
-          <button
-            v-if="!checked.get(check.id)!.problem"
-            class="btn small"
-            type="button"
-            @click="emit('accept', check)"
-          >
-            Expect it as it is now
-          </button>
-        </template>
-        <div v-if="unfolded === check.id" class="edit">
-          <label
-            >name
-            <input
-              :value="check.name"
-              maxlength="120"
-              @change="emit('nameCheck', check, ($event.target as HTMLInputElement).value)"
-          /></label>
-          <label v-for="key in EDITED" :key="key"
-            >{{ key }}
-            <input :value="check.expect[key] ?? ''" @change="expectation(check, key, $event)" />
-          </label>
-          <button class="btn small" type="button" @click="emit('drop', check)"><IconRemove />Remove</button>
-        </div>
+      <li v-for="check in checks" :key="check.id" :class="stateOf(checked.get(check.id))">
+        <CheckRow
+          :check="check"
+          :checked="checked.get(check.id)"
+          @show="emit('show', check, $event)"
+          @expect="(key, value) => emit('expect', check, key, value)"
+          @accept="emit('accept', check)"
+          @rename="emit('nameCheck', check, $event)"
+          @drop="emit('drop', check)"
+        />
       </li>
     </ul>
   </section>
@@ -237,58 +173,7 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
   white-space: nowrap;
   cursor: pointer;
 }
-.state {
-  font-size: 13px;
-  font-weight: 700;
-  white-space: nowrap;
-}
-.holds .state {
-  color: var(--lagoon-deep);
-}
 .fails {
   background: var(--brick-pale);
-}
-.fails .state,
-.wrong {
-  color: var(--brick);
-}
-.small {
-  height: 28px;
-  padding: 0 10px;
-  font-size: 13px;
-}
-table {
-  width: 100%;
-  margin: 6px 0;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th,
-td {
-  padding: 2px 4px;
-  text-align: left;
-  vertical-align: top;
-  overflow-wrap: anywhere;
-}
-.edit {
-  display: grid;
-  gap: 6px;
-  padding-top: 6px;
-}
-.edit label {
-  display: grid;
-  grid-template-columns: 80px 1fr;
-  align-items: center;
-  font-size: 13px;
-}
-.edit input {
-  min-width: 0;
-  height: 28px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  color: inherit;
-  font: inherit;
 }
 </style>

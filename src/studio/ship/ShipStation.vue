@@ -1,13 +1,9 @@
 <script setup lang="ts">
 import IconFile from '~icons/ph/file-code'
-import IconOk from '~icons/ph/check-circle'
 import IconPage from '~icons/ph/browser'
-import IconStop from '~icons/ph/x-circle'
-import IconWarn from '~icons/ph/warning-circle'
 import IconZip from '~icons/ph/file-zip'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { RouterLink, useRoute } from 'vue-router'
-import { findingsOf, type Finding } from '../../core/game/findings.ts'
+import { findingsOf } from '../../core/game/findings.ts'
 import { resolveLevel } from '../../core/game/levels.ts'
 import { problemLine } from '../../core/result.ts'
 import { mountPlayer, type Player } from '../../player/mount.ts'
@@ -17,9 +13,9 @@ import { download, downloadGame } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { makeHtml } from './make-html.ts'
+import ShipFindings from './ShipFindings.vue'
 
 const bench = useBench()
-const route = useRoute()
 const { say } = useToasts()
 const host = ref<HTMLElement>()
 const pictures = ref<ReadonlySet<string>>()
@@ -32,14 +28,6 @@ const stopped = computed(() => findings.value.some((finding) => finding.level ==
 const hasImages = computed(() =>
   game.value.deck.pairs.some(({ a, b }) => a.kind === 'image' || b?.kind === 'image'),
 )
-
-/** The station and rung where a finding can be mended. */
-function placeOf(finding: Finding) {
-  const at = /^levels\[(\d+)\]\.(\w+)/.exec(finding.at)
-  const level = at && game.value.levels[Number(at[1])]?.id
-  const station = !at ? 'deck' : ['board', 'fill', 'deal'].includes(at[2]!) ? 'deal' : 'rules'
-  return { name: 'bench', params: { id: String(route.params.id), station, ...(level ? { level } : {}) } }
-}
 
 async function page(): Promise<void> {
   busy.value = true
@@ -127,19 +115,7 @@ watch(game, mount)
       </ul>
 
       <h3 class="title">Findings</h3>
-      <p v-if="!findings.length" class="fine">
-        <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
-      </p>
-      <ul v-else>
-        <li v-for="(finding, i) in findings" :key="i" :class="finding.level">
-          <component :is="finding.level === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
-          <span
-            ><strong>{{ finding.level === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>
-            {{ finding.message }}</span
-          >
-          <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
-        </li>
-      </ul>
+      <ShipFindings :findings="findings" />
     </section>
   </div>
 </template>
@@ -232,17 +208,6 @@ ul.levels {
   overflow-wrap: anywhere;
   background: none;
 }
-.fine {
-  display: flex;
-  align-items: center;
-  gap: 8px;
-  color: var(--lagoon-deep);
-  font-weight: 600;
-}
-.fine svg {
-  width: 22px;
-  height: 22px;
-}
 ul {
   display: grid;
   gap: 8px;
@@ -258,17 +223,6 @@ li {
   padding: 8px 12px;
   border-radius: var(--round-card);
   background: var(--paper);
-}
-li.stops {
-  background: var(--brick-pale);
-}
-li.stops svg {
-  color: var(--brick);
-}
-li svg {
-  width: 22px;
-  height: 22px;
-  color: #8c3713;
 }
 @media (max-width: 900px) {
   .ship {
