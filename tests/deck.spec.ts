@@ -2,6 +2,7 @@ import { expect, test, type Page } from '@playwright/test'
 import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import type { Game } from '../src/core/game/game.ts'
 import { PNG } from 'pngjs'
 import { downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
 
@@ -77,6 +78,47 @@ test.describe('many pairs at once', () => {
       })
     for (const tile of await page.locator('.tile').all())
       await expect.poll(() => tile.evaluate(inked)).toBeGreaterThan(100)
+  })
+
+  test('500 pairs are all drawn, searched, walked through by keys, and put in another order', async ({
+    page,
+  }) => {
+    const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8')) as Game
+    const library = JSON.parse(readFileSync('dist/app/pictures/index.json', 'utf8')) as [string, string][]
+    game.title = 'Many'
+    game.deck.pairs = Array.from({ length: 500 }, (_, i) => {
+      const name = library[i * 6]![0]
+      return { id: `p${i}`, name: `${name} ${i}`, a: { kind: 'picture', name } }
+    })
+    await page.goto('/')
+    await page.getByRole('article').first().waitFor()
+    await page
+      .getByLabel('Game files')
+      .setInputFiles(file('many.game.json', JSON.stringify(game), 'application/json'))
+    await page.getByRole('link', { name: 'Open Many' }).click()
+    const tiles = page.locator('.tile')
+    await expect(tiles).toHaveCount(500)
+    const drawn = (all: Element[]): number =>
+      all.filter((tile) => getComputedStyle(tile).backgroundImage.startsWith('url("blob:')).length
+    await expect.poll(() => tiles.evaluateAll(drawn), { timeout: 30_000 }).toBe(500)
+
+    await tiles.first().click()
+    await page.keyboard.press('End')
+    await expect(tiles.last()).toBeFocused()
+    await expect(tiles.last()).toBeInViewport()
+    await page.keyboard.press('Home')
+    await expect(tiles.first()).toBeFocused()
+    await page.keyboard.press('Alt+ArrowRight')
+    await expect(tiles.nth(1)).toHaveAttribute('data-pair', 'p0')
+
+    await page.getByLabel('Search by name or tag').fill(' 499')
+    await expect(tiles).toHaveCount(1)
+    await expect(tiles).toHaveAttribute('data-pair', 'p499')
+    await page.getByLabel('Search by name or tag').fill('')
+    await page.keyboard.press('Escape')
+    await tiles.nth(2).focus()
+    await page.keyboard.press('Control+a')
+    await expect(page.getByRole('heading', { name: '500 pairs' })).toBeVisible()
   })
 
   test('what was done can be undone from its message, until something else is done', async ({ page }) => {
