@@ -123,6 +123,23 @@ test.describe('many pairs at once', () => {
     await expect(page.getByRole('heading', { name: '500 pairs' })).toBeVisible()
   })
 
+  test('a name too long for its tile is cut there, and whole to those who hear it', async ({ page }) => {
+    await openStation(page, 'deck')
+    const long = 'Escapement wheel of the old tower'
+    await tile(page, 'Bell').click()
+    await page.getByLabel('Name', { exact: true }).fill(long)
+    await page.keyboard.press('Enter')
+    await expect(tile(page, long)).toHaveText(/^Escapement whe.*…$/)
+    const over = (one: Element): number => {
+      const range = document.createRange()
+      range.selectNodeContents(one)
+      return range.getBoundingClientRect().width - 132
+    }
+    expect(await tile(page, long).evaluate(over)).toBeLessThanOrEqual(0)
+    expect(await tile(page, long).evaluate(over)).toBeGreaterThan(-16)
+    await expect(tile(page, 'Hourglass')).toHaveText('Hourglass')
+  })
+
   test('what was done can be undone from its message, until something else is done', async ({ page }) => {
     await openStation(page, 'deck')
     const undo = page.getByRole('status').getByRole('button', { name: 'Undo' })
@@ -153,12 +170,67 @@ test.describe('many pairs at once', () => {
       await expect(tile(page, name)).toHaveAttribute('aria-selected', 'true')
   })
 
-  test('a press just after scrolling is for the pair under it', async ({ page }) => {
+  test('a press just after scrolling, or while it begins, is for the pair under it', async ({ page }) => {
     await openStation(page, 'deck')
-    const { x, y } = (await tile(page, 'Bell').boundingBox())!
-    await page.locator('.glass .scroll').evaluate((table) => table.dispatchEvent(new Event('scroll')))
-    await page.mouse.click(x + 30, y + 30)
+    const scroll = (): Promise<boolean> =>
+      page.locator('.glass .scroll').evaluate((table) => table.dispatchEvent(new Event('scroll')))
+    const middle = async (name: string): Promise<[number, number]> => {
+      const { x, y } = (await tile(page, name).boundingBox())!
+      return [x + 30, y + 30]
+    }
+    await scroll()
+    await page.mouse.click(...(await middle('Bell')))
     await expect(tile(page, 'Bell')).toHaveAttribute('aria-selected', 'true')
+    await page.mouse.move(...(await middle('Compass')))
+    await page.mouse.down()
+    await scroll()
+    await page.mouse.up()
+    await expect(tile(page, 'Compass')).toHaveAttribute('aria-selected', 'true')
+  })
+
+  test('a pair is dragged to where a line shows that it will lie; Escape leaves it', async ({ page }) => {
+    await openStation(page, 'deck')
+    await expect(names(page)).toHaveCount(24)
+    const order = (): Promise<(string | null)[]> =>
+      names(page).evaluateAll((all) => all.map((tile) => tile.getAttribute('data-pair')))
+    const before = await order()
+    const drag = async (from: number, to: number, share: number): Promise<void> => {
+      const [a, b] = [
+        (await names(page).nth(from).boundingBox())!,
+        (await names(page).nth(to).boundingBox())!,
+      ]
+      await page.mouse.move(a.x + a.width / 2, a.y + a.height / 2)
+      await page.mouse.down()
+      await page.mouse.move(b.x + b.width * share, b.y + b.height / 2, { steps: 6 })
+      await expect(page.locator('.place')).toBeVisible()
+    }
+    // from one block of rows into another
+    await names(page).last().scrollIntoViewIfNeeded()
+    await drag(21, 7, 0.2)
+    await page.mouse.up()
+    await expect(page.locator('.place')).toHaveCount(0)
+    const after = before.toSpliced(21, 1).toSpliced(7, 0, before[21]!)
+    await expect.poll(order).toEqual(after)
+    await page.keyboard.press('ControlOrMeta+z')
+    await expect.poll(order).toEqual(before)
+
+    // the chosen go together, in their order
+    await names(page).nth(6).click()
+    await names(page)
+      .nth(8)
+      .click({ modifiers: ['ControlOrMeta'] })
+    await drag(8, 13, 0.8)
+    await page.mouse.up()
+    const [one, two] = [before[6]!, before[8]!]
+    const rest = before.filter((id) => id !== one && id !== two)
+    await expect.poll(order).toEqual(rest.toSpliced(12, 0, one, two))
+
+    const now = await order()
+    await drag(10, 7, 0.2)
+    await page.keyboard.press('Escape')
+    await expect(page.locator('.place')).toHaveCount(0)
+    await page.mouse.up()
+    expect(await order()).toEqual(now)
   })
 
   test('pairs are copied from one game and pasted into another, also by keys', async ({ page, context }) => {

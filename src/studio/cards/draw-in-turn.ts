@@ -1,12 +1,14 @@
+import type { EncodeInput, EncodeOutput } from '../workers/encode.worker.ts'
+import { cleared } from './cleared.ts'
+
 const LANES = 12
 const lanes = Array.from({ length: LANES }, (): Promise<unknown> => Promise.resolve())
 let next = 0
 
-/** One for all drawings, each of which is done at one go: a canvas for every drawing is much for the browser to clear away. */
-const canvas = document.createElement('canvas')
-const pen = canvas.getContext('2d')!
+/** One for all drawings, each of which is done at one go. */
+const pen = new OffscreenCanvas(1, 1).getContext('2d')!
 
-export type Draw = (pen: CanvasRenderingContext2D) => void
+export type Draw = (pen: OffscreenCanvasRenderingContext2D) => void
 
 /**
  * Draws a picture of so many px when its turn has come: not all at once, so that the page stays free while hundreds are drawn.
@@ -17,20 +19,33 @@ export function drawInTurn(width: number, height: number, prepare: () => Promise
   const picture = lanes[lane]!.then(() => document.fonts.ready)
     .then(prepare)
     .then((draw) => {
-      canvas.width = width
-      canvas.height = height
-      pen.imageSmoothingQuality = 'high'
-      draw(pen)
-      return url()
+      draw(cleared(pen, width, height))
+      return fileOf(pen.canvas.transferToImageBitmap())
     })
+    .then((file) => URL.createObjectURL(file))
     .catch(() => '')
   lanes[lane] = picture
   return picture
 }
 
-/** At once, and not by toBlob(), which waits until the page is idle; and not as a data URL, which the page's own memory would hold. */
-function url(): string {
-  const [, base64] = canvas.toDataURL().split(',')
-  const bytes = Uint8Array.from(atob(base64!), (char) => char.charCodeAt(0))
-  return URL.createObjectURL(new Blob([bytes], { type: 'image/png' }))
+/** Made in a worker: the bytes of hundreds of files would fill the page's memory, and clearing that stops it for a moment. */
+let encoder: Worker | undefined
+let number = 0
+const waiting = new Map<number, (file: Blob) => void>()
+
+function fileOf(picture: ImageBitmap): Promise<Blob> {
+  encoder ??= startEncoder()
+  return new Promise((resolve) => {
+    waiting.set(++number, resolve)
+    encoder!.postMessage({ number, picture } satisfies EncodeInput, [picture])
+  })
+}
+
+function startEncoder(): Worker {
+  const worker = new Worker(new URL('../workers/encode.worker.ts', import.meta.url), { type: 'module' })
+  worker.onmessage = ({ data }: MessageEvent<EncodeOutput>) => {
+    waiting.get(data.number)!(data.file)
+    waiting.delete(data.number)
+  }
+  return worker
 }

@@ -22,7 +22,7 @@ export function decoded(src: string): Promise<HTMLImageElement | null> {
   })
 }
 
-type Pen = OffscreenCanvasRenderingContext2D | CanvasRenderingContext2D
+type Pen = OffscreenCanvasRenderingContext2D
 
 /** What draws a face with its paper on a card of so many px, from the pen's origin; it is there as soon as the face's image is. */
 export async function paintFace(face: Face, width: number, height: number): Promise<(pen: Pen) => void> {

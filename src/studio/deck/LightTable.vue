@@ -1,14 +1,15 @@
 <script setup lang="ts">
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { visionMatrix, VISIONS, type Vision } from '../../core/deck/vision.ts'
 import type { Pair } from '../../core/game/game.ts'
-import { useSortable } from '../look/useSortable.ts'
 import PairTile from './PairTile.vue'
 import TieThreads from './TieThreads.vue'
+import TileRows from './TileRows.vue'
 import type { Tie } from './useLookAlikes.ts'
 import { useRubberBand } from './useRubberBand.ts'
 import type { useSelection } from './useSelection.ts'
 import { useTileGrid } from './useTileGrid.ts'
+import type { Place } from './useTileDrag.ts'
 
 /** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
 const props = defineProps<{
@@ -25,32 +26,48 @@ const ground = ref<HTMLElement>()
 const table = ref<HTMLElement>()
 const { chosen, lead, press, only, these, all } = props.selection
 
-const { perRow, height, middleOf } = useTileGrid(
+const { perRow, height, middleOf, lineAt } = useTileGrid(
   ground,
   computed(() => props.pairs.length),
 )
+/** Tiles lie in blocks of some rows, each painted by itself, so that scrolling paints what comes near and not the whole table. */
+const ROWS = 4
+const blocks = computed(() => {
+  const size = perRow.value * ROWS
+  return Array.from({ length: size && Math.ceil(props.pairs.length / size) }, (_, i) =>
+    props.pairs.slice(i * size, (i + 1) * size),
+  )
+})
+
 /** While the table scrolls, a shield keeps hundreds of tiles from looking out for the pointer: that costs more than all the rest. */
 const shield = ref<HTMLElement>()
 const STILL = 150
 let still = 0
 function scrolls(): void {
-  if (shield.value) shield.value.hidden = false
+  shield.value!.hidden = false
   clearTimeout(still)
-  still = window.setTimeout(() => shield.value && (shield.value.hidden = true), STILL)
+  still = window.setTimeout(lower, STILL)
+}
+function lower(): void {
+  if (shield.value) shield.value.hidden = true
 }
 
-/** A press that fell on the shield is for the tile under it. */
-let shielded = false
+/** The tile under the pointer, shield or not. */
+function tileUnder({ clientX, clientY }: MouseEvent): Element | null {
+  lower()
+  return document.elementFromPoint(clientX, clientY)?.closest('[role=option]') ?? null
+}
+/** A press on a tile is for that tile, also when the shield was there at its begin or came before its end. */
+let pressedTile: Element | null = null
 function pressed(event: PointerEvent): void {
-  shielded = event.target === shield.value
-  down(event)
+  pressedTile = tileUnder(event)
+  if (!pressedTile) down(event)
 }
 function pressThrough(event: MouseEvent): void {
-  if (!shielded || !shield.value) return
-  shielded = false
-  shield.value.hidden = true
-  const under = document.elementFromPoint(event.clientX, event.clientY)
-  under?.closest('[role=option]')?.dispatchEvent(new MouseEvent('click', event))
+  const tile = pressedTile
+  pressedTile = null
+  if (!tile || tile.contains(event.target as Node)) return
+  if (tileUnder(event) === tile) tile.dispatchEvent(new MouseEvent('click', event))
 }
 
 const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
@@ -59,7 +76,9 @@ const seen = computed(() => {
   return props.ties.filter(({ one, other }) => here.has(one) && here.has(other))
 })
 /** the one tile that the Tab key reaches */
-const reached = computed(() => (props.pairs.some(({ id }) => id === lead.value) ? lead.value : null))
+const reached = computed(() =>
+  props.pairs.some(({ id }) => id === lead.value) ? lead.value : props.pairs[0]?.id,
+)
 /** the middle of a tile's cards, by the id of its pair */
 const middles = computed(() => {
   const found = new Map<string, { x: number; y: number }>()
@@ -69,27 +88,28 @@ const middles = computed(() => {
   return found
 })
 
+/** where the tile that is being dragged would lie */
+const place = ref<Place | null>(null)
+const placeLine = computed(() => {
+  if (!place.value) return null
+  const at = props.pairs.findIndex(({ id }) => id === place.value!.beside)
+  return at < 0 ? null : lineAt(at, place.value.after)
+})
 /** A chosen tile that is dragged takes all that are chosen along. */
-const allowDragging = useSortable(table, (from, to) => {
-  const id = props.pairs[from]?.id
-  if (id === undefined) return
+function dragged(id: string | null): void {
+  const to = place.value
+  place.value = null
+  if (!to || id === null) return
   const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
   const along = new Set(ids)
-  const others = props.pairs.map((pair) => pair.id)
-  const [gone] = others.splice(from, 1)
-  others.splice(to, 0, gone!)
-  emit('move', [...ids], others.slice(0, others.indexOf(id)).filter((one) => !along.has(one)).length)
-})
-// a filtered table shows no order to change
-watch(
-  () => props.whole,
-  (whole) => allowDragging(whole),
-)
+  const at = props.pairs.findIndex((pair) => pair.id === to.beside) + Number(to.after)
+  emit('move', [...ids], props.pairs.slice(0, at).filter((pair) => !along.has(pair.id)).length)
+}
 
 const tiles = (): { id: string; element: HTMLElement }[] =>
-  [...(table.value?.children ?? [])].map((element) => ({
-    id: (element as HTMLElement).dataset.pair!,
-    element: element as HTMLElement,
+  [...(table.value?.querySelectorAll<HTMLElement>('[role=option]') ?? [])].map((element) => ({
+    id: element.dataset.pair!,
+    element,
   }))
 const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
   these(add ? [...chosen.value, ...ids] : ids),
@@ -156,19 +176,36 @@ const matrix = (vision: Vision): string =>
       @scroll.passive="scrolls"
     >
       <div class="sheet" @click="pressThrough">
-        <ul ref="table" role="listbox" aria-label="Pairs" aria-multiselectable="true" @keydown="key">
-          <PairTile
-            v-for="(one, at) in pairs"
-            :key="one.id"
-            :reached="reached === null ? at === 0 : one.id === reached"
-            :pair="one"
-            :chosen="chosen.has(one.id)"
-            :alike="tied.has(one.id)"
-            @choose="press(one.id, $event)"
-          />
-        </ul>
+        <div
+          ref="table"
+          class="table"
+          role="listbox"
+          aria-label="Pairs"
+          aria-multiselectable="true"
+          @keydown="key"
+        >
+          <TileRows
+            v-for="(block, i) in blocks"
+            :key="i"
+            :per-row="perRow"
+            :fixed="!whole"
+            @over="place = $event"
+            @end="dragged"
+          >
+            <PairTile
+              v-for="one in block"
+              :key="one.id"
+              :reached="one.id === reached"
+              :pair="one"
+              :chosen="chosen.has(one.id)"
+              :alike="tied.has(one.id)"
+              @choose="press(one.id, $event)"
+            />
+          </TileRows>
+        </div>
         <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :middles="middles" :height="height" />
-        <div ref="shield" class="shield" hidden />
+        <div ref="shield" class="shield" hidden @pointermove="lower" />
+        <div v-if="placeLine" class="place" :style="placeLine" />
         <div
           v-if="band"
           class="band"
@@ -200,25 +237,28 @@ const matrix = (vision: Vision): string =>
   position: relative;
   height: 100%;
   overflow-y: auto;
+  will-change: scroll-position;
 }
 .sheet {
   position: relative;
   min-height: 100%;
-  will-change: transform;
 }
 .filters {
   position: absolute;
   width: 0;
   height: 0;
 }
-ul {
+.table {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(152px, 1fr));
-  grid-auto-rows: 130px;
   gap: 10px;
-  margin: 0;
   padding: 18px;
-  list-style: none;
+}
+.place {
+  position: absolute;
+  width: 4px;
+  border-radius: 2px;
+  background: var(--lagoon);
+  pointer-events: none;
 }
 .shield {
   position: absolute;

@@ -26,7 +26,7 @@ const cut = computed(() => (name.value === props.pair.name ? undefined : props.p
 </script>
 
 <template>
-  <li
+  <div
     class="tile"
     :class="{ chosen, alike }"
     role="option"
@@ -41,7 +41,7 @@ const cut = computed(() => (name.value === props.pair.name ? undefined : props.p
     @keydown.space.prevent="$emit('choose', $event)"
   >
     {{ name }} <span v-if="alike" class="badge">alike</span>
-  </li>
+  </div>
 </template>
 
 <style scoped>

@@ -2,8 +2,8 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { TOO_ALIKE } from '../../core/deck/likeness.ts'
 import { VISIONS, type Vision } from '../../core/deck/vision.ts'
 import type { Game } from '../../core/game/game.ts'
-import type { Alike, AlikeInput, AlikeOutput } from '../workers/alike.worker.ts'
-import { backPixels, facePixels } from './face-raster.ts'
+import type { Alike, AlikeCard, AlikeOutput, AlikeRun } from '../workers/alike.worker.ts'
+import { backCard, faceCard } from './face-raster.ts'
 import { smallestCard } from './smallest-card.ts'
 
 /** Stands for the back of the cards where a pair's id would. */
@@ -23,7 +23,7 @@ const AT_ONCE = 8
  */
 export function useLookAlikes(game: () => Game) {
   const worker = new Worker(new URL('../workers/alike.worker.ts', import.meta.url), { type: 'module' })
-  /** keys of faces whose pixels the worker has; a key is short, and the same for faces that look the same */
+  /** keys of faces whose cards the worker has; a key is short, and the same for faces that look the same */
   const sent = new Set<string>()
   const keys = new Map<string, string>()
   const owners = shallowRef(new Map<string, Set<string>>())
@@ -62,24 +62,25 @@ export function useLookAlikes(game: () => Game) {
     const { deck } = game()
     const { width, height } = smallestCard(game())
     const size = `${width}x${height}`
-    const faces: AlikeInput['faces'] = []
-    const draw = new Map<string, () => Promise<Uint8ClampedArray>>()
+    const faces: AlikeRun['faces'] = []
+    const draw = new Map<string, () => Promise<ImageBitmap>>()
     const owned = new Map<string, Set<string>>()
-    const add = (key: string, group: string, pixels: () => Promise<Uint8ClampedArray>): void => {
+    const add = (key: string, group: string, card: () => Promise<ImageBitmap>): void => {
       faces.push({ key, group })
       owned.set(key, (owned.get(key) ?? new Set()).add(group))
-      if (!sent.has(key)) draw.set(key, pixels)
+      if (!sent.has(key)) draw.set(key, card)
     }
     for (const { id, a, b } of deck.pairs)
-      for (const face of b ? [a, b] : [a]) add(keyOf(face, size), id, () => facePixels(face, width, height))
-    add(keyOf(deck.back, size), BACK, () => backPixels(deck.back, width, height))
+      for (const face of b ? [a, b] : [a]) add(keyOf(face, size), id, () => faceCard(face, width, height))
+    add(keyOf(deck.back, size), BACK, () => backCard(deck.back, width, height))
 
     await document.fonts.ready
     began = performance.now()
-    const pixels: AlikeInput['pixels'] = []
     let drawn = 0
     for (const [key, make] of draw) {
-      pixels.push({ key, pixels: await make() })
+      const card = await make()
+      worker.postMessage({ key, card } satisfies AlikeCard, [card])
+      sent.add(key)
       if (++drawn % AT_ONCE === 0) {
         progress.value = drawn / draw.size / 2
         await new Promise((resolve) => setTimeout(resolve))
@@ -88,14 +89,10 @@ export function useLookAlikes(game: () => Game) {
     }
     if (mine !== run) return
     drawing = performance.now() - began
-    for (const { key } of pixels) sent.add(key)
     // the worker forgets what is not on the list, and so do we
     for (const key of sent) if (!owned.has(key)) sent.delete(key)
     owners.value = owned
-    worker.postMessage(
-      { run: mine, faces, pixels } satisfies AlikeInput,
-      pixels.map((one) => one.pixels.buffer),
-    )
+    worker.postMessage({ run: mine, faces } satisfies AlikeRun)
   }
 
   watch(

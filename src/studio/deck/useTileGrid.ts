@@ -1,17 +1,22 @@
 import { computed, onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
 
-/** The grid of tiles in px, as LightTable's style lays it. */
+/** The grid of tiles in px, as the styles of LightTable and TileRows lay it. */
 const EDGE = 18
 const GAP = 10
 const NARROWEST = 152
 const TALL = 130
 /** from the top of a tile to the middle of its cards */
 const CARDS_MIDDLE = 52
+/** how wide the line is that shows where a tile will lie */
+const LINE = 4
 
 /** Where tiles lie on the light table: all have one size, so that it follows from their number. `ground` is the element that scrolls. */
 export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<number>) {
-  const width = ref(900)
-  const perRow = computed(() => Math.max(1, Math.floor((width.value - 2 * EDGE + GAP) / (NARROWEST + GAP))))
+  const width = ref(0)
+  /** none before the table is measured, so that no tile is laid twice */
+  const perRow = computed(
+    () => width.value && Math.max(1, Math.floor((width.value - 2 * EDGE + GAP) / (NARROWEST + GAP))),
+  )
   const wide = computed(() => (width.value - 2 * EDGE - (perRow.value - 1) * GAP) / perRow.value)
   const height = computed(() => 2 * EDGE + Math.ceil(count.value / perRow.value) * (TALL + GAP) - GAP)
 
@@ -21,9 +26,20 @@ export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<num
     y: EDGE + Math.floor(index / perRow.value) * (TALL + GAP) + CARDS_MIDDLE,
   })
 
-  const watched = new ResizeObserver(() => (width.value = ground.value!.clientWidth))
-  onMounted(() => watched.observe(ground.value!))
+  /** The line before or after a tile, in the middle of the gap. */
+  const lineAt = (index: number, after: boolean): { left: string; top: string; height: string } => ({
+    left: `${EDGE + (index % perRow.value) * (wide.value + GAP) + (after ? wide.value + GAP / 2 : -GAP / 2) - LINE / 2}px`,
+    top: `${EDGE + Math.floor(index / perRow.value) * (TALL + GAP)}px`,
+    height: `${TALL}px`,
+  })
+
+  const measure = (): unknown => (width.value = ground.value!.clientWidth)
+  const watched = new ResizeObserver(measure)
+  onMounted(() => {
+    measure()
+    watched.observe(ground.value!)
+  })
   onBeforeUnmount(() => watched.disconnect())
 
-  return { perRow, height, middleOf }
+  return { perRow, height, middleOf, lineAt }
 }

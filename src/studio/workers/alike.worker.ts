@@ -1,12 +1,11 @@
 import { likeness, looksOf, WORTH_TELLING, type Look } from '../../core/deck/likeness.ts'
 import { VISIONS, type Vision } from '../../core/deck/vision.ts'
+import { cardPixels } from './card-pixels.ts'
 
-/** Faces by key: all that are to be compared, and the pixels of those that are new. Faces of the same group are not compared. */
-export type AlikeInput = {
-  run: number
-  faces: { key: string; group: string }[]
-  pixels: { key: string; pixels: Uint8ClampedArray }[]
-}
+/** A card that is new, as it is drawn; its key stands for it. */
+export type AlikeCard = { key: string; card: ImageBitmap }
+/** All cards that are to be compared, by key; those that are new have come before. Cards of the same group are not compared. */
+export type AlikeRun = { run: number; faces: { key: string; group: string }[] }
 export type Alike = { one: string; other: string; likeness: Record<Vision, number> }
 export type AlikeOutput = { run: number; share: number; found?: Alike[] }
 
@@ -17,9 +16,14 @@ const known = new Map<string, Record<Vision, number>>()
 const STRETCH = 4000
 let latest = 0
 
-self.onmessage = async ({ data }: MessageEvent<AlikeInput>): Promise<void> => {
+self.onmessage = ({ data }: MessageEvent<AlikeCard | AlikeRun>): void => {
+  if ('run' in data) return void compareAll(data)
+  looks.set(data.key, looksOf(cardPixels(data.card)))
+  data.card.close()
+}
+
+async function compareAll(data: AlikeRun): Promise<void> {
   latest = data.run
-  for (const { key, pixels } of data.pixels) looks.set(key, looksOf(pixels))
   const groups = new Map<string, Set<string>>()
   for (const { key, group } of data.faces) groups.set(key, (groups.get(key) ?? new Set()).add(group))
   const keys = [...groups.keys()].filter((key) => looks.has(key))

@@ -1,0 +1,15 @@
+/**
+ * A pen whose canvas has so many px, all bare, and nothing set. A canvas of the right size is kept as it is: a new one for each of hundreds
+ * of drawings fills the browser's memory, and the page stops while that is cleared.
+ */
+export function cleared(
+  pen: OffscreenCanvasRenderingContext2D,
+  width: number,
+  height: number,
+): OffscreenCanvasRenderingContext2D {
+  const { canvas } = pen
+  if (canvas.width === Math.floor(width) && canvas.height === Math.floor(height)) pen.reset()
+  else Object.assign(canvas, { width, height })
+  pen.imageSmoothingQuality = 'high'
+  return pen
+}

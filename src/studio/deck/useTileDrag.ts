@@ -1,0 +1,38 @@
+import Sortable from 'sortablejs'
+import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
+
+/** Where a tile would lie: before or after another, by the id of its pair. */
+export type Place = { beside: string; after: boolean }
+
+const idOf = (tile: HTMLElement): string => tile.dataset.pair!
+
+/**
+ * Lets the tiles in `rows` be dragged, unless they are `fixed`, to a place between others, in these or other rows. No tile moves on the
+ * way; `over` is told where it would lie, `end` which was let go, or null if the drag was given up.
+ */
+export function useTileDrag(
+  rows: Ref<HTMLElement | undefined>,
+  fixed: () => boolean,
+  over: (place: Place) => void,
+  end: (id: string | null) => void,
+): void {
+  let sortable: Sortable | null = null
+  onMounted(() => {
+    sortable = Sortable.create(rows.value!, {
+      disabled: fixed(),
+      group: 'pairs',
+      delay: 120,
+      delayOnTouchOnly: true,
+      onMove({ related, willInsertAfter }) {
+        over({ beside: idOf(related), after: willInsertAfter ?? false })
+        return false
+      },
+      onEnd(event) {
+        const { originalEvent } = event as { originalEvent?: Event }
+        end(originalEvent?.type === 'dragend' ? null : idOf(event.item))
+      },
+    })
+  })
+  watch(fixed, (now) => sortable?.option('disabled', now))
+  onBeforeUnmount(() => sortable?.destroy())
+}

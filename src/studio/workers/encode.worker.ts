@@ -1,0 +1,12 @@
+/** Pictures that are drawn, made into files. */
+export type EncodeInput = { number: number; picture: ImageBitmap }
+export type EncodeOutput = { number: number; file: Blob }
+
+const canvas = new OffscreenCanvas(1, 1)
+const pen = canvas.getContext('bitmaprenderer')!
+
+self.onmessage = async ({ data: { number, picture } }: MessageEvent<EncodeInput>): Promise<void> => {
+  pen.transferFromImageBitmap(picture)
+  const file = await canvas.convertToBlob()
+  self.postMessage({ number, file } satisfies EncodeOutput)
+}
