@@ -116,8 +116,10 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
 }
 .above header {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
+  gap: 6px 16px;
   padding: 12px 16px 0;
 }
 .above :deep(.el-segmented) {

@@ -112,9 +112,14 @@ onBeforeUnmount(cancel)
   gap: 6px;
   align-self: start;
 }
-/* before anything is measured it takes one line only */
+/* before anything is measured it takes one line only, or two */
 .idle {
   display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+}
+.idle .hint {
+  flex: 1 1 320px;
 }
 .idle .run,
 .idle .buttons {

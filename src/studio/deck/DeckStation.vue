@@ -170,16 +170,18 @@ async function drop(event: DragEvent): Promise<void> {
 }
 .left {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
   gap: 12px;
   min-height: 0;
   padding: 14px 20px;
 }
 header {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 12px;
+  gap: 8px 12px;
 }
+h2,
 .count {
   white-space: nowrap;
 }
@@ -211,8 +213,11 @@ header {
 }
 @media (max-width: 760px) {
   .deck {
-    grid-template-columns: 1fr;
+    grid-template: max-content max-content / minmax(0, 1fr);
     overflow-y: auto;
+  }
+  .left {
+    grid-template-rows: auto 60vh auto;
   }
 }
 </style>

@@ -65,6 +65,7 @@ defineExpose({
 <style scoped>
 footer {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
   gap: 8px;
 }

@@ -79,6 +79,9 @@ p {
   font-weight: 600;
   font-size: 14px;
 }
+p span::first-letter {
+  text-transform: uppercase;
+}
 p svg {
   flex: none;
   width: 18px;
