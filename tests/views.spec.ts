@@ -63,6 +63,22 @@ test.describe('axe finds nothing on', () => {
   })
 })
 
+test('on a screen 1024 px wide nothing runs out of its column', async ({ page }) => {
+  await page.setViewportSize({ width: 1024, height: 768 })
+  for (const station of ['deck', 'deal', 'rules', 'play', 'ship']) {
+    await openStation(page, station)
+    await expect(page.locator('main h2').first()).toBeVisible()
+    const wide = await page
+      .locator('main')
+      .evaluate((main) =>
+        [main, ...main.querySelectorAll('section, aside, header, footer')]
+          .filter((one) => one.clientWidth && one.scrollWidth > one.clientWidth + 1)
+          .map((one) => `${one.tagName} ${one.className}: ${one.scrollWidth} of ${one.clientWidth} px`),
+      )
+    expect(wide, station).toEqual([])
+  }
+})
+
 test('every view has its own address and title, and Alt with a figure goes from station to station', async ({
   page,
 }) => {
