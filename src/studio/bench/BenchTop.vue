@@ -31,7 +31,7 @@ function rename(event: Event): void {
       class="title"
       :value="bench.game!.title"
       aria-label="Title of the game"
-      maxlength="120"
+      :maxlength="LENGTHS.title"
       @change="rename"
     />
     <nav aria-label="Stations">

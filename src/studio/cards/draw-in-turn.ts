@@ -22,7 +22,7 @@ export function drawInTurn(width: number, height: number, prepare: () => Promise
       draw(cleared(pen, width, height))
       return fileOf(pen.canvas.transferToImageBitmap())
     })
-    .then((file) => URL.createObjectURL(file))
+    .then((file) => (file ? URL.createObjectURL(file) : ''))
     .catch(() => '')
   lanes[lane] = picture
   return picture
@@ -31,9 +31,9 @@ export function drawInTurn(width: number, height: number, prepare: () => Promise
 /** Made in a worker: the bytes of hundreds of files would fill the page's memory, and clearing that stops it for a moment. */
 let encoder: Worker | undefined
 let number = 0
-const waiting = new Map<number, (file: Blob) => void>()
+const waiting = new Map<number, (file: Blob | null) => void>()
 
-function fileOf(picture: ImageBitmap): Promise<Blob> {
+function fileOf(picture: ImageBitmap): Promise<Blob | null> {
   encoder ??= startEncoder()
   return new Promise((resolve) => {
     waiting.set(++number, resolve)
@@ -43,9 +43,14 @@ function fileOf(picture: ImageBitmap): Promise<Blob> {
 
 function startEncoder(): Worker {
   const worker = new Worker(new URL('../workers/encode.worker.ts', import.meta.url), { type: 'module' })
-  worker.onmessage = ({ data }: MessageEvent<EncodeOutput>) => {
-    waiting.get(data.number)!(data.file)
-    waiting.delete(data.number)
+  const give = (which: number, file: Blob | null): void => {
+    waiting.get(which)?.(file)
+    waiting.delete(which)
+  }
+  worker.onmessage = ({ data }: MessageEvent<EncodeOutput>) => give(data.number, data.file)
+  worker.onerror = () => {
+    encoder = undefined
+    for (const which of [...waiting.keys()]) give(which, null)
   }
   return worker
 }

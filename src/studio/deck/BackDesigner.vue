@@ -11,6 +11,7 @@ import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { imageSource } from './image-files.ts'
 import PicturePicker from './PicturePicker.vue'
+import { BACK_COLOURS } from './back-colours.ts'
 import { smallestCard } from './smallest-card.ts'
 
 /** The back of every card, on one large card. */
@@ -21,13 +22,6 @@ const back = computed(() => bench.game!.deck.back)
 const picking = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
 const wanted = ref<'emblem' | 'image'>('emblem')
-const TWO_COLOURS: [ink: string, paper: string, name: string][] = [
-  ['#d9673c', '#fdeee2', 'apricot'],
-  ['#1f7f80', '#e3f1ee', 'lagoon'],
-  ['#403f6d', '#e9e6f4', 'night'],
-  ['#7a5a2f', '#f5ead6', 'walnut'],
-  ['#8c2f4b', '#fae6ea', 'wine'],
-]
 
 function change(next: Partial<Back>, about = ''): void {
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
@@ -88,7 +82,7 @@ function usePicture([pair]: Pair[]): void {
     <h3 id="inks">Two colours</h3>
     <div class="inks" role="group" aria-labelledby="inks">
       <button
-        v-for="[ink, paper, name] in TWO_COLOURS"
+        v-for="({ ink, paper }, name) in BACK_COLOURS"
         :key="ink"
         class="ink"
         type="button"

@@ -4,13 +4,13 @@ import { withoutPairs } from '../../core/deck/edit.ts'
 import type { Finding } from '../../core/game/findings.ts'
 import FindingsList from '../findings/FindingsList.vue'
 import { useBench } from '../store/bench.ts'
+import { BACK_COLOURS } from './back-colours.ts'
 import { BACK, type Tie } from './useLookAlikes.ts'
 
 /** Findings on the deck: those of the checks, and what is seen in the faces; `seen` are the ties that the table shows. */
 const props = defineProps<{ ties: readonly Tie[]; seen: readonly Tie[] }>()
 const emit = defineEmits<{ choose: [ids: string[]] }>()
 const bench = useBench()
-const NIGHT = { pattern: 'herringbone', ink: '#403f6d', paper: '#e9e6f4' } as const
 
 const nameOf = (id: string): string => bench.game!.deck.pairs.find((pair) => pair.id === id)?.name ?? ''
 const alike = computed(() => props.ties.filter(({ one }) => one !== BACK))
@@ -42,7 +42,10 @@ const removeOne = (): void =>
   bench.edit('remove a look-alike', ({ deck }) => {
     deck.pairs = withoutPairs(bench.game!.deck.pairs, new Set([likest.value!.other]))
   })
-const mendBack = (): void => bench.edit('mend the back', ({ deck }) => void (deck.back = { ...NIGHT }))
+const mendBack = (): void =>
+  bench.edit('mend the back', ({ deck }) => {
+    deck.back = { pattern: 'herringbone', ...BACK_COLOURS.night }
+  })
 </script>
 
 <template>

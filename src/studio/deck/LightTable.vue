@@ -8,6 +8,7 @@ import TileRows from './TileRows.vue'
 import type { Tie } from './useLookAlikes.ts'
 import { useRubberBand } from './useRubberBand.ts'
 import type { useSelection } from './useSelection.ts'
+import { useShield } from './useShield.ts'
 import { useTileGrid } from './useTileGrid.ts'
 import type { Place } from './useTileDrag.ts'
 
@@ -39,36 +40,8 @@ const blocks = computed(() => {
   )
 })
 
-/** While the table scrolls, a shield keeps hundreds of tiles from looking out for the pointer: that costs more than all the rest. */
 const shield = ref<HTMLElement>()
-const STILL = 150
-let still = 0
-function scrolls(): void {
-  shield.value!.hidden = false
-  clearTimeout(still)
-  still = window.setTimeout(lower, STILL)
-}
-function lower(): void {
-  if (shield.value) shield.value.hidden = true
-}
-
-/** The tile under the pointer, shield or not. */
-function tileUnder({ clientX, clientY }: MouseEvent): Element | null {
-  lower()
-  return document.elementFromPoint(clientX, clientY)?.closest('[role=option]') ?? null
-}
-/** A press on a tile is for that tile, also when the shield was there at its begin or came before its end. */
-let pressedTile: Element | null = null
-function pressed(event: PointerEvent): void {
-  pressedTile = tileUnder(event)
-  if (!pressedTile) down(event)
-}
-function pressThrough(event: MouseEvent): void {
-  const tile = pressedTile
-  pressedTile = null
-  if (!tile || tile.contains(event.target as Node)) return
-  if (tileUnder(event) === tile) tile.dispatchEvent(new MouseEvent('click', event))
-}
+const { raise, lower, press: pressTile, click } = useShield(shield)
 
 const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
 const seen = computed(() => {
@@ -172,10 +145,10 @@ const matrix = (vision: Vision): string =>
       ref="ground"
       class="scroll"
       :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }"
-      @pointerdown="pressed"
-      @scroll.passive="scrolls"
+      @pointerdown="pressTile($event) || down($event)"
+      @scroll.passive="raise"
     >
-      <div class="sheet" @click="pressThrough">
+      <div class="sheet" @click="click">
         <div
           ref="table"
           class="table"
