@@ -9,9 +9,10 @@ export type AlikeRun = { run: number; faces: { key: string; group: string }[] }
 export type Alike = { one: string; other: string; likeness: Record<Vision, number> }
 export type AlikeOutput = { run: number; share: number; found?: Alike[] }
 
-/** What is known stays known: only pairs with a new face are compared. */
 const looks = new Map<string, Record<Vision, Look>>()
-const known = new Map<string, Record<Vision, number>>()
+/** Cards that have been compared with each other: only a new one is compared with these. Of what was found only what is worth telling is kept. */
+const settled = new Set<string>()
+const known = new Map<string, Alike>()
 /** How many comparisons are made before progress is told and a newer run can begin. */
 const STRETCH = 4000
 let latest = 0
@@ -22,34 +23,33 @@ self.onmessage = ({ data }: MessageEvent<AlikeCard | AlikeRun>): void => {
   data.card.close()
 }
 
-async function compareAll(data: AlikeRun): Promise<void> {
-  latest = data.run
+async function compareAll({ run, faces }: AlikeRun): Promise<void> {
+  latest = run
   const groups = new Map<string, Set<string>>()
-  for (const { key, group } of data.faces) groups.set(key, (groups.get(key) ?? new Set()).add(group))
-  const keys = [...groups.keys()].filter((key) => looks.has(key))
+  for (const { key, group } of faces) groups.set(key, (groups.get(key) ?? new Set()).add(group))
   for (const key of looks.keys()) if (!groups.has(key)) forget(key)
-  const all = (keys.length * (keys.length - 1)) / 2
-  const found: Alike[] = []
   let done = 0
-  for (let i = 0; i < keys.length; i++)
-    for (let j = i + 1; j < keys.length; j++) {
-      const [one, other] = [keys[i]!, keys[j]!]
-      if (++done % STRETCH === 0) {
-        self.postMessage({ run: data.run, share: done / all } satisfies AlikeOutput)
-        await new Promise((resolve) => setTimeout(resolve))
-        if (latest !== data.run) return
-      }
-      if (onlyTwins(groups.get(one)!, groups.get(other)!)) continue
-      const pair = one < other ? `${one} ${other}` : `${other} ${one}`
-      let values = known.get(pair)
-      if (!values) {
-        values = compare(looks.get(one)!, looks.get(other)!)
-        known.set(pair, values)
-      }
-      if (VISIONS.some((vision) => values[vision] >= WORTH_TELLING))
-        found.push({ one, other, likeness: values })
-    }
-  self.postMessage({ run: data.run, share: 1, found } satisfies AlikeOutput)
+  for (const key of groups.keys()) {
+    if (settled.has(key) || !looks.has(key)) continue
+    for (const other of settled) settle(key, other)
+    settled.add(key)
+    done += settled.size
+    if (done < STRETCH) continue
+    done = 0
+    self.postMessage({ run, share: (settled.size / groups.size) ** 2 } satisfies AlikeOutput)
+    await new Promise((resolve) => setTimeout(resolve))
+    if (latest !== run) return
+  }
+  const found = [...known.values()].filter(
+    ({ one, other }) => !onlyTwins(groups.get(one)!, groups.get(other)!),
+  )
+  self.postMessage({ run, share: 1, found } satisfies AlikeOutput)
+}
+
+function settle(one: string, other: string): void {
+  const likeness = compare(looks.get(one)!, looks.get(other)!)
+  if (VISIONS.some((vision) => likeness[vision] >= WORTH_TELLING))
+    known.set(`${one} ${other}`, { one, other, likeness })
 }
 
 /** Two faces that only ever occur on the same pair belong together. */
@@ -65,5 +65,6 @@ const compare = (one: Record<Vision, Look>, other: Record<Vision, Look>): Record
 
 function forget(key: string): void {
   looks.delete(key)
-  for (const pair of known.keys()) if (pair.split(' ').includes(key)) known.delete(pair)
+  settled.delete(key)
+  for (const [pair, { one, other }] of known) if (one === key || other === key) known.delete(pair)
 }
