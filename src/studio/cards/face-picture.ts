@@ -1,6 +1,5 @@
 import type { Face } from '../../core/game/game.ts'
-import { drawInTurn } from './draw-in-turn.ts'
-import { paintFace } from './paint-face.ts'
+import { paintedFace } from './painted.ts'
 
 /** px of the page along a side of a small face. */
 export const SMALL = 26
@@ -13,8 +12,7 @@ export function facePicture(face: Face): Promise<string> {
   const scale = devicePixelRatio
   const known = drawn.get(face)
   if (known?.scale === scale) return known.picture
-  const side = SMALL * scale
-  const picture = drawInTurn(side, side, () => paintFace(face, side, side))
+  const picture = paintedFace(face, SMALL)
   drawn.set(face, { picture, scale })
   return picture
 }

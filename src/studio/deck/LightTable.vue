@@ -2,7 +2,6 @@
 import { computed, nextTick, ref } from 'vue'
 import { visionMatrix, VISIONS, type Vision } from '../../core/deck/vision.ts'
 import type { Pair } from '../../core/game/game.ts'
-import PairTile from './PairTile.vue'
 import TieThreads from './TieThreads.vue'
 import TileRows from './TileRows.vue'
 import type { Tie } from './useLookAlikes.ts'
@@ -96,7 +95,12 @@ async function focusLead(): Promise<void> {
 }
 defineExpose({ focusLead })
 
-/** Arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
+function pick(event: MouseEvent | KeyboardEvent): void {
+  const tile = (event.target as Element).closest<HTMLElement>('[role=option]')
+  if (tile) press(tile.dataset.pair!, event)
+}
+
+/** Enter and Space choose; arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
 function key(event: KeyboardEvent): void {
   if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
     event.preventDefault()
@@ -104,6 +108,10 @@ function key(event: KeyboardEvent): void {
   }
   if (event.key === 'Delete' || event.key === 'Backspace') return emit('remove')
   if (event.key === 'Escape') return only(null)
+  if (event.key === 'Enter' || event.key === ' ') {
+    event.preventDefault()
+    return pick(event)
+  }
   const steps: Record<string, number> = {
     ArrowLeft: -1,
     ArrowRight: 1,
@@ -155,26 +163,21 @@ const matrix = (vision: Vision): string =>
           role="listbox"
           aria-label="Pairs"
           aria-multiselectable="true"
+          @click="pick"
           @keydown="key"
         >
           <TileRows
             v-for="(block, i) in blocks"
             :key="i"
+            :pairs="block"
             :per-row="perRow"
             :fixed="!whole"
+            :chosen="chosen"
+            :alike="tied"
+            :reached="reached"
             @over="place = $event"
             @end="dragged"
-          >
-            <PairTile
-              v-for="one in block"
-              :key="one.id"
-              :reached="one.id === reached"
-              :pair="one"
-              :chosen="chosen.has(one.id)"
-              :alike="tied.has(one.id)"
-              @choose="press(one.id, $event)"
-            />
-          </TileRows>
+          />
         </div>
         <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :middles="middles" :height="height" />
         <div ref="shield" class="shield" hidden @pointermove="lower" />

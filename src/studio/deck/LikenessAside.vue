@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Vision } from '../../core/deck/vision.ts'
-import FaceView from '../cards/FaceView.vue'
+import SmallFace from '../cards/SmallFace.vue'
 import NumberWord from '../settings/NumberWord.vue'
 import { useBench } from '../store/bench.ts'
 import type { Tie } from './useLookAlikes.ts'
@@ -45,8 +45,7 @@ const shown = computed(() =>
       <li v-for="tie in shown.slice(0, SHOWN)" :key="`${tie.one} ${tie.other}`">
         <button type="button" @click="$emit('choose', tie.pairs.at(-1)!.id)">
           <span v-for="pair in tie.pairs" :key="pair.id" class="who">
-            <span v-if="pair.face" class="card"><FaceView :face="pair.face" shape="square" /></span
-            >{{ pair.name }}
+            <SmallFace v-if="pair.face" class="card" :face="pair.face" />{{ pair.name }}
           </span>
         </button>
         <b>{{ tie.percent }} %</b>
@@ -108,10 +107,6 @@ li button:hover {
 }
 .card {
   flex: none;
-  width: 26px;
-  height: 26px;
-  border-radius: 5px;
-  background: var(--card);
   box-shadow: 0 0 0 1px var(--line);
 }
 b {

@@ -2,8 +2,9 @@ import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { TOO_ALIKE } from '../../core/deck/likeness.ts'
 import { VISIONS, type Vision } from '../../core/deck/vision.ts'
 import type { Game } from '../../core/game/game.ts'
-import type { Alike, AlikeCard, AlikeOutput, AlikeRun } from '../workers/alike.worker.ts'
-import { backCard, faceCard } from './face-raster.ts'
+import { backForWorker, faceForWorker, pageFonts } from '../cards/for-workers.ts'
+import type { Alike, AlikeCard, AlikeInput, AlikeOutput, AlikeRun } from '../workers/alike.worker.ts'
+import { imagesOf } from '../workers/load-image.ts'
 import { smallestCard } from './smallest-card.ts'
 
 /** Stands for the back of the cards where a pair's id would. */
@@ -14,15 +15,16 @@ export type Tie = { one: string; other: string; likeness: Record<Vision, number>
 
 /** How long edits are waited out before the faces are compared, in ms. */
 const PAUSE = 250
-/** How many faces are drawn before the page may breathe. */
-const AT_ONCE = 8
+/** How many cards are sent before the page may breathe. */
+const AT_ONCE = 40
 
 /**
- * Which pairs have faces too much alike, for everyone and for three kinds of colour blindness. Faces are drawn here and compared in a worker;
- * what has not changed is neither drawn nor compared again.
+ * Which pairs have faces too much alike, for everyone and for three kinds of colour blindness. Faces are drawn and compared in a
+ * worker; what has not changed is neither drawn nor compared again.
  */
 export function useLookAlikes(game: () => Game) {
   const worker = new Worker(new URL('../workers/alike.worker.ts', import.meta.url), { type: 'module' })
+  worker.postMessage({ fonts: pageFonts() } satisfies AlikeInput)
   /** keys of faces whose cards the worker has; a key is short, and the same for faces that look the same */
   const sent = new Set<string>()
   const keys = new Map<string, string>()
@@ -32,7 +34,7 @@ export function useLookAlikes(game: () => Game) {
   const progress = ref<number | null>(null)
   const threshold = ref(TOO_ALIKE)
   let run = 0
-  let [began, drawing] = [0, 0]
+  let began = 0
   let timer = 0
 
   /** Faces are objects that never change; what each looks like is written out only once. */
@@ -50,11 +52,13 @@ export function useLookAlikes(game: () => Game) {
 
   worker.onmessage = ({ data }: MessageEvent<AlikeOutput>) => {
     if (data.run !== run) return
-    progress.value = data.found ? null : 0.5 + data.share / 2
+    progress.value = data.found ? null : data.share
     if (!data.found) return
     found.value = data.found
     // for those who measure: how long this took, in ms
-    dispatchEvent(new CustomEvent('look-alikes', { detail: { drawing, all: performance.now() - began } }))
+    dispatchEvent(
+      new CustomEvent('look-alikes', { detail: { drawing: data.drawing, all: performance.now() - began } }),
+    )
   }
 
   async function compare(): Promise<void> {
@@ -63,32 +67,32 @@ export function useLookAlikes(game: () => Game) {
     const { width, height } = smallestCard(game())
     const size = `${width}x${height}`
     const faces: AlikeRun['faces'] = []
-    const draw = new Map<string, () => Promise<ImageBitmap>>()
+    const fresh = new Map<string, () => Promise<AlikeCard>>()
     const owned = new Map<string, Set<string>>()
-    const add = (key: string, group: string, card: () => Promise<ImageBitmap>): void => {
+    const add = (key: string, group: string, card: () => Promise<AlikeCard>): void => {
       faces.push({ key, group })
       owned.set(key, (owned.get(key) ?? new Set()).add(group))
-      if (!sent.has(key)) draw.set(key, card)
+      if (!sent.has(key)) fresh.set(key, card)
     }
     for (const { id, a, b } of deck.pairs)
-      for (const face of b ? [a, b] : [a]) add(keyOf(face, size), id, () => faceCard(face, width, height))
-    add(keyOf(deck.back, size), BACK, () => backCard(deck.back, width, height))
-
-    await document.fonts.ready
-    began = performance.now()
-    let drawn = 0
-    for (const [key, make] of draw) {
-      const card = await make()
-      worker.postMessage({ key, card } satisfies AlikeCard, [card])
-      sent.add(key)
-      if (++drawn % AT_ONCE === 0) {
-        progress.value = drawn / draw.size / 2
-        await new Promise((resolve) => setTimeout(resolve))
-        if (mine !== run) return
+      for (const face of b ? [a, b] : [a]) {
+        const key = keyOf(face, size)
+        add(key, id, async () => ({ key, width, height, face: await faceForWorker(face) }))
       }
+    const key = keyOf(deck.back, size)
+    add(key, BACK, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
+
+    began = performance.now()
+    let count = 0
+    for (const [key, make] of fresh) {
+      const card = await make()
+      worker.postMessage(card satisfies AlikeInput, imagesOf(['face' in card ? card.face : card.back]))
+      sent.add(key)
+      if (++count % AT_ONCE) continue
+      await new Promise((resolve) => setTimeout(resolve))
+      if (mine !== run) return
     }
     if (mine !== run) return
-    drawing = performance.now() - began
     // the worker forgets what is not on the list, and so do we
     for (const key of sent) if (!owned.has(key)) sent.delete(key)
     owners.value = owned

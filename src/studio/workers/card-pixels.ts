@@ -1,5 +1,5 @@
 import { GRID } from '../../core/deck/likeness.ts'
-import { cleared } from '../cards/cleared.ts'
+import { cleared } from './cleared.ts'
 
 /** One to read what is drawn, and one for what is compared. */
 const [card, compared] = [newPen(), newPen()]

@@ -1,0 +1,47 @@
+import type { Face } from '../../core/game/game.ts'
+import { imagesOf } from '../workers/load-image.ts'
+import type { Motif, PaintInput, PaintOutput } from '../workers/paint.worker.ts'
+import { faceForWorker, pageFonts } from './for-workers.ts'
+
+/**
+ * Small pictures of cards, drawn in a worker: what hundreds of drawings leave behind would fill the page's memory, and clearing that stops
+ * it for a moment.
+ */
+let painter: Worker | undefined
+let number = 0
+const waiting = new Map<number, (file: Blob | null) => void>()
+
+/** A face on a square of so many px of the page. Out: the picture's URL, which holds as long as the page does; empty if it cannot be drawn. */
+export const paintedFace = async (face: Face, side: number): Promise<string> =>
+  urlOf({ scale: devicePixelRatio, side, face: await faceForWorker(face) })
+
+/** Two faces that lean on each other, or one and its twin turned away. Out as above. */
+export async function paintedPair(a: Face, b: Face | undefined): Promise<string> {
+  const [first, twin] = await Promise.all([faceForWorker(a), b && faceForWorker(b)])
+  return urlOf({ scale: devicePixelRatio, pair: [first, twin] })
+}
+
+async function urlOf(motif: Motif): Promise<string> {
+  painter ??= startPainter()
+  const faces = 'pair' in motif ? motif.pair.filter((face) => face !== undefined) : [motif.face]
+  const file = await new Promise<Blob | null>((resolve) => {
+    waiting.set(++number, resolve)
+    painter!.postMessage({ number, motif } satisfies PaintInput, imagesOf(faces))
+  })
+  return file ? URL.createObjectURL(file) : ''
+}
+
+function startPainter(): Worker {
+  const worker = new Worker(new URL('../workers/paint.worker.ts', import.meta.url), { type: 'module' })
+  const give = (which: number, file: Blob | null): void => {
+    waiting.get(which)?.(file)
+    waiting.delete(which)
+  }
+  worker.onmessage = ({ data }: MessageEvent<PaintOutput>) => give(data.number, data.file)
+  worker.onerror = () => {
+    painter = undefined
+    for (const which of [...waiting.keys()]) give(which, null)
+  }
+  worker.postMessage({ fonts: pageFonts() } satisfies PaintInput)
+  return worker
+}
