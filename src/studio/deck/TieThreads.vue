@@ -47,15 +47,21 @@ const threads = computed(() =>
     ]
   }),
 )
+
+/** All in one path, and the grounds of all percents in another: what is there many times is painted many times. */
+const lines = computed(() => threads.value.map(({ path }) => path).join(''))
+const grounds = computed(() =>
+  threads.value.map(({ x, y }) => `M${x - 10} ${y - 11}h20a11 11 0 0 1 0 22h-20a11 11 0 0 1 0-22z`).join(''),
+)
 </script>
 
 <template>
   <svg class="threads" aria-hidden="true" :style="{ height: `${height}px` }">
-    <g v-for="thread in threads" :key="thread.key">
-      <path :d="thread.path" />
-      <rect :x="thread.x - 21" :y="thread.y - 11" width="42" height="22" rx="11" />
-      <text :x="thread.x" :y="thread.y + 5">{{ thread.percent }} %</text>
-    </g>
+    <path class="lines" :d="lines" />
+    <path class="grounds" :d="grounds" />
+    <text v-for="thread in threads" :key="thread.key" :x="thread.x" :y="thread.y + 5">
+      {{ thread.percent }} %
+    </text>
   </svg>
 </template>
 
@@ -66,14 +72,14 @@ const threads = computed(() =>
   width: 100%;
   pointer-events: none;
 }
-path {
+.lines {
   fill: none;
   stroke: var(--apricot-deep);
   stroke-width: 2.5;
   stroke-dasharray: 0.1 7;
   stroke-linecap: round;
 }
-rect {
+.grounds {
   fill: var(--apricot-pale);
   stroke: #e9bfa9;
 }

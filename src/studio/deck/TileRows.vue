@@ -83,14 +83,11 @@ const whole = ({ name }: Pair): string | undefined => (tileName(name) === name ?
 .tile:focus-visible {
   outline-offset: -2px;
 }
-.tile.alike {
-  position: relative;
-}
-.tile.alike::after {
+.tile.alike::before {
   content: 'alike';
-  position: absolute;
-  top: 2px;
-  right: 4px;
+  /* a float, above the text's line: an element with a position of its own would be a layer */
+  float: right;
+  margin: -102px -8px 0 0;
   padding: 0 7px;
   border-radius: 8px;
   background: var(--apricot-pale);
