@@ -9,9 +9,9 @@ import { faceForWorker, pageFonts } from './for-workers.ts'
  */
 let painter: Worker | undefined
 let number = 0
-const waiting = new Map<number, (file: Blob | null) => void>()
+const waiting = new Map<number, (url: string) => void>()
 
-/** A face on a square of so many px of the page. Out: the picture's URL, which holds as long as the page does; empty if it cannot be drawn. */
+/** A face on a square of so many px of the page. Out: the picture's URL, which holds as long as the worker does, and that is never ended; empty if it cannot be drawn. */
 export const paintedFace = async (face: Face, side: number): Promise<string> =>
   urlOf({ scale: devicePixelRatio, side, face: await faceForWorker(face) })
 
@@ -21,26 +21,25 @@ export async function paintedPair(a: Face, b: Face | undefined): Promise<string>
   return urlOf({ scale: devicePixelRatio, pair: [first, twin] })
 }
 
-async function urlOf(motif: Motif): Promise<string> {
+function urlOf(motif: Motif): Promise<string> {
   painter ??= startPainter()
   const faces = 'pair' in motif ? motif.pair.filter((face) => face !== undefined) : [motif.face]
-  const file = await new Promise<Blob | null>((resolve) => {
+  return new Promise((resolve) => {
     waiting.set(++number, resolve)
     painter!.postMessage({ number, motif } satisfies PaintInput, imagesOf(faces))
   })
-  return file ? URL.createObjectURL(file) : ''
 }
 
 function startPainter(): Worker {
   const worker = new Worker(new URL('../workers/paint.worker.ts', import.meta.url), { type: 'module' })
-  const give = (which: number, file: Blob | null): void => {
-    waiting.get(which)?.(file)
+  const give = (which: number, url: string): void => {
+    waiting.get(which)?.(url)
     waiting.delete(which)
   }
-  worker.onmessage = ({ data }: MessageEvent<PaintOutput>) => give(data.number, data.file)
+  worker.onmessage = ({ data }: MessageEvent<PaintOutput>) => give(data.number, data.url)
   worker.onerror = () => {
     painter = undefined
-    for (const which of [...waiting.keys()]) give(which, null)
+    for (const which of [...waiting.keys()]) give(which, '')
   }
   worker.postMessage({ fonts: pageFonts() } satisfies PaintInput)
   return worker

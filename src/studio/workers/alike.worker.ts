@@ -27,7 +27,7 @@ const looks = new Map<string, Record<Vision, Look>>()
 const settled = new Set<string>()
 const known = new Map<string, Alike>()
 /** How many comparisons are made, and how many cards drawn, before progress is told and a newer run can begin. */
-const STRETCH = { comparisons: 4000, cards: 8 }
+const STRETCH = { comparisons: 10_000, cards: 25 }
 /** How many images are fetched at a time. */
 const limit = pLimit(12)
 const pen = new OffscreenCanvas(1, 1).getContext('2d')!

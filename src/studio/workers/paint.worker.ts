@@ -12,8 +12,11 @@ export type Motif = { scale: number } & (
 )
 /** Fonts come first, then orders, each with a number that its answer has too. */
 export type PaintInput = { fonts: FontRule[] } | { number: number; motif: Motif }
-/** A picture's file; null if it cannot be drawn. */
-export type PaintOutput = { number: number; file: Blob | null }
+/**
+ * A picture's URL, which holds as long as the worker does; empty if it cannot be drawn. It is made here because the one who makes it waits
+ * for the browser.
+ */
+export type PaintOutput = { number: number; url: string }
 
 /** How many images are fetched at a time. */
 const limit = pLimit(12)
@@ -23,8 +26,8 @@ self.onmessage = ({ data }: MessageEvent<PaintInput>): void => {
   if ('fonts' in data) return addFonts(data.fonts)
   const { number, motif } = data
   void limit(() => paint(motif))
-    .catch(() => null)
-    .then((file) => self.postMessage({ number, file } satisfies PaintOutput))
+    .then(URL.createObjectURL, () => '')
+    .then((url) => self.postMessage({ number, url } satisfies PaintOutput))
 }
 
 async function paint(motif: Motif): Promise<Blob> {
