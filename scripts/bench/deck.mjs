@@ -75,15 +75,24 @@ async function scrolled(page) {
   return longFrames(frames)
 }
 
+/** The deck is told through: its look-alikes are listed with their faces, and the page has nothing left to do. */
+async function atRest(page) {
+  await page.waitForFunction(() => window.alike?.length)
+  await page.waitForFunction(() =>
+    [...document.querySelectorAll('.right .small-face')].every((face) => face.style.backgroundImage),
+  )
+  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)))
+}
+
 /** The light table with 500 pairs, and a bare list of text as tall in the same browser, by turns: the machine has hiccups of its own. */
 async function reportScroll(browser, address) {
-  const table = await deckOf(browser, address, 500)
-  await table.waitForFunction(() => window.alike?.length)
   const list = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const lines = Array.from({ length: 700 }, (_, i) => `<p>line ${i}</p>`).join('')
   await list.setContent(
     `<div class="glass"><div class="scroll" style="height: 640px; overflow: auto">${lines}</div></div>`,
   )
+  const table = await deckOf(browser, address, 500)
+  await atRest(table)
   const runs = { table: [], list: [] }
   for (let i = 0; i < RUNS; i++) {
     runs.table.push(await scrolled(table))
