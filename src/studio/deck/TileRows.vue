@@ -83,11 +83,12 @@ const whole = ({ name }: Pair): string | undefined => (tileName(name) === name ?
 .tile:focus-visible {
   outline-offset: -2px;
 }
-.tile.alike::before {
+.tile.alike::after {
   content: 'alike';
-  /* a float, above the text's line: an element with a position of its own would be a layer */
-  float: right;
-  margin: -102px -8px 0 0;
+  display: block;
+  width: max-content;
+  /* drawn up by its margin: with a position of its own it would be a layer */
+  margin: -120px -8px 0 auto;
   padding: 0 7px;
   border-radius: 8px;
   background: var(--apricot-pale);
