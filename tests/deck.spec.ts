@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Locator, type Page } from '@playwright/test'
 import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -8,6 +8,23 @@ import { downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
 
 const names = (page: Page) => page.locator('.tile')
 const tile = (page: Page, name: string) => page.getByRole('option', { name, exact: true })
+
+/** px of a tile's picture that are darker than paper, edge and the turned-away twin */
+const inked = (tile: Element): Promise<number> =>
+  new Promise((resolve) => {
+    const image = new Image()
+    image.onload = () => {
+      const pen = new OffscreenCanvas(image.width, image.height).getContext('2d')!
+      pen.drawImage(image, 0, 0)
+      const { data } = pen.getImageData(0, 0, image.width, image.height)
+      let dark = 0
+      for (let at = 0; at < data.length; at += 4)
+        if (data[at + 3] === 255 && Math.min(data[at]!, data[at + 1]!, data[at + 2]!) < 170) dark++
+      resolve(dark)
+    }
+    image.onerror = () => resolve(0)
+    image.src = getComputedStyle(tile).backgroundImage.slice(5, -2)
+  })
 const way = (page: Page, name: string) => page.getByRole('button', { name, exact: true }).click()
 
 /** The game file as the Ship station hands it out. */
@@ -61,22 +78,6 @@ test.describe('many pairs at once', () => {
 
   test('each pair lies there with its picture', async ({ page }) => {
     await openStation(page, 'deck')
-    /** px darker than paper, edge and the turned-away twin */
-    const inked = (tile: Element): Promise<number> =>
-      new Promise((resolve) => {
-        const image = new Image()
-        image.onload = () => {
-          const pen = new OffscreenCanvas(image.width, image.height).getContext('2d')!
-          pen.drawImage(image, 0, 0)
-          const { data } = pen.getImageData(0, 0, image.width, image.height)
-          let dark = 0
-          for (let at = 0; at < data.length; at += 4)
-            if (data[at + 3] === 255 && Math.min(data[at]!, data[at + 1]!, data[at + 2]!) < 170) dark++
-          resolve(dark)
-        }
-        image.onerror = () => resolve(0)
-        image.src = getComputedStyle(tile).backgroundImage.slice(5, -2)
-      })
     await expect(page.locator('.tile')).toHaveCount(24)
     for (const tile of await page.locator('.tile').all())
       await expect.poll(() => tile.evaluate(inked)).toBeGreaterThan(20)
@@ -280,6 +281,8 @@ test.describe('images', () => {
     await expectNoViolations(page)
     await dialog.getByRole('button', { name: 'Add 4 pairs' }).click()
     await expect(names(page)).toHaveCount(28)
+    for (const i of [24, 25, 26, 27])
+      await expect.poll(() => names(page).nth(i).evaluate(inked)).toBeGreaterThan(20)
     const { deck } = await gameOf(page)
     const added = deck.pairs.slice(24)
     expect(added.map(({ name, b }: { name: string; b?: object }) => name + (b ? ' +' : ''))).toEqual([
@@ -291,6 +294,89 @@ test.describe('images', () => {
     const large = PNG.sync.read(Buffer.from(added[3].a.src.split(',')[1], 'base64'))
     expect([large.width, large.height]).toEqual([512, 140])
     expect(added[1].a.src).toMatch(/^data:image\/svg/)
+  })
+
+  test('JPEG and WebP are taken as they are, and of a GIF that moves the first picture', async ({ page }) => {
+    await openStation(page, 'deck')
+    const made = (type: string): Promise<string> =>
+      page.evaluate((type) => {
+        const canvas = Object.assign(document.createElement('canvas'), { width: 30, height: 20 })
+        canvas.getContext('2d')!.fillRect(0, 0, 30, 20)
+        return canvas.toDataURL(type)
+      }, type)
+    const [jpeg, webp] = [await made('image/jpeg'), await made('image/webp')]
+    const bytes = (src: string): Buffer => Buffer.from(src.split(',')[1]!, 'base64')
+    // 1 × 1 px, two colours, and two pictures of one each
+    const picture = (colour: number): number[] => [
+      0x2c,
+      0,
+      0,
+      0,
+      0,
+      1,
+      0,
+      1,
+      0,
+      0,
+      2,
+      2,
+      colour ? 0x4c : 0x44,
+      1,
+      0,
+    ]
+    const gif = [
+      ...Buffer.from('GIF89a'),
+      1,
+      0,
+      1,
+      0,
+      0x80,
+      0,
+      0,
+      200,
+      10,
+      20,
+      0,
+      0,
+      255,
+      ...picture(0),
+      ...picture(1),
+      0x3b,
+    ]
+    await way(page, 'Images')
+    await page
+      .getByLabel('Images to add', { exact: true })
+      .setInputFiles([
+        file('a photograph.jpg', bytes(jpeg), 'image/jpeg'),
+        file('moves.gif', Buffer.from(gif), 'image/gif'),
+        file('web.webp', bytes(webp), 'image/webp'),
+      ])
+    await page.getByRole('button', { name: 'Add 3 pairs' }).click()
+    await expect(names(page)).toHaveCount(27)
+    for (const i of [24, 25, 26])
+      await expect.poll(() => names(page).nth(i).evaluate(inked)).toBeGreaterThan(20)
+    const [photograph, moves, web] = (await gameOf(page)).deck.pairs.slice(24)
+    expect([photograph.a.src, web.a.src]).toEqual([jpeg, webp])
+    expect([...PNG.sync.read(bytes(moves.a.src)).data]).toEqual([200, 10, 20, 255])
+  })
+
+  test('a tall image stands in its card', async ({ page }) => {
+    await openStation(page, 'deck')
+    await way(page, 'Images')
+    const tall =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="20" height="80"><path d="M0 0h20v80z"/></svg>'
+    await page
+      .getByLabel('Images to add', { exact: true })
+      .setInputFiles([file('tall.svg', tall, 'image/svg+xml'), file('tall.png', png(20, 80))])
+    await page.getByRole('button', { name: 'Add 2 pairs' }).click()
+    const over = (image: Locator): Promise<number> =>
+      image.evaluate((image) => {
+        const [inner, outer] = [image, image.closest('.lt-face')!].map((one) => one.getBoundingClientRect())
+        return Math.max(outer!.top - inner!.top, inner!.bottom - outer!.bottom)
+      })
+    const shown = page.locator('.fan .lt-face img')
+    await expect(shown).toHaveCount(2)
+    for (const image of await shown.all()) expect(await over(image)).toBeLessThan(0)
   })
 
   test('a dropped folder is opened', async ({ page }) => {
