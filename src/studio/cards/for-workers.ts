@@ -11,6 +11,8 @@ const LONGEST = 256
 /** The faces of type that the page has. */
 export const pageFonts = (): FontRule[] =>
   [...document.styleSheets]
+    // what is not ours, by an extension of the browser, may not be read
+    .filter(({ href }) => !href || href.startsWith(location.origin))
     .flatMap(({ cssRules }) => [...cssRules])
     .filter((rule) => rule instanceof CSSFontFaceRule)
     .map(({ style, parentStyleSheet }) => {
