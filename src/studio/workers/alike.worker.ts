@@ -38,7 +38,7 @@ self.onmessage = ({ data }: MessageEvent<AlikeInput>): void => {
   if ('fonts' in data) return addFonts(data.fonts)
   if ('key' in data) return void waiting.set(data.key, data)
   latest = data.run
-  working = working.then(() => compareAll(data))
+  working = working.catch(() => undefined).then(() => compareAll(data))
 }
 
 async function compareAll({ run, faces }: AlikeRun): Promise<void> {
