@@ -223,8 +223,11 @@ test('a game that was left open goes on where it stood, also after a reload', as
   await card(page, 0).click()
   await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
   const label = await card(page, 0).getAttribute('aria-label')
-  await page.reload()
   const paused = page.getByRole('dialog', { name: 'Paused' })
+  // the browser takes a moment until what a page keeps is there for the next
+  await page.getByRole('button', { name: 'Pause' }).click()
+  await expect(paused.getByRole('button', { name: 'Go on' })).toBeFocused()
+  await page.reload()
   await expect(paused).toBeVisible()
   await paused.getByRole('button', { name: 'Go on' }).click()
   await expect(card(page, 0)).toHaveAttribute('aria-label', label!)
