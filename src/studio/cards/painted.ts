@@ -12,18 +12,15 @@ let number = 0
 const waiting = new Map<number, (url: string) => void>()
 
 /** A face on a square of so many px of the page. Out: the picture's URL, which holds as long as the worker does, and that is never ended; empty if it cannot be drawn. */
-export const paintedFace = async (face: Face, side: number): Promise<string> =>
-  urlOf({ scale: devicePixelRatio, side, face: await faceForWorker(face) })
+export const paintedFace = (face: Face, square: number): Promise<string> => painted([face], square)
 
 /** Two faces that lean on each other, or one and its twin turned away. Out as above. */
-export async function paintedPair(a: Face, b: Face | undefined): Promise<string> {
-  const [first, twin] = await Promise.all([faceForWorker(a), b && faceForWorker(b)])
-  return urlOf({ scale: devicePixelRatio, pair: [first, twin] })
-}
+export const paintedPair = (a: Face, b: Face | undefined): Promise<string> => painted(b ? [a, b] : [a])
 
-function urlOf(motif: Motif): Promise<string> {
+async function painted(all: readonly Face[], square?: number): Promise<string> {
+  const faces = await Promise.all(all.map(faceForWorker))
   painter ??= startPainter()
-  const faces = 'pair' in motif ? motif.pair.filter((face) => face !== undefined) : [motif.face]
+  const motif: Motif = { scale: devicePixelRatio, faces, square }
   return new Promise((resolve) => {
     waiting.set(++number, resolve)
     painter!.postMessage({ number, motif } satisfies PaintInput, imagesOf(faces))

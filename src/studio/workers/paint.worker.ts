@@ -6,10 +6,8 @@ import { addFonts, type FontRule } from './own-fonts.ts'
 import { drawFace, loadFace } from './paint-face.ts'
 import { drawPair, PAIR } from './paint-pair.ts'
 
-/** What is to be drawn, `scale` px to one of the page: a face on a square, its side in px of the page, or the faces of a pair. */
-export type Motif = { scale: number } & (
-  { side: number; face: WithImage<Face> } | { pair: [WithImage<Face>, WithImage<Face>?] }
-)
+/** What is to be drawn, `scale` px to one of the page: the faces of a pair, or one face on a square with so many px of the page a side. */
+export type Motif = { scale: number; faces: WithImage<Face>[]; square?: number }
 /** Fonts come first, then orders, each with a number that its answer has too. */
 export type PaintInput = { fonts: FontRule[] } | { number: number; motif: Motif }
 /**
@@ -30,16 +28,13 @@ self.onmessage = ({ data }: MessageEvent<PaintInput>): void => {
     .then((url) => self.postMessage({ number, url } satisfies PaintOutput))
 }
 
-async function paint(motif: Motif): Promise<Blob> {
-  const { scale } = motif
-  const faces = 'pair' in motif ? motif.pair.filter((face) => face !== undefined) : [motif.face]
+async function paint({ scale, faces, square }: Motif): Promise<Blob> {
   const [first, twin] = await Promise.all(faces.map(loadFace))
   // from here on at one go: there is one pen for all
-  if ('pair' in motif) drawPair(cleared(pen, PAIR.width * scale, PAIR.height * scale), first!, twin, scale)
-  else {
-    const side = motif.side * scale
+  if (square) {
+    const side = square * scale
     drawFace(cleared(pen, side, side), first!, side, side)
-  }
+  } else drawPair(cleared(pen, PAIR.width * scale, PAIR.height * scale), first!, twin, scale)
   first!.image?.close()
   twin?.image?.close()
   return pen.canvas.convertToBlob()
