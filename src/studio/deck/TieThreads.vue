@@ -34,7 +34,7 @@ function hung(key: string, a: Point, b: Point, percent: number) {
 
 /** More threads than this would hide the table. */
 const MOST = 60
-const threads = computed(() =>
+const hanging = computed(() =>
   props.ties.slice(0, MOST).flatMap(({ one, other, likeness }) => {
     const [from, to] = [props.middles.get(one), props.middles.get(other)]
     if (!from || !to) return []
@@ -47,6 +47,21 @@ const threads = computed(() =>
     ]
   }),
 )
+
+/** A percent that would lie on another hangs below it. */
+const PERCENT = { width: 42, height: 22 }
+const threads = computed(() => {
+  const laid: Point[] = []
+  return hanging.value.map((thread) => {
+    let { y } = thread
+    const { x } = thread
+    const taken = (one: Point): boolean =>
+      Math.abs(one.x - x) < PERCENT.width && Math.abs(one.y - y) < PERCENT.height
+    while (laid.some(taken)) y += PERCENT.height
+    laid.push({ x, y })
+    return { ...thread, y }
+  })
+})
 
 /** All in one path, and the grounds of all percents in another: what is there many times is painted many times. */
 const lines = computed(() => threads.value.map(({ path }) => path).join(''))
