@@ -9,7 +9,7 @@ import { draw } from './draw.ts'
 import { fillIsRandom, fillPairs } from './fill.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
-import { mostApart, repeatsApart } from './repeats.ts'
+import { mostApart, repeatsApart, type Fills } from './repeats.ts'
 import { stepLimits, stepRule, type StepWay } from './step-rule.ts'
 import { randomMatching } from './worms.ts'
 
@@ -30,7 +30,14 @@ export type DealCode = (typeof DEAL_CODES)[number]
 export type DealProblem = { code: DealCode; at: string; message: string }
 
 /** A level made ready to deal: everything that does not depend on the seed is done. */
-export type Dealer = { pairs: number; rows: number; columns: number; deal(seed: string): Cells }
+export type Dealer = {
+  pairs: number
+  rows: number
+  columns: number
+  deal(seed: string): Cells
+  /** the cards of a seed before they are laid, without gaps: all that a game needs to know whose players turn cards by chance */
+  cards(seed: string): Card[]
+}
 
 const no = (code: DealCode, at: string, message: string): { ok: false; problem: DealProblem } => ({
   ok: false,
@@ -62,7 +69,8 @@ export function prepareDeal(
   if (deal.way === 'arranged') {
     const laid = arrangedCells(pairs, board, deal.arranged)
     if (!laid.ok) return no('arranged-wrong', laid.problem.at, laid.problem.message)
-    return good({ ...made, deal: () => laid.value })
+    const { value } = laid
+    return good({ ...made, deal: () => value, cards: () => value.filter((card) => card !== NO_CARD) })
   }
 
   const selection = selectPairs(pairs, fill.use)
@@ -79,12 +87,16 @@ export function prepareDeal(
   const fixed = random ? null : cardsOf(fillPairs(selection, needed, fill, streamOf('', 'picking')))
   const cardsFor = (seed: string): Card[] =>
     fixed?.slice() ?? cardsOf(fillPairs(selection, needed, fill, streamOf(seed, 'picking')))
-  const way = wayToLay(settings, cardsFor(''), selection.length < needed)
+  const way = wayToLay(
+    settings,
+    selection.length < needed ? () => fillsOf(pairs, selection, needed, fill) : null,
+  )
   if (!way.ok) return way
   const lay = way.value
   const size = board.rows * board.columns
   return good({
     ...made,
+    cards: cardsFor,
     deal(seed) {
       const cards = lay(cardsFor(seed), seed)
       if (cards.length === size) return cards
@@ -95,21 +107,49 @@ export function prepareDeal(
   })
 }
 
+/** The cards of every kind of fill of a level that repeats its pairs evenly: by how many of those that come once more are identical. */
+function fillsOf(
+  pairs: readonly Pair[],
+  selection: readonly number[],
+  needed: number,
+  fill: Settings['fill'],
+): Fills {
+  const fixed = fillPairs(selection, needed, { ...fill, pick: 'first' }, streamOf('', 'picking'))
+  if (!fillIsRandom(selection.length, needed, fill)) return [fixed.flatMap((pair) => twins(pairs, pair))]
+  const isRelated = (pair: number): boolean => pairs[pair]!.b !== undefined
+  const identical = selection.filter((pair) => !isRelated(pair))
+  const related = selection.filter(isRelated)
+  const extra = needed % selection.length
+  const fills: Card[][] = []
+  for (let some = Math.max(0, extra - related.length); some <= Math.min(extra, identical.length); some++) {
+    const more = [...identical.slice(0, some), ...related.slice(0, extra - some)]
+    const all = Array.from({ length: Math.floor(needed / selection.length) }, () => selection).flat()
+    fills.push([...all, ...more].sort((a, b) => a - b).flatMap((pair) => twins(pairs, pair)))
+  }
+  return fills
+}
+
+/** What `apart` and `close` can be on a level's board; `proved`: it is known that no more steps can be kept apart, not only that none were found. */
+export type StepsReach = Record<StepWay, number> & { proved: boolean }
+
 /**
- * The largest `apart` and the smallest `close` that a level's board and fill can hold, or null where it cannot be dealt
+ * The largest `apart` that was found and the smallest `close` that a level's board and fill can hold, or null where it cannot be dealt
  * for another reason.
  */
 export function stepsReach(
   pairs: readonly Pair[],
   settings: Pick<Settings, 'board' | 'fill' | 'deal'>,
-): Record<StepWay, number> | null {
-  const inOrder = prepareDeal(pairs, { ...settings, deal: { ...settings.deal, way: 'in-order' } })
+): StepsReach | null {
+  const { board, fill, deal } = settings
+  const inOrder = prepareDeal(pairs, { ...settings, deal: { ...deal, way: 'in-order' } })
   if (!inOrder.ok) return null
-  const limits = stepLimits(settings.board)
-  if (selectPairs(pairs, settings.fill.use).length >= inOrder.value.pairs) return limits
-  if (settings.fill.repeat === 'at-random') return { ...limits, apart: 1 }
-  const cards = inOrder.value.deal('').filter((card) => card !== NO_CARD)
-  return { ...limits, apart: mostApart(settings.board, cards, limits.apart) }
+  const limits = { ...stepLimits(board), proved: true }
+  const selection = selectPairs(pairs, fill.use)
+  const needed = inOrder.value.pairs
+  if (selection.length >= needed) return limits
+  if (fill.repeat === 'at-random') return { ...limits, apart: 1 }
+  const { steps, proved } = mostApart(board, fillsOf(pairs, selection, needed, fill))
+  return { ...limits, apart: steps, proved }
 }
 
 /** Puts cards, which come twins side by side, in the order in which they go on the open cells. */
@@ -117,8 +157,7 @@ type Lay = (cards: Card[], seed: string) => Card[]
 
 function wayToLay(
   { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
-  example: Card[],
-  repeats: boolean,
+  repeats: (() => Fills) | null,
 ): Result<Lay, DealProblem> {
   if (deal.way === 'shuffled') return good((cards, seed) => shuffle(cards, streamOf(seed, 'shuffling')))
   if (deal.way !== 'apart' && deal.way !== 'close') return good((cards) => cards)
@@ -142,12 +181,14 @@ function wayToLay(
       'fill.repeat',
       'pairs repeated at random may come so often that no board keeps them apart; repeat them evenly',
     )
-  const apart = repeatsApart(board, deal.steps, example)
+  const apart = repeatsApart(board, deal.steps, repeats())
   if (typeof apart === 'function') return good(apart)
   return no(
     'steps-unreachable',
     'deal.steps',
-    `with repeated pairs, matching cards cannot all lie ${deal.steps} steps apart on this board; ${apart.most} is the most`,
+    apart.proved
+      ? `with repeated pairs, matching cards cannot all lie ${deal.steps} steps apart on this board; ${apart.steps} is the most`
+      : `no way was found to lay all matching cards ${deal.steps} steps apart on this board; ${apart.steps} is the most that was found`,
   )
 }
 

@@ -120,10 +120,38 @@ function repair(graph: CellGraph, mates: Mates, v: number, u: number, closed: re
   mates[v] = u
   mates[u] = v
   mates[one] = mates[other] = ALONE
-  if (augment(graph, mates, one, closed)) return true
+  if (joinShortly(graph, mates, one, other, closed) || augment(graph, mates, one, closed)) return true
   mates[v] = one
   mates[one] = v
   mates[u] = other
   mates[other] = u
+  return false
+}
+
+/** Pairs two vertices that are alone, with each other or by way of one more pair; most can be where there are many edges. Out: whether it could. */
+function joinShortly(
+  graph: CellGraph,
+  mates: Mates,
+  one: number,
+  other: number,
+  closed: readonly boolean[],
+): boolean {
+  const near = new Uint8Array(graph.length)
+  for (const to of graph[other]!) near[to] = 1
+  const pair = (a: number, b: number): void => {
+    mates[a] = b
+    mates[b] = a
+  }
+  if (near[one]) {
+    pair(one, other)
+    return true
+  }
+  for (const to of graph[one]!) {
+    const beyond = mates[to]!
+    if (closed[to] || beyond === ALONE || !near[beyond]) continue
+    pair(one, to)
+    pair(beyond, other)
+    return true
+  }
   return false
 }

@@ -1,17 +1,34 @@
 import { cardOf, pairOf, sideOf, type Card } from '../deck/card.ts'
+import { isProvedTooFar } from './apart-bound.ts'
 import { openCells } from './cells.ts'
-import { streamOf } from './seed.ts'
+import { walkApart } from './chains.ts'
+import { layOnLattice } from './lattice.ts'
+import { streamOf, type Stream } from './seed.ts'
+import { shuffle } from './shuffle.ts'
 import { keyOf, once, type Board } from './step-rule.ts'
 import { cellGraph, type CellGraph } from './steps.ts'
-import { layApart } from './swaps.ts'
+import { swapApart } from './swaps.ts'
 
 /** The way `apart` for boards on which some pair lies more than once. */
 
+/** For how many blocks of swaps a deal is tried. */
+const BLOCKS = 400
+/** And while it is found out whether there is one: fewer on large boards, where a block is long and an answer is waited for. */
+const searchBlocks = (cards: number): number => Math.max(6, Math.min(60, Math.round(1.25e6 / cards ** 2)))
+/** Kinds of fill that are looked at one by one, at most. */
+const MOST_FILLS = 24
+
+/** Cards that are laid by the rule; `bySwaps`: swaps from a shuffle found it, so that they can be left to find all others. */
+type Found = { laid: Card[]; bySwaps: boolean }
+/** The largest `apart` that was found, and whether it is proved that there is no larger one. */
+export type MostApart = { steps: number; proved: boolean }
+
 /** The places too close for matching cards under `apart`, and how many pairs of places these are. */
-function tooClose(board: Board, steps: number): { graph: CellGraph; joined: number } {
-  const graph = cellGraph(openCells(board), board.columns, (s) => s < steps)
-  return { graph, joined: graph.reduce((sum, near) => sum + near.length, 0) / 2 }
-}
+const tooClose = (board: Board, steps: number): { graph: CellGraph; joined: number } =>
+  once(keyOf(board, 'too close', steps), () => {
+    const graph = cellGraph(openCells(board), board.columns, (s) => s < steps)
+    return { graph, joined: graph.reduce((sum, near) => sum + near.length, 0) / 2 }
+  })
 
 /** How many pairs of matching cards are too close in a shuffle, on average. */
 function meanTooClose(cards: readonly Card[], joined: number): number {
@@ -24,49 +41,95 @@ function meanTooClose(cards: readonly Card[], joined: number): number {
   return (matching * joined) / ((size * (size - 1)) / 2)
 }
 
-/**
- * The largest `apart` at which cards with repeats are found to lie, at most `most`. Searched downwards with one fixed
- * seed: it can be dealt, and no more steps were found in a thorough search. Out: its steps, and cards so laid.
- */
-export function apartWithRepeats(
-  board: Board,
-  cards: readonly Card[],
-  most: number,
-): { steps: number; laid: Card[] } {
-  const kinds = cards.join()
-  for (let steps = most; steps > 1; steps--) {
-    const laid = once(keyOf(board, 'repeats', steps, kinds), () => {
-      const { graph, joined } = tooClose(board, steps)
-      const tried = cards.slice()
-      return layApart(tried, graph, meanTooClose(cards, joined), streamOf('limit', 'swaps')) ? tried : null
-    })
-    if (laid) return { steps, laid }
+/** Looks for a way to lay these cards: by swaps from a shuffle, on a lattice, and by swaps from there. The same cards always give the same. */
+const search = (board: Board, cards: readonly Card[], steps: number): Found | null =>
+  once(keyOf(board, 'repeats', steps, cards.join()), () => {
+    const { graph, joined } = tooClose(board, steps)
+    const mean = meanTooClose(cards, joined)
+    const stream = streamOf('limit', 'swaps')
+    const onLattice = layOnLattice(openCells(board), board.columns, cards, steps)
+    // a lattice without a fault is found at once, so that a rule with little room costs no long search
+    const even = swapApart(onLattice, graph, mean, stream, 0)
+    const blocks = searchBlocks(cards.length)
+    const shuffled = shuffle(cards.slice(), streamOf('limit', 'swaps'))
+    if (swapApart(shuffled, graph, mean, stream, even ? blocks / 2 : blocks))
+      return { laid: shuffled, bySwaps: true }
+    return even || swapApart(onLattice, graph, mean, stream, blocks)
+      ? { laid: onLattice, bySwaps: false }
+      : null
+  })
+
+/** All kinds of cards that a level's seeds may bring on the board; which pairs repeat may change, how often they do not. */
+export type Fills = readonly (readonly Card[])[]
+
+/** How each kind of fill can be laid, or null where some was not found to be. */
+function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
+  // what keeps identical cards apart keeps any others
+  const strict = search(board, strictest(fills[0]!), steps)
+  if (strict) return fills.map(() => strict)
+  if (fills[0]!.every((card) => (card & 2) === 0) || fills.length > MOST_FILLS) return null
+  const found: Found[] = []
+  for (const cards of fills) {
+    const one = search(board, cards, steps)
+    if (!one) return null
+    found.push(one)
   }
-  return { steps: 1, laid: cards.slice() }
+  return found
 }
 
-/** The largest `apart` that a board with these cards, repeats among them, is found to hold; at most `most`. */
-export const mostApart = (board: Board, cards: readonly Card[], most: number): number =>
-  apartWithRepeats(board, strictest(cards), most).steps
+/** The largest `apart` that a board with these cards, repeats among them, is found to hold. */
+export const mostApart = (board: Board, fills: Fills): MostApart =>
+  once(keyOf(board, 'most', fills.map((cards) => cards.join()).join(' ')), () => {
+    let bound = 1
+    while (!isTooFar(board, fills, bound + 1)) bound++
+    let steps = bound
+    while (steps > 1 && !foundFor(board, fills, steps)) steps--
+    return { steps, proved: steps === bound }
+  })
 
-/**
- * Lays the cards of a seed apart. `example` stands for all fills of the level: which pairs repeat may change with the seed,
- * how often they do not. Out: the way to lay them, or the most steps at which they can lie.
- */
+const isTooFar = (board: Board, fills: Fills, steps: number): boolean =>
+  fills.some((cards) => isProvedTooFar(board, cards, steps))
+
+/** Lays the cards of a seed apart, or says how far apart they can lie at most. */
 export function repeatsApart(
   board: Board,
   steps: number,
-  example: readonly Card[],
-): ((cards: readonly Card[], seed: string) => Card[]) | { most: number } {
-  const found = apartWithRepeats(board, strictest(example), steps)
-  if (found.steps < steps) return { most: found.steps }
+  fills: Fills,
+): ((cards: readonly Card[], seed: string) => Card[]) | MostApart {
+  const found = isTooFar(board, fills, steps) ? null : foundFor(board, fills, steps)
+  if (!found) return mostApart(board, fills)
   const { graph, joined } = tooClose(board, steps)
+  const kinds = new Map(fills.map((cards, i) => [kindOf(cards), found[i]!]))
   return (cards, seed) => {
-    const laid = cards.slice()
-    const managed = layApart(laid, graph, meanTooClose(cards, joined), streamOf(seed, 'swaps'))
-    return managed ? laid : inPlaceOf(found.laid, cards)
+    const { laid, bySwaps } = kinds.get(kindOf(cards))!
+    const stream = streamOf(seed, 'swaps')
+    if (bySwaps) {
+      const swapped = shuffle(cards.slice(), stream)
+      if (swapApart(swapped, graph, meanTooClose(cards, joined), stream, BLOCKS)) return swapped
+    }
+    const placed = inPlaceOf(laid, cards, streamOf(seed, 'shuffling'))
+    walkApart(placed, graph, stream)
+    return placed
   }
 }
+
+/** Each pair among these cards: how many of its cards, and whether it is related. */
+function contentsOf(cards: readonly Card[]): { pair: number; count: number; related: boolean }[] {
+  const counts = new Map<number, { pair: number; count: number; related: boolean }>()
+  for (const card of cards) {
+    const pair = pairOf(card)
+    const count = (counts.get(pair)?.count ?? 0) + 1
+    counts.set(pair, { pair, count, related: (card & 2) === 2 })
+  }
+  return [...counts.values()]
+}
+
+/** How many pairs of each kind and number of cards there are, in a word. */
+const kindOf = (cards: readonly Card[]): string =>
+  contentsOf(cards)
+    .map(({ count, related }) => `${count}${related ? 'r' : 'i'}`)
+    .sort()
+    .join(' ')
 
 /** The cards as if every pair were identical, unless all are related: what keeps these apart keeps any others. */
 function strictest(cards: readonly Card[]): Card[] {
@@ -75,15 +138,20 @@ function strictest(cards: readonly Card[]): Card[] {
     : cards.map((card) => cardOf(pairOf(card), 'a', false))
 }
 
-/** Cards laid as others were, pair for pair in order of how often they lie there. */
-function inPlaceOf(laid: readonly Card[], cards: readonly Card[]): Card[] {
-  const ranked = (from: readonly Card[]): number[] => {
-    const counts = new Map<number, number>()
-    for (const card of from) counts.set(pairOf(card), (counts.get(pairOf(card)) ?? 0) + 1)
-    return [...counts.keys()].sort((a, b) => counts.get(b)! - counts.get(a)! || a - b)
+/** Cards laid as others were: each pair stands, by chance, for one of those that lie there as often. */
+function inPlaceOf(laid: readonly Card[], cards: readonly Card[], stream: Stream): Card[] {
+  const model = contentsOf(laid)
+  // related pairs stand for each other alone, unless the model takes all pairs for the same
+  const apart = model.some(({ related }) => related) && model.some(({ related }) => !related)
+  const groups = new Map<string, number[]>()
+  const keyOfPair = ({ count, related }: { count: number; related: boolean }): string =>
+    `${count} ${apart && related}`
+  for (const one of contentsOf(cards)) {
+    const key = keyOfPair(one)
+    groups.set(key, [...(groups.get(key) ?? []), one.pair])
   }
-  const ranks = ranked(cards)
-  const standsFor = new Map(ranked(laid).map((pair, rank) => [pair, ranks[rank]!]))
+  for (const group of groups.values()) shuffle(group, stream)
+  const standsFor = new Map(model.map((one) => [one.pair, groups.get(keyOfPair(one))!.pop()!]))
   const left = new Map<number, { a: Card[]; b: Card[] }>()
   for (const card of cards) {
     const sides = left.get(pairOf(card)) ?? { a: [], b: [] }

@@ -17,7 +17,14 @@ export function cellGraph(
   columns: number,
   allowed: (steps: number) => boolean,
 ): CellGraph {
-  return open.map((cell, i) =>
-    open.flatMap((other, j) => (j !== i && allowed(stepsBetween(cell, other, columns)) ? [j] : [])),
-  )
+  const most = Math.max(columns, Math.ceil(((open.at(-1) ?? 0) + 1) / columns))
+  const may = Array.from({ length: most }, (_, steps) => steps > 0 && allowed(steps))
+  const graph: number[][] = open.map(() => [])
+  for (let i = 0; i < open.length; i++)
+    for (let j = i + 1; j < open.length; j++)
+      if (may[stepsBetween(open[i]!, open[j]!, columns)]) {
+        graph[i]!.push(j)
+        graph[j]!.push(i)
+      }
+  return graph
 }

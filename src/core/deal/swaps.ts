@@ -1,50 +1,85 @@
-import { cardsMatch, type Card } from '../deck/card.ts'
+import { faceOf, twinFace, type Card } from '../deck/card.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
-import { shuffle } from './shuffle.ts'
 import type { CellGraph } from './steps.ts'
 
-/** Swaps tried in a block, for each card; blocks until the odds of a bad swap halve; blocks until it is given up. */
+/** Swaps tried in a block, for each card; blocks until the odds of a bad swap halve. */
 const SWAPS = 20
 const PATIENCE = 50
-const BLOCKS = 400
 
 /**
- * Lays cards so that no two matching ones lie on joined cells, for boards on which a pair lies more than once. In: the cards, in any
- * order, laid in place; `tooClose`, a graph on their places. Out: whether it was managed.
- * A shuffle, then swaps of two places drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m the mean number of
- * them in a shuffle, so every arrangement stays within reach and the good ones stay equally likely (N. Metropolis
+ * Swaps cards about until no two matching ones lie on joined cells, for boards on which a pair lies more than once. In: the cards as they lie at
+ * first, changed in place; `tooClose`, a graph on their places; `mean`, of the matching cards that lie too close in a shuffle; `blocks`, how
+ * long it is tried. Out: whether it was managed.
+ * Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m from the mean,
+ * so every arrangement stays within reach and the good ones stay equally likely (N. Metropolis
  * et al., J. Chem. Phys. 21, 1953). It is looked at only after whole blocks, so that when it is good is left to chance alone.
  */
-export function layApart(cards: Card[], tooClose: CellGraph, mean: number, stream: Stream): boolean {
-  shuffle(cards, stream)
-  const badAt = (place: number): number => {
-    let bad = 0
-    for (const near of tooClose[place]!) if (cardsMatch(cards[place]!, cards[near]!)) bad++
-    return bad
-  }
-  const swap = (i: number, j: number): void => {
-    const card = cards[i]!
-    cards[i] = cards[j]!
-    cards[j] = card
-  }
+export function swapApart(
+  cards: Card[],
+  tooClose: CellGraph,
+  mean: number,
+  stream: Stream,
+  blocks: number,
+): boolean {
+  const size = cards.length
+  const faces = Int32Array.from(cards, faceOf)
+  const twins = Int32Array.from(cards, twinFace)
+  const width = faces.reduce((most, face, i) => Math.max(most, face, twins[i]!), 0) + 1
+  const joined = new Uint8Array(size * size)
+  /** how many neighbours of a place show a face: place × width + face */
+  const near = new Uint16Array(size * width)
+  tooClose.forEach((others, place) => {
+    for (const other of others) {
+      joined[place * size + other] = 1
+      near[place * width + faces[other]!]!++
+    }
+  })
   // every bad neighbourhood is counted from both its ends
-  let bad = cards.reduce((sum, _, place) => sum + badAt(place), 0)
+  let bad = 0
+  for (let place = 0; place < size; place++) bad += near[place * width + twins[place]!]!
   let odds = Math.max(2, Math.ceil(mean))
   for (let block = 1; bad > 0; block++) {
-    if (block > BLOCKS) return false
+    if (block > blocks) return false
     if (block % PATIENCE === 0) odds *= 2
-    for (let left = SWAPS * cards.length; left > 0; left--) {
-      const i = draw(stream, cards.length)
-      const j = draw(stream, cards.length)
-      if (i === j || cards[i] === cards[j]) continue
-      const before = badAt(i) + badAt(j)
-      swap(i, j)
-      const worse = badAt(i) + badAt(j) - before
+    for (let left = SWAPS * size; left > 0; left--) {
+      const i = draw(stream, size)
+      const j = draw(stream, size)
+      const one = faces[i]!
+      const other = faces[j]!
+      if (i === j || one === other) continue
+      const oneTwin = twins[i]!
+      const otherTwin = twins[j]!
+      const [atI, atJ] = [i * width, j * width]
+      const before = near[atI + oneTwin]! + near[atJ + otherTwin]!
+      let after = near[atI + otherTwin]! + near[atJ + oneTwin]!
+      // what is seen of the other's place is seen as it will be
+      if (joined[i * size + j]) {
+        if (other === otherTwin) after--
+        if (one === otherTwin) after++
+        if (one === oneTwin) after--
+        if (other === oneTwin) after++
+      }
+      const worse = after - before
       let taken = true
       for (let d = 0; taken && d < worse; d++) taken = draw(stream, odds) === 0
-      if (taken) bad += 2 * worse
-      else swap(i, j)
+      if (!taken) continue
+      bad += 2 * worse
+      faces[i] = other
+      faces[j] = one
+      twins[i] = otherTwin
+      twins[j] = oneTwin
+      const card = cards[i]!
+      cards[i] = cards[j]!
+      cards[j] = card
+      for (const place of tooClose[i]!) {
+        near[place * width + one]!--
+        near[place * width + other]!++
+      }
+      for (const place of tooClose[j]!) {
+        near[place * width + other]!--
+        near[place * width + one]!++
+      }
     }
   }
   return true

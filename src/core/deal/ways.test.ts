@@ -6,6 +6,7 @@ import type { Own } from '../game/game.ts'
 import { allDeals, dealKey } from '../testing/enumerate.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { logDeals, logOf } from './count.ts'
+import { isProvedTooFar } from './apart-bound.ts'
 import { prepareDeal, stepsReach } from './deal.ts'
 import { leastPerfectMatching, perfectMatching } from './matching.ts'
 import { partMatchings } from './part-matchings.ts'
@@ -42,6 +43,18 @@ describe('on boards small enough to try everything, every allowed deal occurs, a
       3,
       () => false,
     ],
+    [
+      'apart 2 where every two rows or columns take turns',
+      { board: board(4, 4), fill: { repeat: 'evenly' }, deal: { way: 'apart' } },
+      4,
+      () => false,
+    ],
+    [
+      'apart 2 with an identical and a related pair',
+      { board: board(1, 8), fill: { repeat: 'evenly' }, deal: { way: 'apart' } },
+      2,
+      odd,
+    ],
   ])('%s', (_, own, count, related) => {
     const settings = settingsWith(own)
     const pairs = pairsNamed(count, related)
@@ -59,6 +72,134 @@ describe('on boards small enough to try everything, every allowed deal occurs, a
     let spread = 0
     for (const seen of counts.values()) spread += (seen - 20) ** 2 / 20
     if (allowed.size > 1) expect(chiSquareTail(spread, allowed.size - 1)).toBeGreaterThan(1e-3)
+  })
+})
+
+test('close with repeats: an arrangement comes as often as there are ways to pair its cards', () => {
+  const settings = settingsWith({
+    board: board(2, 4),
+    fill: { repeat: 'evenly' },
+    deal: { way: 'close', steps: 1 },
+  })
+  const pairs = pairsNamed(2)
+  // all ways to lay four cards of each, with how many ways there are to pair like cards that touch
+  const near = cellGraph([0, 1, 2, 3, 4, 5, 6, 7], 4, (steps) => steps === 1)
+  const weights = new Map<string, number>()
+  for (let mask = 0; mask < 256; mask++) {
+    const laid = Array.from({ length: 8 }, (_, cell) => (mask >> cell) & 1)
+    if (laid.reduce((a, b) => a + b) !== 4) continue
+    const alike = near.map((others, cell) => others.filter((other) => laid[other] === laid[cell]))
+    const ways = everyMatching(alike).length
+    if (ways) weights.set(laid.map((pair) => pair * 4).join(), ways)
+  }
+  expect(weights.size).toBe(46)
+  expect(Math.max(...weights.values())).toBe(9)
+  const all = [...weights.values()].reduce((a, b) => a + b)
+  const dealer = prepareDeal(pairs, settings)
+  if (!dealer.ok) throw new Error(dealer.problem.message)
+  const counts = new Map<string, number>()
+  for (let i = 0; i < all * 30; i++) {
+    const key = dealKey(dealer.value.deal(`close-${i}`))
+    counts.set(key, (counts.get(key) ?? 0) + 1)
+  }
+  let spread = 0
+  for (const [key, weight] of weights) spread += ((counts.get(key) ?? 0) - weight * 30) ** 2 / (weight * 30)
+  expect(counts.size).toBe(46)
+  expect(chiSquareTail(spread, 45)).toBeGreaterThan(1e-3)
+})
+
+describe('boards with little room for repeated pairs', () => {
+  test.each<[string, Own, number, (i: number) => boolean]>([
+    [
+      '12 × 12 apart 2 with 4 pairs',
+      { board: board(12, 12), deal: { way: 'apart', steps: 2 } },
+      4,
+      () => false,
+    ],
+    [
+      '16 × 16 apart 2 with 4 pairs',
+      { board: board(16, 16), deal: { way: 'apart', steps: 2 } },
+      4,
+      () => false,
+    ],
+    [
+      '8 × 8 apart 4 with 16 pairs',
+      { board: board(8, 8), deal: { way: 'apart', steps: 4 } },
+      16,
+      () => false,
+    ],
+    [
+      '2 × 7 without F1 and G1, an identical and two related pairs',
+      { board: board(2, 7, ['F1', 'G1']), deal: { way: 'apart', steps: 2 } },
+      3,
+      (i) => i > 0,
+    ],
+  ])('%s can be dealt, and keeps its rule', (_, own, count, related) => {
+    const settings = settingsWith({ ...own, fill: { repeat: 'evenly' } })
+    const { columns } = settings.board
+    const cells = cellsOf(settings, pairsNamed(count, related), 'one')
+    cells.forEach((card, i) =>
+      cells.forEach((other, j) => {
+        if (i < j && card !== NO_CARD && other !== NO_CARD && cardsMatch(card, other))
+          expect(stepsBetween(i, j, columns)).toBeGreaterThanOrEqual(settings.deal.steps)
+      }),
+    )
+    const other = cellsOf(settings, pairsNamed(count, related), 'other')
+    expect(other).not.toEqual(cells)
+  })
+  test('8 × 12 apart 2 with 4 pairs: another board for nearly every seed', () => {
+    const settings = settingsWith({
+      board: board(8, 12),
+      fill: { repeat: 'evenly' },
+      deal: { way: 'apart', steps: 2 },
+    })
+    const boards = Array.from({ length: 60 }, (_, i) => cellsOf(settings, pairsNamed(4), `seed-${i}`).join())
+    expect(new Set(boards).size).toBeGreaterThan(55)
+  })
+  test('what is proved and what was only not found are told apart', () => {
+    const message = (own: Own, count: number): string => {
+      const dealer = prepareDeal(pairsNamed(count), settingsWith({ ...own, fill: { repeat: 'evenly' } }))
+      return dealer.ok ? '' : dealer.problem.message
+    }
+    // a square of 3 × 3 has nine cells, and four pairs fill four of them
+    expect(message({ board: board(8, 8), deal: { way: 'apart', steps: 3 } }, 4)).toMatch(
+      /cannot all lie 3 steps apart on this board; 2 is the most$/,
+    )
+    const searched = { board: board(14, 14), deal: { way: 'apart', steps: 3 } } as const
+    expect(message(searched, 12)).toMatch(/^no way was found .* 2 is the most that was found$/)
+    expect(stepsReach(pairsNamed(12), settingsWith({ ...searched, fill: { repeat: 'evenly' } }))).toEqual({
+      apart: 2,
+      close: 1,
+      proved: false,
+    })
+  })
+})
+
+describe('what is proved impossible', () => {
+  test('cannot be dealt in any way', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom([1, 6], [2, 3], [1, 8], [2, 4], [3, 4]),
+        fc.integer({ min: 1, max: 4 }),
+        fc.integer({ min: 2, max: 4 }),
+        fc.array(fc.boolean(), { minLength: 4, maxLength: 4 }),
+        ([rows, columns], count, steps, related) => {
+          const pairs = pairsNamed(count, (i) => related[i]!)
+          fc.pre(rows! * columns! > count * 2)
+          const settings = settingsWith({
+            board: board(rows!, columns!),
+            fill: { repeat: 'evenly', pick: 'first' },
+            deal: { way: 'apart', steps },
+          })
+          const inOrder = cellsOf({ ...settings, deal: { ...settings.deal, way: 'in-order' } }, pairs)
+          const some = allDeals(pairs, settings).size > 0
+          if (isProvedTooFar(settings.board, inOrder, steps)) expect(some).toBe(false)
+          // on boards as small as these nothing is overlooked
+          expect(prepareDeal(pairs, settings).ok).toBe(some)
+        },
+      ),
+      { numRuns: 120 },
+    )
   })
 })
 
@@ -197,7 +338,7 @@ describe('limits of steps', () => {
     expect(prepareDeal(pairsNamed(3), settingsWith(own))).toMatchObject({
       problem: { code: 'steps-by-chance', at: 'fill.repeat' },
     })
-    expect(stepsReach(pairsNamed(3), settingsWith(own))).toEqual({ apart: 1, close: 1 })
+    expect(stepsReach(pairsNamed(3), settingsWith(own))).toMatchObject({ apart: 1, close: 1 })
     expect(prepareDeal(pairsNamed(3), settingsWith({ ...own, deal: { way: 'close' } })).ok).toBe(true)
   })
   test('what is said to be within reach is dealt, and nothing beyond', () => {

@@ -2,7 +2,7 @@ import { selectPairs } from '../deck/select.ts'
 import { cellIndex, openCells } from '../deal/cells.ts'
 import { prepareDeal, type DealCode } from '../deal/deal.ts'
 import { FRAMES, TOUCHABLE, touchSize } from '../deal/frames.ts'
-import { livesForHalf, livesLast, livesNeeded } from '../odds/lives.ts'
+import { BY_LUCK, livesNeeded } from '../odds/lives.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game, Level } from './game.ts'
 import { resolveLevel } from './levels.ts'
@@ -72,12 +72,12 @@ export function levelFindings(game: Game, level: Level, index: number): Finding[
     if (by) add('stops', 'cannot-be-won', by.at, by.message)
     const { lives } = settings.limits
     const needed = livesNeeded(settings, dealer.value)
-    if (needed && livesLast(needed, lives!) === 0)
+    if (needed && needed.share(lives!) < BY_LUCK)
       add(
         'warns',
         'needs-luck',
         'limits.lives',
-        `${lives} ${lives === 1 ? 'life lasts' : 'lives last'} a perfect memory in none of ${needed.length} games; ${livesForHalf(needed)} last in half of them`,
+        `${lives} ${lives === 1 ? 'life lasts' : 'lives last'} a perfect memory in ${needed.games ? `${Math.round(needed.share(lives!) * needed.games)} of ${needed.games}` : 'fewer than 1 of 100'} games; ${needed.half} last in half of them`,
       )
   }
   return found

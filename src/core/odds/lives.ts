@@ -1,33 +1,54 @@
 import type { Dealer } from '../deal/deal.ts'
+import { streamOf } from '../deal/seed.ts'
+import { shuffle } from '../deal/shuffle.ts'
 import type { Settings } from '../game/settings.ts'
 import { newRound } from '../play/round.ts'
-import { repeats } from './cost.ts'
-import { playPerfectMemory } from './players.ts'
+import { parHolds } from './par.ts'
+import { cardCells, playPerfectMemory } from './players.ts'
+import { missChances } from './turns.ts'
 import { unlimited } from './unlimited.ts'
 
-/** So many games of a perfect memory are played, and on boards of many pairs fewer: about so many pairs in all. */
-export const LIVES_GAMES = { most: 100, fewest: 20, pairs: 2000 } as const
+/**
+ * How long lives last a perfect memory. `share`: in what share of its games so many lives are enough; `half`: the fewest that are in half of them.
+ * `games`: how many games were played to find out; 0 where it is known exactly.
+ */
+export type LivesNeeded = { share(lives: number): number; half: number; games: number }
+
+/** So many games are played where nothing exact is known, and on boards of many pairs fewer: about so many pairs in all. */
+const GAMES = { most: 200, fewest: 20, pairs: 2000 } as const
+
+/** Fewer games than this share are won by luck alone. */
+export const BY_LUCK = 0.01
 
 /**
- * How many lives a perfect memory needs to win, in each of 20 to 100 seeded games of a level played through the machine without limits; fewest
- * first. In: resolved settings and their dealer. Out: null where there are no lives, or where pairs are repeated. Cost: some ms.
+ * How many lives a perfect memory needs to win a level that nothing else ends: one more than it loses. In: resolved settings and their dealer. Out:
+ * null where there are no lives. Exact for different pairs, shuffled, and where only slips cost a life, since it makes none; else found by
+ * 20 to 200 seeded games through the machine. Cost: some ms.
  */
-export function livesNeeded(settings: Settings, dealer: Dealer): number[] | null {
+export function livesNeeded(settings: Settings, dealer: Dealer): LivesNeeded | null {
   const { lives, livesLostOn } = settings.limits
-  if (lives === null || repeats(dealer.deal('lives-0'))) return null
+  if (lives === null) return null
+  if (livesLostOn === 'slip') return fromChances([1], 0)
+  if (parHolds(settings, dealer.deal('lives-0'))) return fromChances(missChances(dealer.pairs), 0)
   const free = unlimited(settings)
-  const { most, fewest, pairs } = LIVES_GAMES
-  const games = Math.max(fewest, Math.min(most, Math.floor(pairs / dealer.pairs)))
-  return Array.from({ length: games }, (_, i) => {
-    const round = newRound(free, dealer.deal(`lives-${i}`), false)
-    playPerfectMemory(round)
-    return (livesLostOn === 'miss' ? round.misses : round.slips) + 1
-  }).sort((a, b) => a - b)
+  const games = Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / dealer.pairs)))
+  const chances: number[] = []
+  for (let i = 0; i < games; i++) {
+    const seed = `lives-${i}`
+    const cells = dealer.deal(seed)
+    const round = newRound(free, cells, false)
+    playPerfectMemory(round, shuffle(cardCells(cells), streamOf(seed, 'picking')))
+    while (chances.length <= round.misses) chances.push(0)
+    chances[round.misses]! += 1 / games
+  }
+  return fromChances(chances, games)
 }
 
-/** In how many of the games so many lives are enough. */
-export const livesLast = (needed: readonly number[], lives: number): number =>
-  needed.filter((one) => one <= lives).length
-
-/** The fewest lives that are enough in at least half of the games. */
-export const livesForHalf = (needed: readonly number[]): number => needed[Math.ceil(needed.length / 2) - 1]!
+/** From the chance of each number of lives lost, from 0. */
+function fromChances(chances: ArrayLike<number>, games: number): LivesNeeded {
+  const within: number[] = []
+  for (let lost = 0, sum = 0; lost < chances.length; lost++) within.push((sum += chances[lost]!))
+  const share = (lives: number): number => Math.min(1, within[Math.min(lives, within.length) - 1] ?? 0)
+  // a hair below a half is a half that was added up
+  return { share, half: within.findIndex((sum) => sum >= 0.5 - 1e-9) + 1, games }
+}

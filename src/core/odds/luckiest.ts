@@ -1,16 +1,15 @@
 import type { Cells } from '../deal/deal.ts'
 import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
 import { BOUNDS, type Settings } from '../game/settings.ts'
-import { apply } from '../play/machine.ts'
-import { newRound, type Round } from '../play/round.ts'
+import { apply, isWaitingForButton } from '../play/machine.ts'
+import { isOver, newRound, NEVER, type Round } from '../play/round.ts'
 
-/**
- * Plays the level as luckily and quickly as anyone could: every turn a match, every press in the first millisecond in which
- * it is taken. Nobody needs fewer turns or less time, and nobody scores more.
- */
-export function playLuckiest(settings: Settings, cells: Cells): Round {
-  const round = newRound(settings, cells, false)
-  const twins: [number, number][] = []
+/** Two cells that are pressed in one turn. */
+export type Turn = readonly [number, number]
+
+/** The cards of a deal in twos that match, in the order in which their second cards lie on the board. */
+export function matchesOf(cells: Cells): Turn[] {
+  const twins: Turn[] = []
   const waiting = new Map<number, number[]>()
   cells.forEach((card, cell) => {
     if (card === NO_CARD) return
@@ -19,19 +18,30 @@ export function playLuckiest(settings: Settings, cells: Cells): Round {
     if (twin < 0) waiting.set(pairOf(card), [...same, cell])
     else twins.push([same.splice(twin, 1)[0]!, cell])
   })
+  return twins
+}
+
+/** Plays these turns as quickly as anyone could: every press in the first millisecond in which it is taken. */
+export function playFastest(settings: Settings, cells: Cells, turns: Iterable<Turn>): Round {
+  const round = newRound(settings, cells, false)
   const skips = settings.turn.duringLook !== 'wait'
-  for (const [one, other] of twins) {
-    const ready = round.phase === 'first-look' || (round.phase === 'judged' && !skips)
-    const at = ready ? round.dueAt : round.at
-    for (const cell of [one, other]) {
+  for (const turn of turns) {
+    if (isWaitingForButton(round)) apply(round, { at: round.at, do: 'turn-back' })
+    const waits = round.phase === 'first-look' || (round.phase === 'judged' && !skips)
+    const at = waits && round.dueAt !== NEVER ? round.dueAt : round.at
+    for (const cell of turn) {
       const { flips } = round
       apply(round, { at, do: 'press', cell })
-      // under `skip` the first press only ends the look
-      if (round.flips === flips) apply(round, { at, do: 'press', cell })
+      // the press may only have ended the look
+      if (round.flips === flips && !isOver(round)) apply(round, { at, do: 'press', cell })
     }
   }
   return round
 }
+
+/** Plays the level as luckily and quickly as anyone could: every turn a match. Nobody needs fewer turns or less time. */
+export const playLuckiest = (settings: Settings, cells: Cells): Round =>
+  playFastest(settings, cells, matchesOf(cells))
 
 /** If even the luckiest player loses, nobody can win. Out: which limit loses it, or null. */
 export function luckiestLoss(settings: Settings, cells: Cells): { at: string; message: string } | null {

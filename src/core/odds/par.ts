@@ -1,10 +1,18 @@
+import type { Cells } from '../deal/deal.ts'
+import type { Settings } from '../game/settings.ts'
+import { repeats } from './repeats.ts'
+
+/** Whether par is what a perfect memory needs on this level: different pairs, shuffled. In: its settings and one of its deals. */
+export const parHolds = ({ deal }: Pick<Settings, 'deal'>, cells: Cells): boolean =>
+  deal.way === 'shuffled' && !repeats(cells)
+
 /** Expected turns and lucky matches of a perfect memory that plays to end soonest. */
 export type Par = { turns: number; lucky: number }
 
 const known = new Map<number, Par>()
 
 /**
- * Par: what a perfect memory needs on a full board of `pairs` different pairs (0 to 200), on average, exactly.
+ * Par: what a perfect memory needs for `pairs` different pairs (0 to 200), shuffled, on average, exactly.
  * Each turn it flips an unseen card; if its twin is known it takes it, else it flips another unseen card.
  * Source: the recursion over (single cards known, pairs wholly unseen) of D. J. Velleman and G. S. Warrington, "What to
  * Expect in a Game of Memory", American Mathematical Monthly 120 (2013). Cost: pairs² steps, kept afterwards.

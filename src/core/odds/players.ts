@@ -1,6 +1,6 @@
 import { draw } from '../deal/draw.ts'
 import type { Stream } from '../deal/seed.ts'
-import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
+import { cardsMatch, faceOf, NO_CARD, twinFace } from '../deck/card.ts'
 import { apply, isWaitingForButton, press } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 
@@ -11,56 +11,66 @@ import { isOver, NEVER, type Round } from '../play/round.ts'
 
 /** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. */
 function flipNext(round: Round, cell: number): void {
+  const { flips } = round
   if (round.dueAt !== NEVER) press(round, round.dueAt, cell)
   else {
     if (isWaitingForButton(round)) apply(round, { at: round.at, do: 'turn-back' })
     press(round, round.at, cell)
   }
   // the press may have been used up by turning missed cards back
-  if (round.states[cell] === 'down' && !isOver(round)) press(round, round.at, cell)
+  if (round.flips === flips && !isOver(round)) press(round, round.at, cell)
 }
 
+/** The cells that hold a card, in the order of the board. */
+export const cardCells = (cells: readonly number[]): number[] =>
+  cells.flatMap((card, cell) => (card === NO_CARD ? [] : [cell]))
+
 /**
- * Plays a round to its end with a perfect memory: flip an unseen card; if its twin is known take it, else flip the next
- * unseen card. In: a fresh round of a level without repeated pairs. Unseen cards are taken in order of their cells,
- * which is as good as any on a shuffled board.
+ * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that, else flip
+ * another unseen card; a match that comes to be known is taken next. In: a fresh round, and the cells of its cards in the order in which
+ * unseen ones are flipped. That order must have been drawn at random, unless the board is shuffled, when any is as good.
  */
-export function playPerfectMemory(round: Round): void {
+export function playPerfectMemory(round: Round, order: readonly number[]): void {
   const { cells } = round
-  /** by pair: 1 more than the cell of its card that has been seen and not yet taken, or 0 */
-  const seenAt = round.seenFaces.slice()
+  // for each face the cells that are known to show it, as a list: 1 more than its first cell, and for each cell the next of it
+  const knownAt = round.seenFaces.slice()
+  const nextKnown = round.seenIn.slice()
   let next = 0
   while (!isOver(round)) {
-    while (cells[next] === NO_CARD) next++
-    const first = next++
+    const first = order[next++]!
     flipNext(round, first)
-    const pair = pairOf(cells[first]!)
-    const twin = seenAt[pair]!
+    if (isOver(round)) return
+    const wanted = twinFace(cells[first]!)
+    const twin = knownAt[wanted]!
     if (twin > 0) {
+      knownAt[wanted] = nextKnown[twin - 1]!
       flipNext(round, twin - 1)
       continue
     }
-    if (isOver(round)) return
-    while (cells[next] === NO_CARD) next++
-    const second = next++
+    // no match is known, so one of the unseen cards is one
+    const second = order[next++]!
     flipNext(round, second)
-    const other = pairOf(cells[second]!)
-    if (other === pair) continue
-    seenAt[pair] = first + 1
-    const known = seenAt[other]!
-    if (known === 0) seenAt[other] = second + 1
-    else if (!isOver(round)) {
-      // the second card's twin was known: that pair is taken next
+    if (cardsMatch(cells[first]!, cells[second]!)) continue
+    const firstFace = faceOf(cells[first]!)
+    nextKnown[first] = knownAt[firstFace]!
+    knownAt[firstFace] = first + 1
+    const match = twinFace(cells[second]!)
+    const known = knownAt[match]!
+    if (known === 0) {
+      const secondFace = faceOf(cells[second]!)
+      nextKnown[second] = knownAt[secondFace]!
+      knownAt[secondFace] = second + 1
+    } else if (!isOver(round)) {
+      knownAt[match] = nextKnown[known - 1]!
       flipNext(round, second)
-      flipNext(round, known - 1)
+      if (!isOver(round)) flipNext(round, known - 1)
     }
   }
 }
 
 /** Plays a round to its end with no memory at all: two random face-down cards each turn. */
 export function playNoMemory(round: Round, stream: Stream): void {
-  const down: number[] = []
-  for (let cell = 0; cell < round.cells.length; cell++) if (round.cells[cell] !== NO_CARD) down.push(cell)
+  const down = cardCells(round.cells)
   while (!isOver(round)) {
     const i = draw(stream, down.length)
     let j = draw(stream, down.length - 1)
@@ -68,6 +78,7 @@ export function playNoMemory(round: Round, stream: Stream): void {
     const one = down[i]!
     const other = down[j]!
     flipNext(round, one)
+    if (isOver(round)) return
     flipNext(round, other)
     if (cardsMatch(round.cells[one]!, round.cells[other]!)) {
       down.splice(Math.max(i, j), 1)

@@ -1,9 +1,8 @@
 import type { Settings } from '../game/settings.ts'
 
-/** The settings for one player whom nothing stops before the board is cleared: no clock, no lives, no end of turns. */
+/** The settings for players whom nothing stops before the board is cleared: no clock, no lives, no end of turns. */
 export const unlimited = (settings: Settings): Settings => ({
   ...settings,
   clock: { ...settings.clock, mode: 'off' },
   limits: { ...settings.limits, lives: null, turns: null },
-  players: { ...settings.players, names: ['one'] },
 })

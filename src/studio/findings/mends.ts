@@ -9,7 +9,7 @@ import { NO_CARD } from '../../core/deck/card.ts'
 import type { Game } from '../../core/game/game.ts'
 import { resolveLevel, withOwn } from '../../core/game/levels.ts'
 import { BOUNDS, type Section, type Settings } from '../../core/game/settings.ts'
-import { livesForHalf, livesNeeded } from '../../core/odds/lives.ts'
+import { livesNeeded } from '../../core/odds/lives.ts'
 import { shortestClock } from '../../core/odds/luckiest.ts'
 
 /** One press that mends a finding: what the button says, and the game as it is then. */
@@ -120,7 +120,7 @@ export function mendsOf(
       const dealer = prepareDeal(game.deck.pairs, settings)
       const needed = dealer.ok && livesNeeded(settings, dealer.value)
       if (!needed) return []
-      const lives = livesForHalf(needed)
+      const lives = needed.half
       return lives <= BOUNDS.lives[1]
         ? [{ label: `${lives} lives`, to: say(rung, 'limits', { lives }) }]
         : [{ label: 'No lives to lose', to: say(rung, 'limits', { lives: null }) }]

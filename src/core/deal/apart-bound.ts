@@ -1,0 +1,60 @@
+import type { Card } from '../deck/card.ts'
+import { openCells } from './cells.ts'
+import { stepLimits, type Board } from './step-rule.ts'
+
+/** What lies on a board: how many cards of each identical pair, and how many of each face of a related one. */
+type Contents = { identical: number[]; related: number[] }
+
+function contentsOf(cards: readonly Card[]): Contents {
+  const counts = new Map<number, number>()
+  // without its side a card says its pair and its kind
+  for (const card of cards) counts.set(card & ~1, (counts.get(card & ~1) ?? 0) + 1)
+  const contents: Contents = { identical: [], related: [] }
+  for (const [card, count] of counts) {
+    if (card & 2) contents.related.push(count / 2)
+    else contents.identical.push(count)
+  }
+  return contents
+}
+
+/**
+ * Whether it is proved that these cards cannot be laid so that matching ones lie `steps` apart. False says nothing: it may be that they can.
+ * Three proofs are tried. Paired off as they match, all cards lie on a perfect matching of the cells that are far enough apart. Within a square of `steps` ×
+ * `steps` cells lies at most one card of an identical pair, and of a related one no two that match: so no such square may have more cells
+ * than that, and, the board cut into such squares in any way, there must be as many as an identical pair has cards, and enough for the
+ * two faces of a related one.
+ */
+export function isProvedTooFar(board: Board, cards: readonly Card[], steps: number): boolean {
+  if (steps <= 1) return false
+  if (steps > stepLimits(board).apart) return true
+  const { identical, related } = contentsOf(cards)
+  const most = identical.length + related.reduce((a, b) => a + b, 0)
+  const squares = squaresOn(board, steps)
+  if (squares.fullest > most) return true
+  return squares.cuts.some(({ count, fullest }) => {
+    const needed = related.map((faces) => 2 * Math.ceil(faces / fullest))
+    return Math.max(...identical, ...needed) > count
+  })
+}
+
+/** The most open cells in any square of that side; and for each way to cut the board into them, how many hold any, and the most that one holds. */
+function squaresOn(
+  board: Board,
+  side: number,
+): { fullest: number; cuts: { count: number; fullest: number }[] } {
+  const open = openCells(board)
+  const cuts: { count: number; fullest: number }[] = []
+  for (let down = 0; down < side; down++)
+    for (let right = 0; right < side; right++) {
+      const cells = new Map<number, number>()
+      for (const cell of open) {
+        const row = Math.floor((Math.floor(cell / board.columns) + down) / side)
+        const column = Math.floor(((cell % board.columns) + right) / side)
+        const square = row * (board.columns + side) + column
+        cells.set(square, (cells.get(square) ?? 0) + 1)
+      }
+      cuts.push({ count: cells.size, fullest: Math.max(...cells.values()) })
+    }
+  // every square of that side belongs to one of the cuts
+  return { fullest: Math.max(...cuts.map(({ fullest }) => fullest)), cuts }
+}

@@ -1,0 +1,38 @@
+import { pairOf, type Card } from '../deck/card.ts'
+
+/**
+ * Lays cards on a lattice: cells whose rows, and whose columns, differ by whole multiples of `steps` are far enough apart for any cards. Each
+ * pair goes on one such set of cells where it fits: first where it leaves none over, then where it leaves the fewest. What fits on none is laid on what
+ * is left. In: the open cells and the cards, as many. Out: the cards in the order of the cells; some may lie too close.
+ */
+export function layOnLattice(
+  open: readonly number[],
+  columns: number,
+  cards: readonly Card[],
+  steps: number,
+): Card[] {
+  const sets = new Map<number, number[]>()
+  open.forEach((cell, place) => {
+    const key = (Math.floor(cell / columns) % steps) * steps + ((cell % columns) % steps)
+    sets.set(key, [...(sets.get(key) ?? []), place])
+  })
+  const groups = new Map<number, Card[]>()
+  for (const card of cards) groups.set(pairOf(card), [...(groups.get(pairOf(card)) ?? []), card])
+  const laid = new Array<Card | undefined>(open.length)
+  const lay = (group: readonly Card[], places: number[]): void => {
+    for (const card of group) laid[places.shift()!] = card
+  }
+  const over: Card[] = []
+  const free = [...sets.values()]
+  for (const group of [...groups.values()].sort((a, b) => b.length - a.length)) {
+    const fits = free.filter((places) => places.length >= group.length)
+    if (fits.length)
+      lay(
+        group,
+        fits.reduce((best, places) => (places.length < best.length ? places : best)),
+      )
+    else over.push(...group)
+  }
+  let next = 0
+  return Array.from(laid, (card) => card ?? over[next++]!)
+}
