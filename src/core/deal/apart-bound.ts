@@ -1,6 +1,6 @@
 import type { Card } from '../deck/card.ts'
 import { openCells } from './cells.ts'
-import { stepLimits, type Board } from './step-rule.ts'
+import type { Board } from './step-rule.ts'
 
 /** What lies on a board: how many cards of each identical pair, and how many of each face of a related one. */
 type Contents = { identical: number[]; related: number[] }
@@ -19,14 +19,12 @@ function contentsOf(cards: readonly Card[]): Contents {
 
 /**
  * Whether it is proved that these cards cannot be laid so that matching ones lie `steps` apart. False says nothing: it may be that they can.
- * Three proofs are tried. Paired off as they match, all cards lie on a perfect matching of the cells that are far enough apart. Within a square of `steps` ×
- * `steps` cells lies at most one card of an identical pair, and of a related one no two that match: so no such square may have more cells
+ * Within a square of `steps` × `steps` cells lies at most one card of an identical pair, and of a related one no two that match: so no such square may have more cells
  * than that, and, the board cut into such squares in any way, there must be as many as an identical pair has cards, and enough for the
  * two faces of a related one.
  */
 export function isProvedTooFar(board: Board, cards: readonly Card[], steps: number): boolean {
   if (steps <= 1) return false
-  if (steps > stepLimits(board).apart) return true
   const { identical, related } = contentsOf(cards)
   const most = identical.length + related.reduce((a, b) => a + b, 0)
   const squares = squaresOn(board, steps)

@@ -21,8 +21,13 @@ export function cellIndex(name: string, rows: number, columns: number): number {
 
 /** The cells that hold a card, in order. Gaps outside the board are passed over. */
 export function openCells(board: { rows: number; columns: number; gaps: readonly string[] }): number[] {
-  const gaps = new Set(board.gaps.map((name) => cellIndex(name, board.rows, board.columns)))
-  return Array.from({ length: board.rows * board.columns }, (_, cell) => cell).filter(
-    (cell) => !gaps.has(cell),
-  )
+  const size = board.rows * board.columns
+  const isGap = new Uint8Array(size)
+  for (const name of board.gaps) {
+    const cell = cellIndex(name, board.rows, board.columns)
+    if (cell >= 0) isGap[cell] = 1
+  }
+  const open: number[] = []
+  for (let cell = 0; cell < size; cell++) if (!isGap[cell]) open.push(cell)
+  return open
 }

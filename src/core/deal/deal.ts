@@ -9,8 +9,8 @@ import { draw } from './draw.ts'
 import { fillIsRandom, fillPairs } from './fill.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
-import { mostApart, repeatsApart, type Fills } from './repeats.ts'
-import { stepLimits, stepRule, type StepWay } from './step-rule.ts'
+import { isTooFar, mostApart, repeatsApart, type Fills } from './repeats.ts'
+import { stepLimit, stepLimits, stepRule, type StepWay } from './step-rule.ts'
 import { randomMatching } from './worms.ts'
 
 /** The cells of a filled board, row by row; NO_CARD in a gap. */
@@ -52,11 +52,13 @@ function twins(pairs: readonly Pair[], pair: number): [Card, Card] {
 
 /**
  * Makes a level ready to deal, or says why it cannot be dealt. `at` in the problem is "section.key".
- * The same pairs, settings and seed give the same cells everywhere.
+ * The same pairs, settings and seed give the same cells everywhere. With `brief` it is not worked out how many steps the board would hold, which
+ * takes longest; the message then says no number.
  */
 export function prepareDeal(
   pairs: readonly Pair[],
   settings: Pick<Settings, 'board' | 'fill' | 'deal'>,
+  brief = false,
 ): Result<Dealer, DealProblem> {
   const { board, fill, deal } = settings
   const open = openCells(board)
@@ -90,6 +92,7 @@ export function prepareDeal(
   const way = wayToLay(
     settings,
     selection.length < needed ? () => fillsOf(pairs, selection, needed, fill) : null,
+    brief,
   )
   if (!way.ok) return way
   const lay = way.value
@@ -158,38 +161,47 @@ type Lay = (cards: Card[], seed: string) => Card[]
 function wayToLay(
   { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
   repeats: (() => Fills) | null,
+  brief: boolean,
 ): Result<Lay, DealProblem> {
   if (deal.way === 'shuffled') return good((cards, seed) => shuffle(cards, streamOf(seed, 'shuffling')))
   if (deal.way !== 'apart' && deal.way !== 'close') return good((cards) => cards)
+  if (repeats && deal.way === 'apart' && deal.steps > 1) {
+    if (fill.repeat === 'at-random')
+      return no(
+        'steps-by-chance',
+        'fill.repeat',
+        'pairs repeated at random may come so often that no board keeps them apart; repeat them evenly',
+      )
+    const fills = repeats()
+    const lay = repeatsApart(board, deal.steps, fills)
+    return lay
+      ? good(lay)
+      : no('steps-unreachable', 'deal.steps', tooFarApart(board, deal.steps, fills, brief))
+  }
   const rule = stepRule(board, deal.way, deal.steps)
   if (!rule) {
-    const limit = stepLimits(board)[deal.way]
+    const limit = brief ? null : stepLimit(board, deal.way)
     const message =
       deal.way === 'apart'
-        ? `twins cannot all lie ${deal.steps} steps apart on this board; ${limit} is the most it holds`
-        : `twins cannot all lie within ${deal.steps} steps on this board; ${limit} is the least it holds`
+        ? `twins cannot all lie ${deal.steps} steps apart on this board${limit === null ? '' : `; ${limit} is the most it holds`}`
+        : `twins cannot all lie within ${deal.steps} steps on this board${limit === null ? '' : `; ${limit} is the least it holds`}`
     return no('steps-unreachable', 'deal.steps', message)
   }
-  if (deal.way === 'close' || !repeats || deal.steps === 1)
-    return good((cards, seed) => {
-      const matching = randomMatching(rule.graph, rule.start, streamOf(seed, 'swaps'))
-      return layOnMatching(cards, matching, streamOf(seed, 'shuffling'))
-    })
-  if (fill.repeat === 'at-random')
-    return no(
-      'steps-by-chance',
-      'fill.repeat',
-      'pairs repeated at random may come so often that no board keeps them apart; repeat them evenly',
-    )
-  const apart = repeatsApart(board, deal.steps, repeats())
-  if (typeof apart === 'function') return good(apart)
-  return no(
-    'steps-unreachable',
-    'deal.steps',
-    apart.proved
-      ? `with repeated pairs, matching cards cannot all lie ${deal.steps} steps apart on this board; ${apart.steps} is the most`
-      : `no way was found to lay all matching cards ${deal.steps} steps apart on this board; ${apart.steps} is the most that was found`,
-  )
+  return good((cards, seed) => {
+    const matching = randomMatching(rule.graph, rule.start, streamOf(seed, 'swaps'))
+    return layOnMatching(cards, matching, streamOf(seed, 'shuffling'))
+  })
+}
+
+/** Why repeated pairs are not dealt so far apart: what is proved, and what was only not found. */
+function tooFarApart(board: Settings['board'], steps: number, fills: Fills, brief: boolean): string {
+  const cannot = `with repeated pairs, matching cards cannot all lie ${steps} steps apart on this board`
+  const notFound = `no way was found to lay all matching cards ${steps} steps apart on this board`
+  if (brief) return isTooFar(board, fills, steps) ? cannot : notFound
+  const most = mostApart(board, fills)
+  return most.bound < steps
+    ? `${cannot}; ${most.steps} is the most${most.proved ? '' : ' that was found'}`
+    : `${notFound}; ${most.steps} is the most that was found`
 }
 
 /** Gives every two mates a pair of cards at random, and which of the two lies where by one more draw. */

@@ -5,7 +5,7 @@ import { walkApart } from './chains.ts'
 import { layOnLattice } from './lattice.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
-import { keyOf, once, type Board } from './step-rule.ts'
+import { keyOf, once, stepLimit, type Board } from './step-rule.ts'
 import { cellGraph, type CellGraph } from './steps.ts'
 import { swapApart } from './swaps.ts'
 
@@ -14,47 +14,39 @@ import { swapApart } from './swaps.ts'
 /** For how many blocks of swaps a deal is tried. */
 const BLOCKS = 400
 /** And while it is found out whether there is one: fewer on large boards, where a block is long and an answer is waited for. */
-const searchBlocks = (cards: number): number => Math.max(6, Math.min(60, Math.round(1.25e6 / cards ** 2)))
+const searchBlocks = (cards: number): number => Math.min(60, Math.round(3e8 / cards ** 3))
 /** Kinds of fill that are looked at one by one, at most. */
 const MOST_FILLS = 24
 
 /** Cards that are laid by the rule; `bySwaps`: swaps from a shuffle found it, so that they can be left to find all others. */
 type Found = { laid: Card[]; bySwaps: boolean }
-/** The largest `apart` that was found, and whether it is proved that there is no larger one. */
-export type MostApart = { steps: number; proved: boolean }
+/** The largest `apart` that was found, whether it is proved that there is no larger one, and the largest that is not proved to be too large. */
+export type MostApart = { steps: number; proved: boolean; bound: number }
 
-/** The places too close for matching cards under `apart`, and how many pairs of places these are. */
-const tooClose = (board: Board, steps: number): { graph: CellGraph; joined: number } =>
+/** The places too close for matching cards under `apart`: as a graph, and as a square table. */
+const tooClose = (board: Board, steps: number): { graph: CellGraph; joined: Uint8Array } =>
   once(keyOf(board, 'too close', steps), () => {
     const graph = cellGraph(openCells(board), board.columns, (s) => s < steps)
-    return { graph, joined: graph.reduce((sum, near) => sum + near.length, 0) / 2 }
+    const joined = new Uint8Array(graph.length ** 2)
+    graph.forEach((near, place) => {
+      for (const other of near) joined[place * graph.length + other] = 1
+    })
+    return { graph, joined }
   })
-
-/** How many pairs of matching cards are too close in a shuffle, on average. */
-function meanTooClose(cards: readonly Card[], joined: number): number {
-  const size = cards.length
-  const copies = new Map<number, number>()
-  for (const card of cards) copies.set(card, (copies.get(card) ?? 0) + 1)
-  let matching = 0
-  for (const [card, count] of copies)
-    matching += (card & 2) === 0 ? (count * (count - 1)) / 2 : (count * (copies.get(card ^ 1) ?? 0)) / 2
-  return (matching * joined) / ((size * (size - 1)) / 2)
-}
 
 /** Looks for a way to lay these cards: by swaps from a shuffle, on a lattice, and by swaps from there. The same cards always give the same. */
 const search = (board: Board, cards: readonly Card[], steps: number): Found | null =>
   once(keyOf(board, 'repeats', steps, cards.join()), () => {
     const { graph, joined } = tooClose(board, steps)
-    const mean = meanTooClose(cards, joined)
     const stream = streamOf('limit', 'swaps')
     const onLattice = layOnLattice(openCells(board), board.columns, cards, steps)
     // a lattice without a fault is found at once, so that a rule with little room costs no long search
-    const even = swapApart(onLattice, graph, mean, stream, 0)
+    const even = swapApart(onLattice, graph, joined, stream, 0)
     const blocks = searchBlocks(cards.length)
     const shuffled = shuffle(cards.slice(), streamOf('limit', 'swaps'))
-    if (swapApart(shuffled, graph, mean, stream, even ? blocks / 2 : blocks))
+    if (swapApart(shuffled, graph, joined, stream, even ? blocks / 2 : blocks))
       return { laid: shuffled, bySwaps: true }
-    return even || swapApart(onLattice, graph, mean, stream, blocks)
+    return even || swapApart(onLattice, graph, joined, stream, blocks)
       ? { laid: onLattice, bySwaps: false }
       : null
   })
@@ -80,24 +72,27 @@ function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
 /** The largest `apart` that a board with these cards, repeats among them, is found to hold. */
 export const mostApart = (board: Board, fills: Fills): MostApart =>
   once(keyOf(board, 'most', fills.map((cards) => cards.join()).join(' ')), () => {
+    // paired off as they match, all cards lie on a perfect matching of the cells that are far enough apart
+    const apart = stepLimit(board, 'apart')
     let bound = 1
-    while (!isTooFar(board, fills, bound + 1)) bound++
+    while (bound < apart && !isTooFar(board, fills, bound + 1)) bound++
     let steps = bound
     while (steps > 1 && !foundFor(board, fills, steps)) steps--
-    return { steps, proved: steps === bound }
+    return { steps, proved: steps === bound, bound }
   })
 
-const isTooFar = (board: Board, fills: Fills, steps: number): boolean =>
+/** Whether some kind of fill is proved not to lie so far apart. */
+export const isTooFar = (board: Board, fills: Fills, steps: number): boolean =>
   fills.some((cards) => isProvedTooFar(board, cards, steps))
 
-/** Lays the cards of a seed apart, or says how far apart they can lie at most. */
+/** A way to lay the cards of a seed so far apart, or null where none was found. */
 export function repeatsApart(
   board: Board,
   steps: number,
   fills: Fills,
-): ((cards: readonly Card[], seed: string) => Card[]) | MostApart {
+): ((cards: readonly Card[], seed: string) => Card[]) | null {
   const found = isTooFar(board, fills, steps) ? null : foundFor(board, fills, steps)
-  if (!found) return mostApart(board, fills)
+  if (!found) return null
   const { graph, joined } = tooClose(board, steps)
   const kinds = new Map(fills.map((cards, i) => [kindOf(cards), found[i]!]))
   return (cards, seed) => {
@@ -105,7 +100,7 @@ export function repeatsApart(
     const stream = streamOf(seed, 'swaps')
     if (bySwaps) {
       const swapped = shuffle(cards.slice(), stream)
-      if (swapApart(swapped, graph, meanTooClose(cards, joined), stream, BLOCKS)) return swapped
+      if (swapApart(swapped, graph, joined, stream, BLOCKS)) return swapped
     }
     const placed = inPlaceOf(laid, cards, streamOf(seed, 'shuffling'))
     walkApart(placed, graph, stream)

@@ -35,25 +35,22 @@ export const stepRule = (board: Board, way: StepWay, steps: number): StepRule | 
     return start && { graph, start }
   })
 
-/** The largest `apart` and the smallest `close` that a board can hold if no pair lies on it twice. In: an even board. */
-export const stepLimits = (board: Board): Record<StepWay, number> =>
-  once(keyOf(board), () => {
-    const holds = (way: StepWay, steps: number): boolean =>
-      perfectMatching(graphOf(board, way, steps)) !== null
+/** The largest `apart`, or the smallest `close`, that a board can hold if no pair lies on it twice. In: an even board. */
+export const stepLimit = (board: Board, way: StepWay): number =>
+  once(keyOf(board, 'limit', way), () => {
+    const holds = (steps: number): boolean => perfectMatching(graphOf(board, way, steps)) !== null
     // both only get harder in one direction, so halving finds them
-    let apart = 1
-    let tooFar = MOST_STEPS + 1
-    while (tooFar - apart > 1) {
-      const middle = (apart + tooFar) >> 1
-      if (holds('apart', middle)) apart = middle
-      else tooFar = middle
+    let [can, cannot] = way === 'apart' ? [1, MOST_STEPS + 1] : [MOST_STEPS, 0]
+    while (Math.abs(cannot - can) > 1) {
+      const middle = (can + cannot) >> 1
+      if (holds(middle)) can = middle
+      else cannot = middle
     }
-    let tooNear = 0
-    let close: number = MOST_STEPS
-    while (close - tooNear > 1) {
-      const middle = (tooNear + close) >> 1
-      if (holds('close', middle)) close = middle
-      else tooNear = middle
-    }
-    return { apart, close }
+    return can
   })
+
+/** Both limits of a board. */
+export const stepLimits = (board: Board): Record<StepWay, number> => ({
+  apart: stepLimit(board, 'apart'),
+  close: stepLimit(board, 'close'),
+})

@@ -17,14 +17,24 @@ export function cellGraph(
   columns: number,
   allowed: (steps: number) => boolean,
 ): CellGraph {
-  const most = Math.max(columns, Math.ceil(((open.at(-1) ?? 0) + 1) / columns))
-  const may = Array.from({ length: most }, (_, steps) => steps > 0 && allowed(steps))
-  const graph: number[][] = open.map(() => [])
-  for (let i = 0; i < open.length; i++)
-    for (let j = i + 1; j < open.length; j++)
-      if (may[stepsBetween(open[i]!, open[j]!, columns)]) {
-        graph[i]!.push(j)
-        graph[j]!.push(i)
-      }
+  const size = open.length
+  const rows = Int32Array.from(open, (cell) => Math.floor(cell / columns))
+  const across = Int32Array.from(open, (cell) => cell % columns)
+  const most = Math.max(columns, (rows[size - 1] ?? 0) + 1)
+  const may = Uint8Array.from({ length: most }, (_, steps) => (steps > 0 && allowed(steps) ? 1 : 0))
+  const graph: number[][] = []
+  for (let i = 0; i < size; i++) {
+    const near: number[] = []
+    const row = rows[i]!
+    const column = across[i]!
+    for (let j = 0; j < size; j++) {
+      let down = rows[j]! - row
+      let right = across[j]! - column
+      if (down < 0) down = -down
+      if (right < 0) right = -right
+      if (may[down > right ? down : right]) near.push(j)
+    }
+    graph.push(near)
+  }
   return graph
 }

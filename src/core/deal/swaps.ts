@@ -9,16 +9,16 @@ const PATIENCE = 50
 
 /**
  * Swaps cards about until no two matching ones lie on joined cells, for boards on which a pair lies more than once. In: the cards as they lie at
- * first, changed in place; `tooClose`, a graph on their places; `mean`, of the matching cards that lie too close in a shuffle; `blocks`, how
+ * first, changed in place; `tooClose`, a graph on their places, and `joined`, the same as a square table; `blocks`, how
  * long it is tried. Out: whether it was managed.
- * Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m from the mean,
+ * Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m the mean number of them in a shuffle,
  * so every arrangement stays within reach and the good ones stay equally likely (N. Metropolis
  * et al., J. Chem. Phys. 21, 1953). It is looked at only after whole blocks, so that when it is good is left to chance alone.
  */
 export function swapApart(
   cards: Card[],
   tooClose: CellGraph,
-  mean: number,
+  joined: Uint8Array,
   stream: Stream,
   blocks: number,
 ): boolean {
@@ -26,19 +26,17 @@ export function swapApart(
   const faces = Int32Array.from(cards, faceOf)
   const twins = Int32Array.from(cards, twinFace)
   const width = faces.reduce((most, face, i) => Math.max(most, face, twins[i]!), 0) + 1
-  const joined = new Uint8Array(size * size)
   /** how many neighbours of a place show a face: place × width + face */
   const near = new Uint16Array(size * width)
   tooClose.forEach((others, place) => {
     for (const other of others) {
-      joined[place * size + other] = 1
       near[place * width + faces[other]!]!++
     }
   })
   // every bad neighbourhood is counted from both its ends
   let bad = 0
   for (let place = 0; place < size; place++) bad += near[place * width + twins[place]!]!
-  let odds = Math.max(2, Math.ceil(mean))
+  let odds = Math.max(2, Math.ceil(meanTooClose(cards, tooClose)))
   for (let block = 1; bad > 0; block++) {
     if (block > blocks) return false
     if (block % PATIENCE === 0) odds *= 2
@@ -83,4 +81,16 @@ export function swapApart(
     }
   }
   return true
+}
+
+/** How many pairs of matching cards are too close in a shuffle, on average. */
+function meanTooClose(cards: readonly Card[], tooClose: CellGraph): number {
+  const size = cards.length
+  const joined = tooClose.reduce((sum, near) => sum + near.length, 0) / 2
+  const copies = new Map<number, number>()
+  for (const card of cards) copies.set(card, (copies.get(card) ?? 0) + 1)
+  let matching = 0
+  for (const [card, count] of copies)
+    matching += (card & 2) === 0 ? (count * (count - 1)) / 2 : (count * (copies.get(card ^ 1) ?? 0)) / 2
+  return (matching * joined) / ((size * (size - 1)) / 2)
 }

@@ -25,23 +25,49 @@ export type FindingCode =
   | 'kept-check-failed'
 export type Finding = { level: 'stops' | 'warns'; code: FindingCode; at: string; message: string }
 
+/** Of so many levels that cannot be dealt it is worked out how many steps their boards would hold; of more it would take too long. */
+const MOST_WORKED_OUT = 5
+
 /**
  * All findings of a game, levels in ladder order, then the deck. `pictures` are the names in the picture library;
- * without them no picture is looked up.
+ * without them no picture is looked up. What is found of a level is kept as long as that level, the house rules and the deck are the same values.
  */
 export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[] {
-  return [
-    ...game.levels.flatMap((level, index) => levelFindings(game, level, index)),
-    ...deckFindings(game, pictures),
-  ]
+  const found: Finding[] = []
+  let workedOut = 0
+  game.levels.forEach((level, index) => {
+    const ofLevel = levelFindings(game, level, index, workedOut >= MOST_WORKED_OUT)
+    if (ofLevel.some(({ code }) => code === 'steps-unreachable')) workedOut++
+    found.push(...ofLevel)
+  })
+  return [...found, ...deckFindings(game, pictures)]
 }
 
-/** What the checks say about one level. `index` is its place in the ladder, from 0. */
-export function levelFindings(game: Game, level: Level, index: number): Finding[] {
+/** What a level was looked at with, and what was found. */
+type Looked = { house: Settings; pairs: Game['deck']['pairs']; found: Finding[] }
+const [full, brief] = [new WeakMap<Level, Looked>(), new WeakMap<Level, Looked>()]
+
+/**
+ * What the checks say about one level. `index` is its place in the ladder, from 0. With `isBrief` it is left out how many steps a board
+ * would hold that cannot be dealt.
+ */
+export function levelFindings(game: Game, level: Level, index: number, isBrief = false): Finding[] {
+  const { house, deck } = game
+  const kept = isBrief ? brief : full
+  let looked = kept.get(level)
+  if (looked?.house !== house || looked.pairs !== deck.pairs) {
+    looked = { house, pairs: deck.pairs, found: lookAt(game, level, isBrief) }
+    kept.set(level, looked)
+  }
+  return looked.found.map((one) => ({ ...one, at: `levels[${index}].${one.at}` }))
+}
+
+/** The findings of a level, each with its place within it. */
+function lookAt(game: Game, level: Level, isBrief: boolean): Finding[] {
   const settings = resolveLevel(game, level)
   const found: Finding[] = []
   const add = (kind: Finding['level'], code: FindingCode, at: string, message: string): void => {
-    found.push({ level: kind, code, at: `levels[${index}].${at}`, message: `${level.name}: ${message}` })
+    found.push({ level: kind, code, at, message: `${level.name}: ${message}` })
   }
   const { board } = settings
   for (const name of board.gaps)
@@ -65,10 +91,10 @@ export function levelFindings(game: Game, level: Level, index: number): Finding[
       `on a phone of ${phone.width} × ${phone.height} px a card is ${card} px; ${TOUCHABLE} can be touched`,
     )
 
-  const dealer = prepareDeal(game.deck.pairs, settings)
+  const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
   if (!dealer.ok) add('stops', dealer.problem.code, dealer.problem.at, dealer.problem.message)
   else {
-    const by = luckiestLoss(settings, dealer.value.deal('findings'))
+    const by = luckiestLoss(settings, dealer.value.cards('findings'))
     if (by) add('stops', 'cannot-be-won', by.at, by.message)
     const { lives } = settings.limits
     const needed = livesNeeded(settings, dealer.value)
@@ -101,21 +127,36 @@ function unknownUses(
     .map((name) => ({ code: 'unknown-pair', what: 'id', name }))
 }
 
+/** The pairs that a level can bring on its board, by their place in the deck: 1 where it can. */
+function usedBy(game: Game, level: Level): Uint8Array {
+  const { pairs } = game.deck
+  const { board, fill, deal } = resolveLevel(game, level)
+  const used = new Uint8Array(pairs.length)
+  if (deal.way === 'arranged') {
+    const laid = new Set(deal.arranged.map((name) => name?.slice(0, name.lastIndexOf('/'))))
+    pairs.forEach(({ id }, i) => laid.has(id) && (used[i] = 1))
+    return used
+  }
+  const selection = selectPairs(pairs, fill.use)
+  const most = fill.pick === 'first' ? Math.ceil(openCells(board).length / 2) : selection.length
+  for (const pair of selection.slice(0, most)) used[pair] = 1
+  return used
+}
+const keptUses = new WeakMap<Level, Omit<Looked, 'found'> & { used: Uint8Array }>()
+
 /** The pairs, by their place in the deck, that no level can ever bring on its board. */
 export function unusedPairs(game: Game): number[] {
-  const used = new Set<number>()
+  const { house, deck } = game
+  const all = new Uint8Array(deck.pairs.length)
   for (const level of game.levels) {
-    const { board, fill, deal } = resolveLevel(game, level)
-    if (deal.way === 'arranged') {
-      const laid = new Set(deal.arranged.map((name) => name?.slice(0, name.lastIndexOf('/'))))
-      game.deck.pairs.forEach(({ id }, i) => laid.has(id) && used.add(i))
-      continue
+    let kept = keptUses.get(level)
+    if (kept?.house !== house || kept.pairs !== deck.pairs) {
+      kept = { house, pairs: deck.pairs, used: usedBy(game, level) }
+      keptUses.set(level, kept)
     }
-    const selection = selectPairs(game.deck.pairs, fill.use)
-    const most = fill.pick === 'first' ? Math.ceil(openCells(board).length / 2) : selection.length
-    for (const pair of selection.slice(0, most)) used.add(pair)
+    kept.used.forEach((is, pair) => is && (all[pair] = 1))
   }
-  return game.deck.pairs.flatMap((_, i) => (used.has(i) ? [] : [i]))
+  return deck.pairs.flatMap((_, pair) => (all[pair] ? [] : [pair]))
 }
 
 const NAMED = 3

@@ -24,19 +24,19 @@ const GAMES = { perfect: 120, pairs: 4000, least: 12 } as const
 const TURNS = 6000
 
 /**
- * What a level costs, played through the machine. In: resolved settings and their dealer. Deals are seeded, so that the same level gives
- * the same figures. Cost: a few ms, up to 100 ms on the largest boards.
+ * What a level costs, played through the machine. In: resolved settings and their dealer. All is seeded, so that the same level gives
+ * the same figures. Who flips unseen cards at random meets them in a shuffled order wherever they lie, so the cards of a seed are all that is asked for. Cost: a few ms, up to 100 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
   // a clock that counts down moves its limit, one that counts up the time used
   const free = freeOf(settings)
-  const first = dealer.deal('cost-0')
+  const first = dealer.cards('cost-0')
   const { pairs } = dealer
   const games = Math.max(GAMES.least, Math.min(GAMES.perfect, Math.floor(GAMES.pairs / pairs)))
   const land = (count: number, exactTurns: number | null, play: Player): Landing => {
     const samples = Array.from({ length: count }, (_, i) => {
       const seed = `cost-${i}`
-      const cells = dealer.deal(seed)
+      const cells = dealer.cards(seed)
       const cleared = newRound(free, cells, false)
       play(cleared, streamOf(seed, 'picking'))
       const ends =

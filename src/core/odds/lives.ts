@@ -29,13 +29,15 @@ export function livesNeeded(settings: Settings, dealer: Dealer): LivesNeeded | n
   const { lives, livesLostOn } = settings.limits
   if (lives === null) return null
   if (livesLostOn === 'slip') return fromChances([1], 0)
-  if (parHolds(settings, dealer.deal('lives-0'))) return fromChances(missChances(dealer.pairs), 0)
+  if (parHolds(settings, dealer.cards('lives-0'))) return fromChances(missChances(dealer.pairs), 0)
   const free = unlimited(settings)
   const games = Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / dealer.pairs)))
   const chances: number[] = []
+  const first = dealer.cards('lives-0')
   for (let i = 0; i < games; i++) {
     const seed = `lives-${i}`
-    const cells = dealer.deal(seed)
+    // how often pairs are repeated changes with the seed only if that is left to chance
+    const cells = settings.fill.repeat === 'at-random' ? dealer.cards(seed) : first
     const round = newRound(free, cells, false)
     playPerfectMemory(round, shuffle(cardCells(cells), streamOf(seed, 'picking')))
     while (chances.length <= round.misses) chances.push(0)

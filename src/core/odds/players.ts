@@ -22,8 +22,11 @@ function flipNext(round: Round, cell: number): void {
 }
 
 /** The cells that hold a card, in the order of the board. */
-export const cardCells = (cells: readonly number[]): number[] =>
-  cells.flatMap((card, cell) => (card === NO_CARD ? [] : [cell]))
+export function cardCells(cells: readonly number[]): number[] {
+  const found: number[] = []
+  for (let cell = 0; cell < cells.length; cell++) if (cells[cell] !== NO_CARD) found.push(cell)
+  return found
+}
 
 /**
  * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that, else flip

@@ -111,7 +111,7 @@ export function mendsOf(
         return [{ label: `${turns} turns`, to: say(rung, 'limits', { turns }) }]
       }
       const dealer = prepareDeal(game.deck.pairs, settings)
-      const limit = dealer.ok ? shortestClock(settings, dealer.value.deal('findings')) : null
+      const limit = dealer.ok ? shortestClock(settings, dealer.value.cards('findings')) : null
       return limit === null
         ? []
         : [{ label: `A clock of ${limit / 1000} s`, to: say(rung, 'clock', { limit }) }]
