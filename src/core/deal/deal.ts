@@ -27,7 +27,8 @@ export const DEAL_CODES = [
   'steps-by-chance',
 ] as const
 export type DealCode = (typeof DEAL_CODES)[number]
-export type DealProblem = { code: DealCode; at: string; message: string }
+/** `steps`: the nearest that the board was found to hold, where it is asked too much or too little. */
+export type DealProblem = { code: DealCode; at: string; message: string; steps?: number }
 
 /** A level made ready to deal: everything that does not depend on the seed is done. */
 export type Dealer = {
@@ -39,9 +40,14 @@ export type Dealer = {
   cards(seed: string): Card[]
 }
 
-const no = (code: DealCode, at: string, message: string): { ok: false; problem: DealProblem } => ({
+const no = (
+  code: DealCode,
+  at: string,
+  message: string,
+  steps?: number | null,
+): { ok: false; problem: DealProblem } => ({
   ok: false,
-  problem: { code, at, message },
+  problem: { code, at, message, ...(typeof steps === 'number' ? { steps } : {}) },
 })
 
 /** The two cards of a pair, in the order in which they are laid side by side. */
@@ -174,9 +180,7 @@ function wayToLay(
       )
     const fills = repeats()
     const lay = repeatsApart(board, deal.steps, fills)
-    return lay
-      ? good(lay)
-      : no('steps-unreachable', 'deal.steps', tooFarApart(board, deal.steps, fills, brief))
+    return lay ? good(lay) : tooFarApart(board, deal.steps, fills, brief)
   }
   const rule = stepRule(board, deal.way, deal.steps)
   if (!rule) {
@@ -185,7 +189,7 @@ function wayToLay(
       deal.way === 'apart'
         ? `twins cannot all lie ${deal.steps} steps apart on this board${limit === null ? '' : `; ${limit} is the most it holds`}`
         : `twins cannot all lie within ${deal.steps} steps on this board${limit === null ? '' : `; ${limit} is the least it holds`}`
-    return no('steps-unreachable', 'deal.steps', message)
+    return no('steps-unreachable', 'deal.steps', message, limit)
   }
   return good((cards, seed) => {
     const matching = randomMatching(rule.graph, rule.start, streamOf(seed, 'swaps'))
@@ -193,15 +197,19 @@ function wayToLay(
   })
 }
 
-/** Why repeated pairs are not dealt so far apart: what is proved, and what was only not found. */
-function tooFarApart(board: Settings['board'], steps: number, fills: Fills, brief: boolean): string {
+/** Repeated pairs are not dealt so far apart: what is proved, and what was only not found. */
+function tooFarApart(
+  board: Settings['board'],
+  steps: number,
+  fills: Fills,
+  brief: boolean,
+): ReturnType<typeof no> {
   const cannot = `with repeated pairs, matching cards cannot all lie ${steps} steps apart on this board`
   const notFound = `no way was found to lay all matching cards ${steps} steps apart on this board`
-  if (brief) return isTooFar(board, fills, steps) ? cannot : notFound
-  const most = mostApart(board, fills)
-  return most.bound < steps
-    ? `${cannot}; ${most.steps} is the most${most.proved ? '' : ' that was found'}`
-    : `${notFound}; ${most.steps} is the most that was found`
+  const most = brief ? null : mostApart(board, fills)
+  const proved = most ? most.bound < steps : isTooFar(board, fills, steps)
+  const nearest = most ? `; ${most.steps} is the most${most.proved ? '' : ' that was found'}` : ''
+  return no('steps-unreachable', 'deal.steps', (proved ? cannot : notFound) + nearest, most?.steps)
 }
 
 /** Gives every two mates a pair of cards at random, and which of the two lies where by one more draw. */

@@ -15,8 +15,8 @@ import { swapApart } from './swaps.ts'
 const BLOCKS = 400
 /** And while it is found out whether there is one: fewer on large boards, where a block is long and an answer is waited for. */
 const searchBlocks = (cards: number): number => Math.min(60, Math.round(3e8 / cards ** 3))
-/** Kinds of fill that are looked at one by one, at most. */
-const MOST_FILLS = 24
+/** Kinds of fill that are looked at one by one, at most; fewer on large boards for the same reason. */
+const mostFills = (cards: number): number => (cards > 100 ? 6 : 24)
 
 /** Cards that are laid by the rule; `bySwaps`: swaps from a shuffle found it, so that they can be left to find all others. */
 type Found = { laid: Card[]; bySwaps: boolean }
@@ -59,7 +59,7 @@ function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
   // what keeps identical cards apart keeps any others
   const strict = search(board, strictest(fills[0]!), steps)
   if (strict) return fills.map(() => strict)
-  if (fills[0]!.every((card) => (card & 2) === 0) || fills.length > MOST_FILLS) return null
+  if (fills[0]!.every((card) => (card & 2) === 0) || fills.length > mostFills(fills[0]!.length)) return null
   const found: Found[] = []
   for (const cards of fills) {
     const one = search(board, cards, steps)

@@ -23,7 +23,14 @@ export type FindingCode =
   | 'look-alikes'
   | 'back-like-face'
   | 'kept-check-failed'
-export type Finding = { level: 'stops' | 'warns'; code: FindingCode; at: string; message: string }
+export type Finding = {
+  level: 'stops' | 'warns'
+  code: FindingCode
+  at: string
+  message: string
+  /** the nearest steps that can be dealt, where a board is asked for others */
+  steps?: number
+}
 
 /** Of so many levels that cannot be dealt it is worked out how many steps their boards would hold; of more it would take too long. */
 const MOST_WORKED_OUT = 5
@@ -40,7 +47,7 @@ export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[
     if (ofLevel.some(({ code }) => code === 'steps-unreachable')) workedOut++
     found.push(...ofLevel)
   })
-  return [...found, ...deckFindings(game, pictures)]
+  return [...found, ...(pictures ? unknownPictures(game, pictures) : []), ...deckFindings(game)]
 }
 
 /** What a level was looked at with, and what was found. */
@@ -92,8 +99,11 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Finding[] {
     )
 
   const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
-  if (!dealer.ok) add('stops', dealer.problem.code, dealer.problem.at, dealer.problem.message)
-  else {
+  if (!dealer.ok) {
+    const { code, at, message, steps } = dealer.problem
+    add('stops', code, at, message)
+    if (steps !== undefined) found.at(-1)!.steps = steps
+  } else {
     const by = luckiestLoss(settings, dealer.value.cards('findings'))
     if (by) add('stops', 'cannot-be-won', by.at, by.message)
     const { lives } = settings.limits
@@ -161,7 +171,7 @@ export function unusedPairs(game: Game): number[] {
 
 const NAMED = 3
 
-function deckFindings(game: Game, pictures?: ReadonlySet<string>): Finding[] {
+function deckFindings(game: Game): Finding[] {
   const found: Finding[] = []
   const unused = unusedPairs(game)
   if (unused.length) {
@@ -174,33 +184,36 @@ function deckFindings(game: Game, pictures?: ReadonlySet<string>): Finding[] {
       message: `no level uses ${names.join(', ')}${more}`,
     })
   }
-  const { emblem } = game.deck.back
-  if (emblem?.kind === 'picture' && pictures && !pictures.has(emblem.name))
-    found.push({
-      level: 'stops',
-      code: 'unknown-picture',
-      at: 'deck.back.emblem.name',
-      message: `the back: the library has no picture "${emblem.name}"`,
-    })
   game.deck.pairs.forEach((pair, i) => {
     for (const side of ['a', 'b'] as const) {
       const face = pair[side]
-      const at = `deck.pairs[${i}].${side}`
-      if (face?.kind === 'picture' && pictures && !pictures.has(face.name))
-        found.push({
-          level: 'stops',
-          code: 'unknown-picture',
-          at: `${at}.name`,
-          message: `${pair.name}: the library has no picture "${face.name}"`,
-        })
       if (face?.kind === 'image' && !face.alt)
         found.push({
           level: 'warns',
           code: 'missing-alt',
-          at: `${at}.alt`,
+          at: `deck.pairs[${i}].${side}.alt`,
           message: `${pair.name}: this image has no words for those who cannot see it`,
         })
     }
+  })
+  return found
+}
+
+/** The pictures of a game that the library, given by its names, does not have. */
+export function unknownPictures(game: Game, library: ReadonlySet<string>): Finding[] {
+  const found: Finding[] = []
+  const look = (picture: { kind: string; name?: string } | undefined, at: string, what: string): void => {
+    if (picture?.kind === 'picture' && !library.has(picture.name!))
+      found.push({
+        level: 'stops',
+        code: 'unknown-picture',
+        at: `${at}.name`,
+        message: `${what}: the library has no picture "${picture.name}"`,
+      })
+  }
+  look(game.deck.back.emblem, 'deck.back.emblem', 'the back')
+  game.deck.pairs.forEach((pair, i) => {
+    for (const side of ['a', 'b'] as const) look(pair[side], `deck.pairs[${i}].${side}`, pair.name)
   })
   return found
 }

@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { arrangedCells } from '../deal/arranged.ts'
-import { prepareDeal, type Cells } from '../deal/deal.ts'
+import { prepareDeal, type Cells, type Dealer, type DealProblem } from '../deal/deal.ts'
 import { cardNameSchema, idSchema, seedSchema } from '../game/id-schema.ts'
-import type { Game } from '../game/game.ts'
+import type { Game, Level } from '../game/game.ts'
 import { findLevel, resolveLevel } from '../game/levels.ts'
 import { BOUNDS, LENGTHS, type Settings } from '../game/settings.ts'
 import { bad, good, type Result } from '../result.ts'
@@ -98,6 +98,18 @@ export type PlayRecord = Played & { game: string; expect?: Partial<RoundResult> 
 /** The same kept in the game, to be run again after every change. */
 export type Check = Played & { id: string; name: string; expect: Partial<RoundResult> }
 
+type Prepared = { house: Settings; pairs: Game['deck']['pairs']; dealer: Result<Dealer, DealProblem> }
+const prepared = new WeakMap<Level, Prepared>()
+
+/** A level's dealer, made once for as long as that level, the house rules and the deck are the same values: a game may have a thousand checks. */
+function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepared['dealer'] {
+  const kept = prepared.get(level)
+  if (kept?.house === house && kept.pairs === deck.pairs) return kept.dealer
+  const dealer = prepareDeal(deck.pairs, rules)
+  prepared.set(level, { house, pairs: deck.pairs, dealer })
+  return dealer
+}
+
 /**
  * The board and the rules of a played game, as the game's level stands now. What can go wrong: the level is not there, or cannot be
  * dealt, or the deal that was kept does not fit it.
@@ -113,7 +125,7 @@ export function tableOf(
     const cells = arrangedCells(game.deck.pairs, rules.board, played.deal)
     return cells.ok ? good({ rules, cells: cells.value }) : bad('deal', cells.problem.message)
   }
-  const dealer = prepareDeal(game.deck.pairs, rules)
+  const dealer = dealerOf(game, level, rules)
   if (!dealer.ok) return bad(dealer.problem.at, dealer.problem.message)
   return good({ rules, cells: dealer.value.deal(played.seed) })
 }

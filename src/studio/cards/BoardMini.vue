@@ -7,9 +7,21 @@ const props = withDefaults(
   defineProps<{ board: { rows: number; columns: number; gaps: readonly string[] }; cell?: number }>(),
   { cell: 7 },
 )
-const cards = computed(() => openCells({ ...props.board, gaps: props.board.gaps }))
 const side = computed(() => Math.min(props.cell, 64 / Math.max(props.board.rows, props.board.columns)))
 const step = computed(() => side.value * 1.24)
+/** All cards as one path: a ladder may show a hundred boards of four hundred. */
+const cards = computed(() => {
+  const { columns } = props.board
+  const round = side.value * 0.22
+  const edge = side.value - 2 * round
+  const corner = (x: number, y: number): string => `a${round} ${round} 0 0 1 ${x * round} ${y * round}`
+  return openCells(props.board)
+    .map((at) => {
+      const [x, y] = [(at % columns) * step.value, Math.floor(at / columns) * step.value]
+      return `M${x + round} ${y}h${edge}${corner(1, 1)}v${edge}${corner(-1, 1)}h${-edge}${corner(-1, -1)}v${-edge}${corner(1, -1)}z`
+    })
+    .join('')
+})
 </script>
 
 <template>
@@ -20,15 +32,7 @@ const step = computed(() => side.value * 1.24)
     :height="board.rows * step"
     :viewBox="`0 0 ${board.columns * step} ${board.rows * step}`"
   >
-    <rect
-      v-for="at in cards"
-      :key="at"
-      :x="(at % board.columns) * step"
-      :y="Math.floor(at / board.columns) * step"
-      :width="side"
-      :height="side"
-      :rx="side * 0.22"
-    />
+    <path :d="cards" />
   </svg>
 </template>
 

@@ -6,9 +6,10 @@ import { NO_CARD } from '../../core/deck/card.ts'
 import { openCells } from '../../core/deal/cells.ts'
 import { prepareDeal } from '../../core/deal/deal.ts'
 import { cardName } from '../../core/files/deal-file.ts'
-import { levelFindings, type Finding } from '../../core/game/findings.ts'
+import type { Finding } from '../../core/game/findings.ts'
 import { useKeys } from '../bench/useKeys.ts'
 import FindingsList from '../findings/FindingsList.vue'
+import { useFindings } from '../findings/store.ts'
 import { useBench } from '../store/bench.ts'
 import { LENSES, useView, type Lens } from '../store/view.ts'
 import BoardAbove from './BoardAbove.vue'
@@ -20,8 +21,9 @@ import WayPanel from './WayPanel.vue'
 
 const bench = useBench()
 const view = useView()
+const checks = useFindings()
 const settings = computed(() => bench.settings!)
-const dealer = computed(() => prepareDeal(bench.game!.deck.pairs, settings.value))
+const dealer = computed(() => prepareDeal(bench.game!.deck.pairs, settings.value, true))
 const cells = computed(() => (dealer.value.ok ? dealer.value.value.deal(view.seed || 'first') : null))
 const laid = computed(
   () =>
@@ -43,12 +45,12 @@ const rung = computed(() => {
   return { level: index < 0 ? null : index }
 })
 const findings = computed<Finding[]>(() => {
-  const game = bench.game!
-  const level = bench.level ?? { id: 'house', name: 'House rules' }
+  const name = bench.level?.name ?? 'House rules'
   const dealing = /\.(board|fill|deal)/
-  return levelFindings(game, level, rung.value.level ?? 0)
+  return checks
+    .ofRung(rung.value.level)
     .filter(({ at }) => dealing.test(at))
-    .map((finding) => ({ ...finding, message: finding.message.slice(level.name.length + 2) }))
+    .map((finding) => ({ ...finding, message: finding.message.slice(name.length + 2) }))
 })
 
 /** Two cards change places, and the board is laid by hand from then on. */

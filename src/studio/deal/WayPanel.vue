@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import IconDeal from '~icons/ph/cards-three'
 import { computed } from 'vue'
-import { logDeals } from '../../core/deal/count.ts'
-import { stepsReach } from '../../core/deal/deal.ts'
+import { openCells } from '../../core/deal/cells.ts'
 import { isSeed } from '../../core/deal/seed.ts'
+import { selectPairs } from '../../core/deck/select.ts'
 import { BOUNDS, LENGTHS, WAYS, type Settings, type Way } from '../../core/game/settings.ts'
 import { layAnew } from '../findings/mends.ts'
 import ChoiceWord from '../settings/ChoiceWord.vue'
@@ -11,6 +11,7 @@ import NumberWord from '../settings/NumberWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import { useBench } from '../store/bench.ts'
 import { useView } from '../store/view.ts'
+import { useFigures } from '../workers/useFigures.ts'
 import { bigNumber } from './big-number.ts'
 
 /** How the cards come to lie, and by which seed. `laid` is the deal that is seen, from which a board laid by hand starts. */
@@ -27,7 +28,11 @@ const NAMES: Record<Way, string> = {
 }
 const CHOICES = WAYS.map((way) => [way, NAMES[way]] as const)
 const way = computed(() => props.settings.deal.way)
-const reach = computed(() => stepsReach(bench.game!.deck.pairs, props.settings))
+const { figures, working } = useFigures('deal', () => ({
+  pairs: bench.game!.deck.pairs,
+  settings: props.settings,
+}))
+const reach = computed(() => figures.value?.reach ?? null)
 
 /** A way that the board can hold is set with steps that it can hold. */
 function choose(next: Way): void {
@@ -43,33 +48,47 @@ function choose(next: Way): void {
   )
 }
 
-const count = computed(() => {
-  const pairs = bench.game!.deck.pairs
-  if (reach.value === null && way.value !== 'arranged') return ''
-  const log = logDeals(pairs, props.settings)
-  if (log !== null)
-    return log === -Infinity ? '' : log === 0 ? 'One deal' : `${bigNumber(log)} different deals`
-  const most = logDeals(pairs, { ...props.settings, deal: { ...props.settings.deal, way: 'shuffled' } })
-  return most === null ? '' : `Fewer than ${bigNumber(most)} different deals`
+/** Whether some pair lies on the board more than once. */
+const repeated = computed(() => {
+  const { board, fill } = props.settings
+  return selectPairs(bench.game!.deck.pairs, fill.use).length < openCells(board).length / 2
 })
-const note = computed(() => {
-  const deals = count.value ? `${count.value}` : ''
-  switch (way.value) {
-    case 'shuffled':
-      return `Every arrangement of the cards is equally likely. ${deals && `${deals}.`}`
-    case 'in-order':
-      return `Twins lie side by side, row by row: for testing. ${deals && `${deals}.`}`
-    case 'arranged':
-      return 'Every round is dealt as you lay it: drag a card onto another, or move it with Shift and an arrow.'
-    default:
-      return `Every arrangement that keeps the rule is equally likely. ${deals && `${deals}.`}`
-  }
+const deals = computed(() => {
+  const { exactly, most } = figures.value ?? { exactly: null, most: null }
+  if (exactly === -Infinity) return ''
+  if (exactly === 0) return 'There is one deal.'
+  if (exactly !== null) return `There are ${bigNumber(exactly)} different deals.`
+  return most === null ? '' : `There are at most ${bigNumber(most)} different deals.`
 })
+const NOTES: Record<Way, [once: string, repeated: string]> = {
+  shuffled: [
+    'Every arrangement of the cards is equally likely.',
+    'Every arrangement of the cards is equally likely.',
+  ],
+  'in-order': [
+    'Twins lie side by side, row by row: for testing.',
+    'Twins lie side by side, row by row: for testing.',
+  ],
+  apart: [
+    'Every arrangement that keeps the rule is equally likely.',
+    'Arrangements that keep the rule are drawn about equally often; with little room, some may never come up.',
+  ],
+  close: [
+    'Every arrangement that keeps the rule is equally likely.',
+    'Every way to pair the cells is equally likely, so an arrangement whose cards pair up in several ways comes up more often.',
+  ],
+  arranged: [
+    'Every round is dealt as you lay it: drag a card onto another, or move it with Shift and an arrow.',
+    'Every round is dealt as you lay it: drag a card onto another, or move it with Shift and an arrow.',
+  ],
+}
+const note = computed(() => NOTES[way.value][repeated.value ? 1 : 0])
 const limit = computed(() => {
   if (!reach.value || (way.value !== 'apart' && way.value !== 'close')) return ''
-  return way.value === 'apart'
+  if (way.value === 'close') return `This board holds ${reach.value.close} or more.`
+  return reach.value.proved
     ? `This board holds at most ${reach.value.apart}.`
-    : `This board holds ${reach.value.close} or more.`
+    : `The most found for this board is ${reach.value.apart}.`
 })
 
 type Rule = 'every-play' | 'daily' | 'fixed'
@@ -119,7 +138,13 @@ function typeSeed(event: Event): void {
           :names="['steps']"
       /></span>
     </div>
-    <p class="note">{{ limit }} {{ note }}</p>
+    <p class="note">
+      {{ note }}
+      <span class="worked" :class="{ working }" :aria-busy="working"
+        >{{ limit }} {{ way === 'arranged' ? '' : deals }}
+        <template v-if="working && !figures">Working it out …</template></span
+      >
+    </p>
     <h3>Seed</h3>
     <div class="row">
       <span>A new one</span>
@@ -161,6 +186,9 @@ function typeSeed(event: Event): void {
 label {
   flex: none;
   color: var(--ink-soft);
+}
+.worked.working {
+  opacity: 0.55;
 }
 .seed {
   display: flex;

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { withoutPairs } from '../../core/deck/edit.ts'
 import type { Finding } from '../../core/game/findings.ts'
 import FindingsList from '../findings/FindingsList.vue'
+import { useFindings } from '../findings/store.ts'
 import { useBench } from '../store/bench.ts'
 import { BACK_COLOURS } from './back-colours.ts'
 import { BACK, type Tie } from './useLookAlikes.ts'
@@ -11,6 +12,7 @@ import { BACK, type Tie } from './useLookAlikes.ts'
 const props = defineProps<{ ties: readonly Tie[]; seen: readonly Tie[] }>()
 const emit = defineEmits<{ choose: [ids: string[]] }>()
 const bench = useBench()
+const checks = useFindings()
 
 const nameOf = (id: string): string => bench.game!.deck.pairs.find((pair) => pair.id === id)?.name ?? ''
 const alike = computed(() => props.ties.filter(({ one }) => one !== BACK))
@@ -18,7 +20,7 @@ const likest = computed(() => alike.value[0])
 const seen = computed(() => props.seen.find(({ one }) => one !== BACK))
 
 const findings = computed<Finding[]>(() => {
-  const found = bench.findings.filter(({ at }) => at.startsWith('deck'))
+  const found = checks.all.filter(({ at }) => at.startsWith('deck'))
   const more = alike.value.length - 1
   if (likest.value)
     found.push({

@@ -37,7 +37,7 @@ const settingsAt = (game: Game, { level }: Rung): Settings =>
 /** The ways out of a finding, each one press; the first is the least change. Empty where only the author can know. */
 export function mendsOf(
   game: Game,
-  { code, at }: Pick<Finding, 'code' | 'at'>,
+  { code, at, steps }: Pick<Finding, 'code' | 'at' | 'steps'>,
   rung: Rung = rungOf({ at }),
 ): Mend[] {
   const settings = settingsAt(game, rung)
@@ -64,17 +64,20 @@ export function mendsOf(
     case 'no-pairs':
       return fill.use === 'all' ? [] : [useAll]
     case 'steps-unreachable': {
-      const reach = stepsReach(game.deck.pairs, settings)
       const { way } = settings.deal
+      // most findings say how many steps can be had; of many levels some do not
+      const nearest =
+        steps ??
+        (way === 'apart' || way === 'close' ? stepsReach(game.deck.pairs, settings)?.[way] : undefined)
       return [
-        ...(reach && (way === 'apart' || way === 'close')
-          ? [
+        ...(nearest === undefined
+          ? []
+          : [
               {
-                label: `${reach[way]} ${reach[way] === 1 ? 'step' : 'steps'}`,
-                to: say(rung, 'deal', { steps: reach[way] }),
+                label: `${nearest} ${nearest === 1 ? 'step' : 'steps'}`,
+                to: say(rung, 'deal', { steps: nearest }),
               },
-            ]
-          : []),
+            ]),
         shuffleInstead,
       ]
     }

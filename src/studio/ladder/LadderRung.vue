@@ -8,25 +8,26 @@ import IconWarn from '~icons/ph/warning-circle'
 import { computed, nextTick, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { openCells } from '../../core/deal/cells.ts'
-import { levelFindings } from '../../core/game/findings.ts'
 import type { Level } from '../../core/game/game.ts'
 import { resolveLevel } from '../../core/game/levels.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
 import { clockText } from '../../player/words.ts'
 import BoardMini from '../cards/BoardMini.vue'
+import { useFindings } from '../findings/store.ts'
 import type { Station } from '../router.ts'
 import { useBench } from '../store/bench.ts'
 
 const props = defineProps<{ level: Level; index: number; station: Station; last: boolean }>()
 const emit = defineEmits<{ duplicate: []; remove: []; move: [by: number] }>()
 const bench = useBench()
+const checks = useFindings()
 const route = useRoute()
 const naming = ref(false)
 const field = ref<HTMLInputElement>()
 
 const open = computed(() => bench.rung === props.level.id)
 const settings = computed(() => resolveLevel(bench.game!, props.level))
-const findings = computed(() => levelFindings(bench.game!, props.level, props.index))
+const findings = computed(() => checks.ofRung(props.index))
 const facts = computed(() => {
   const { board, clock, limits } = settings.value
   const cards = openCells(board).length

@@ -2,98 +2,118 @@
 import { computed } from 'vue'
 import { openCells } from '../../core/deal/cells.ts'
 import { par } from '../../core/odds/par.ts'
-import { prepareDeal } from '../../core/deal/deal.ts'
-import { costOf } from '../../core/odds/cost.ts'
-import { livesLast, livesNeeded } from '../../core/odds/lives.ts'
 import { matchPoints } from '../../core/play/points.ts'
 import FindingsList from '../findings/FindingsList.vue'
+import { useFindings } from '../findings/store.ts'
 import { writeNumber } from '../settings/numbers.ts'
 import { useBench } from '../store/bench.ts'
+import { useFigures } from '../workers/useFigures.ts'
 import StarScale from './StarScale.vue'
 
 /** What the rules of this rung come to, in figures that follow from them. */
 const bench = useBench()
+const checks = useFindings()
 const settings = computed(() => bench.settings!)
 const pairs = computed(() => Math.floor(openCells(settings.value.board).length / 2))
-const perfect = computed(() => par(Math.min(200, pairs.value)))
+const luck = computed(() => par(Math.min(200, pairs.value)).lucky)
+
+/** From the machine itself; null while the level cannot be dealt, or nothing is worked out yet. */
+const { figures, working } = useFigures('rules', () => ({
+  pairs: bench.game!.deck.pairs,
+  settings: settings.value,
+}))
+const cost = computed(() => figures.value?.cost ?? null)
+const lasting = computed(() => figures.value?.lasting ?? null)
+
 const waits = computed(
   () => settings.value.turn.duringLook === 'wait' && settings.value.turn.onMiss === 'timed',
 )
-const misses = computed(() => perfect.value.turns - pairs.value)
-const waiting = computed(
-  () => misses.value * settings.value.turn.missLook + pairs.value * settings.value.turn.matchLook,
-)
+/** nobody waits for the last match */
+const waiting = computed(() => {
+  if (!cost.value) return 0
+  const { missLook, matchLook } = settings.value.turn
+  return (cost.value.perfect.turns - pairs.value) * missLook + (pairs.value - 1) * matchLook
+})
+const stands = computed(() => settings.value.clock.mode !== 'off' && settings.value.clock.lookStopsClock)
+const takesOff = computed(() => settings.value.clock.mode === 'up' && settings.value.clock.matchBonus > 0)
 
-const dealer = computed(() => {
-  const made = prepareDeal(bench.game!.deck.pairs, settings.value)
-  return made.ok && made.value.pairs > 0 ? made.value : null
-})
-/** What it costs, from the machine itself; null while the level cannot be dealt. */
-const cost = computed(() => dealer.value && costOf(settings.value, dealer.value))
-/** In how many games of a perfect memory the lives are enough; null without lives. */
-const lasting = computed(() => {
-  const needed = dealer.value && livesNeeded(settings.value, dealer.value)
-  return needed && { won: livesLast(needed, settings.value.limits.lives!), of: needed.length }
-})
 const cannot = computed(() => {
   const at = bench.game!.levels.findIndex((level) => level === bench.level)
-  return bench.findings.filter(
-    ({ code, at: place }) =>
-      (code === 'cannot-be-won' || code === 'needs-luck') && place.startsWith(`levels[${at}].`),
-  )
+  return at < 0
+    ? []
+    : checks.ofRung(at).filter(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')
 })
 const streak = computed(() =>
   Array.from({ length: 6 }, (_, i) => matchPoints(settings.value.score, i + 1, false)),
 )
 const tallest = computed(() => Math.max(1, ...streak.value))
 const seconds = (ms: number): string => writeNumber(Math.round(ms / 100) * 100, 'seconds')
+const percent = (share: number): string =>
+  share > 0 && share < 0.01 ? '< 1 %' : share < 1 && share > 0.99 ? '> 99 %' : `${Math.round(share * 100)} %`
+const written = (points: number): string => Math.round(points).toLocaleString('en')
 </script>
 
 <template>
   <aside class="aside" tabindex="0" aria-labelledby="meaning">
     <h2 id="meaning">What that means</h2>
-    <dl>
-      <div>
-        <dt>{{ perfect.turns.toFixed(1) }} turns</dt>
-        <dd>
-          is par for {{ pairs }} pairs: what a perfect memory needs on average,
-          {{ perfect.lucky.toFixed(2) }} of its matches by luck
-        </dd>
-      </div>
+    <p v-if="!figures && working" class="soft" role="status">Working it out …</p>
+    <dl :class="{ working }" :aria-busy="working">
+      <template v-if="cost">
+        <div v-if="cost.perfect.exactTurns">
+          <dt>{{ cost.perfect.turns.toFixed(1) }} turns</dt>
+          <dd>
+            is par for {{ pairs }} pairs: what a perfect memory needs on average, {{ luck.toFixed(2) }} of its
+            matches by luck
+          </dd>
+        </div>
+        <div v-else>
+          <dt>{{ cost.perfect.turns.toFixed(1) }} turns</dt>
+          <dd>
+            is about what a perfect memory needs here: the mean of {{ cost.perfect.games }} simulated games
+          </dd>
+        </div>
+      </template>
       <div v-if="waits">
         <dt>{{ seconds(settings.turn.missLook) }}</dt>
         <dd>is the wait that a miss costs the player</dd>
       </div>
-      <div v-if="waits">
-        <dt>{{ seconds(waiting) }}</dt>
-        <dd>
-          <template v-if="settings.clock.mode === 'down'"
-            >of the {{ writeNumber(settings.clock.limit, 'clock') }} go</template
-          ><template v-else>go</template>
-          to looking at judged cards, for a perfect memory
-        </dd>
-      </div>
       <template v-if="cost">
+        <div v-if="waits">
+          <dt>{{ seconds(waiting) }}</dt>
+          <dd>
+            <template v-if="settings.clock.mode === 'down' && !stands"
+              >of the {{ writeNumber(settings.clock.limit, 'clock') }} go</template
+            ><template v-else>go</template> to looking at judged cards, for a perfect memory<template
+              v-if="stands"
+              >; the clock stands still meanwhile</template
+            >
+          </dd>
+        </div>
         <div>
           <dt>{{ seconds(cost.leastTime) }}</dt>
           <dd>
             is the least time in which this board can be won<template v-if="settings.clock.mode === 'down'"
               >, of {{ writeNumber(settings.clock.limit, 'clock') }}</template
+            ><template v-if="takesOff"
+              >, by a clock from which each match takes {{ seconds(settings.clock.matchBonus) }} off</template
             >
           </dd>
         </div>
         <div>
-          <dt>{{ cost.highestScore.toLocaleString('en') }}</dt>
+          <dt>{{ written(cost.highest.score) }}</dt>
           <dd>
-            is the highest score<template v-if="cost.perfect"
-              >; a perfect memory makes about
-              {{ Math.round(cost.perfect.score).toLocaleString('en') }}</template
-            >
+            is {{ cost.highest.exact ? 'the highest score' : 'a bound that no score passes'
+            }}{{ settings.players.names.length > 1 ? ', of all players together' : '' }}; a perfect memory
+            makes about {{ written(cost.perfect.score) }}
           </dd>
         </div>
         <div v-if="lasting">
-          <dt>{{ lasting.won }} of {{ lasting.of }}</dt>
-          <dd>games of a perfect memory are won before the lives are gone</dd>
+          <dt>{{ percent(lasting.share) }}</dt>
+          <dd>
+            of a perfect memory's games are won before the lives are gone<template v-if="lasting.games"
+              >, in {{ lasting.games }} simulated games</template
+            >
+          </dd>
         </div>
       </template>
     </dl>
@@ -133,6 +153,9 @@ dd {
   margin: 0;
   font-size: 14px;
   line-height: 1.4;
+}
+dl.working {
+  opacity: 0.55;
 }
 .bars {
   display: grid;

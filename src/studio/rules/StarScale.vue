@@ -20,7 +20,7 @@ const NAMES = ['One star', 'Two stars', 'Three stars']
 const by = computed(() => stars.value!.by)
 const landing = (one: Landing): number => one[by.value]
 const players = computed(() => [
-  ...(props.cost.perfect ? [{ at: landing(props.cost.perfect), words: 'perfect memory' }] : []),
+  { at: landing(props.cost.perfect), words: 'perfect memory' },
   { at: landing(props.cost.none), words: 'no memory' },
 ])
 /** while a star is dragged the scale stays as it was */
@@ -82,13 +82,14 @@ function key(event: KeyboardEvent, i: number): void {
       <span class="value">{{ told(player.at) }}</span>
     </li>
   </ul>
+  <p v-if="by === 'time'" class="soft">with no time to think, on the level's own clock</p>
 </template>
 
 <style scoped>
 ul {
   display: grid;
   gap: 4px;
-  margin: 8px 0 18px;
+  margin: 8px 0 12px;
   padding: 0;
   font-size: 14px;
   list-style: none;
@@ -106,6 +107,10 @@ li {
   height: 4px;
   border-radius: 2px;
   background: var(--sand);
+}
+.soft {
+  margin: 0 0 16px;
+  font-size: 14px;
 }
 .dot,
 .star {

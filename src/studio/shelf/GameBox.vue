@@ -8,10 +8,11 @@ import { RouterLink } from 'vue-router'
 import { resolveLevel } from '../../core/game/levels.ts'
 import BoardMini from '../cards/BoardMini.vue'
 import FaceView from '../cards/FaceView.vue'
-import type { Box } from '../store/shelf.ts'
+import type { Finding } from '../../core/game/findings.ts'
+import type { Kept } from '../store/db.ts'
 import { downloadGame } from './open-file.ts'
 
-const props = defineProps<{ box: Box; hue: number }>()
+const props = defineProps<{ box: Kept; hue: number; findings: readonly Finding[] }>()
 defineEmits<{ duplicate: []; remove: [] }>()
 
 const MOST_BOARDS = 6
@@ -62,8 +63,8 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
       <span v-if="boards.length > MOST_BOARDS" class="soft">+{{ boards.length - MOST_BOARDS }}</span>
     </div>
     <p class="soft facts">{{ facts }}</p>
-    <p v-if="box.findings.length" class="findings">
-      {{ count(box.findings.length, 'finding') }}: {{ box.findings[0]!.message }}
+    <p v-if="findings.length" class="findings">
+      {{ count(findings.length, 'finding') }}: {{ findings[0]!.message }}
     </p>
     <footer>
       <RouterLink class="btn main" :to="to('play')" :aria-label="`Play ${game.title}`"

@@ -5,13 +5,16 @@ import { useRouter } from 'vue-router'
 import type { Game } from '../../core/game/game.ts'
 import { problemLine } from '../../core/result.ts'
 import FilePicker from '../look/FilePicker.vue'
-import { useShelf, type Box } from '../store/shelf.ts'
+import type { Kept } from '../store/db.ts'
+import { useShelf } from '../store/shelf.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import GameBox from './GameBox.vue'
 import NewGame from './NewGame.vue'
 import { openGameFile } from './open-file.ts'
+import { useShelfFindings } from './useShelfFindings.ts'
 
 const shelf = useShelf()
+const { findingsOf } = useShelfFindings(() => shelf.boxes)
 const router = useRouter()
 const { say } = useToasts()
 const picker = ref<InstanceType<typeof FilePicker>>()
@@ -50,7 +53,7 @@ async function make(game: Game): Promise<void> {
   if (id) openBench(id)
 }
 
-async function remove(box: Box): Promise<void> {
+async function remove(box: Kept): Promise<void> {
   const back = await shelf.remove(box)
   say(`"${box.game.title}" is removed`, { act: { label: 'Undo', run: () => void back() } })
 }
@@ -84,6 +87,7 @@ const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.in
           v-for="(box, i) in shelf.boxes"
           :key="box.key"
           :box="box"
+          :findings="findingsOf(box)"
           :hue="i % 3"
           @duplicate="shelf.duplicate(box)"
           @remove="remove(box)"

@@ -6,8 +6,8 @@ import { RouterLink, useRoute } from 'vue-router'
 import type { Finding } from '../../core/game/findings.ts'
 import { useBench } from '../store/bench.ts'
 
-/** All findings of a game before it is shipped, each with the way to where it can be mended. */
-defineProps<{ findings: readonly Finding[] }>()
+/** All findings of a game before it is shipped, each with the way to where it can be mended. `current`: all is looked over as it is now. */
+defineProps<{ findings: readonly Finding[]; current: boolean }>()
 const bench = useBench()
 const route = useRoute()
 
@@ -21,7 +21,8 @@ function placeOf(finding: Finding) {
 </script>
 
 <template>
-  <p v-if="!findings.length" class="fine">
+  <p v-if="!findings.length && !current" class="soft">Looking over every level …</p>
+  <p v-else-if="!findings.length" class="fine">
     <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
   </p>
   <ul v-else>

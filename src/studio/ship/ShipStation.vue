@@ -3,12 +3,13 @@ import IconFile from '~icons/ph/file-code'
 import IconPage from '~icons/ph/browser'
 import IconZip from '~icons/ph/file-zip'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { findingsOf } from '../../core/game/findings.ts'
+import { unknownPictures } from '../../core/game/findings.ts'
 import { resolveLevel } from '../../core/game/levels.ts'
 import { problemLine } from '../../core/result.ts'
 import { mountPlayer, type Player } from '../../player/mount.ts'
 import BoardMini from '../cards/BoardMini.vue'
 import { pictureIndex, pictureUrl } from '../cards/pictures.ts'
+import { useFindings } from '../findings/store.ts'
 import { download, downloadGame } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
 import { useToasts } from '../toast/useToasts.ts'
@@ -16,6 +17,7 @@ import { makeHtml } from './make-html.ts'
 import ShipFindings from './ShipFindings.vue'
 
 const bench = useBench()
+const checks = useFindings()
 const { say } = useToasts()
 const host = ref<HTMLElement>()
 const pictures = ref<ReadonlySet<string>>()
@@ -23,7 +25,10 @@ const busy = ref(false)
 let player: Player | null = null
 
 const game = computed(() => bench.game!)
-const findings = computed(() => findingsOf(game.value, pictures.value))
+const findings = computed(() => [
+  ...checks.all,
+  ...(pictures.value ? unknownPictures(game.value, pictures.value) : []),
+])
 const stopped = computed(() => findings.value.some((finding) => finding.level === 'stops'))
 const hasImages = computed(() =>
   game.value.deck.pairs.some(({ a, b }) => a.kind === 'image' || b?.kind === 'image'),
@@ -82,7 +87,7 @@ watch(game, mount)
           <p class="soft">
             One HTML file with cards, rules and sounds inside. It plays offline and asks for nothing.
           </p>
-          <button class="btn main" type="button" :disabled="busy || stopped" @click="page">
+          <button class="btn main" type="button" :disabled="busy || stopped || !checks.current" @click="page">
             {{ busy ? 'Making it…' : 'Download the page' }}
           </button>
           <p v-if="stopped" class="stop">Mend what stops the game first.</p>
@@ -115,7 +120,7 @@ watch(game, mount)
       </ul>
 
       <h3 class="title">Findings</h3>
-      <ShipFindings :findings="findings" />
+      <ShipFindings :findings="findings" :current="checks.current" />
     </section>
   </div>
 </template>

@@ -1,7 +1,6 @@
 import { produce, type Draft } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { findingsOf } from '../../core/game/findings.ts'
 import type { Game, Level } from '../../core/game/game.ts'
 import { findLevel, isOwn, resolveLevel, withOwn, withoutOwn } from '../../core/game/levels.ts'
 import type { Section, Settings } from '../../core/game/settings.ts'
@@ -31,7 +30,6 @@ export const useBench = defineStore('bench', () => {
 
   const level = computed<Level | undefined>(() => game.value?.levels.find(({ id }) => id === rung.value))
   const settings = computed<Settings | null>(() => game.value && resolveLevel(game.value, level.value))
-  const findings = computed(() => (game.value ? findingsOf(game.value) : []))
 
   /** Opens a kept game. Out: whether there is one under this key. */
   async function open(wanted: string): Promise<boolean> {
@@ -181,7 +179,6 @@ export const useBench = defineStore('bench', () => {
     rung,
     level,
     settings,
-    findings,
     past,
     future,
     state,

@@ -1,18 +1,13 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { findingsOf, type Finding } from '../../core/game/findings.ts'
 import type { Game } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
 import { allGames, dropGame, keepGame, onceEver, onOtherTab, putBack, sweepArt, type Kept } from './db.ts'
 
-export type Box = Kept & { findings: Finding[] }
-
-const withFindings = (row: Kept): Box => ({ ...row, findings: findingsOf(row.game) })
-
 /** The games on the shelf, the last touched first. */
 export const useShelf = defineStore('shelf', () => {
-  const boxes = shallowRef<Box[]>([])
+  const boxes = shallowRef<Kept[]>([])
   const ready = ref(false)
 
   async function load(): Promise<void> {
@@ -20,7 +15,7 @@ export const useShelf = defineStore('shelf', () => {
     if (!ready.value) await sweepArt()
     const rows = await allGames()
     rows.sort((a, b) => b.touched - a.touched)
-    boxes.value = rows.map(withFindings)
+    boxes.value = rows
     ready.value = true
   }
 

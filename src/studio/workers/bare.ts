@@ -15,8 +15,7 @@ export const bare = (pairs: readonly Pair[]): Pair[] => {
 export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** A game without its art, that is quickly given to a worker. */
-export const bareGame = (game: Game): Game =>
-  plain({
-    ...game,
-    deck: { back: { ...game.deck.back, emblem: undefined, image: undefined }, pairs: bare(game.deck.pairs) },
-  })
+export const bareGame = (game: Game): Game => ({
+  ...game,
+  deck: { back: { ...game.deck.back, emblem: undefined, image: undefined }, pairs: bare(game.deck.pairs) },
+})
