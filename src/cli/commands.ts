@@ -14,6 +14,7 @@ import { passed, runCheck } from '../core/play/check.ts'
 import { tableOf } from '../core/play/record.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
+import { quoted, quotedValue } from '../core/result.ts'
 import { shipHtml } from '../ship/html.ts'
 import { gatherArt } from '../ship/pictures.ts'
 import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, textAt, Unusable } from './files.ts'
@@ -21,11 +22,16 @@ import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, textAt, Unusable
 /** What each command does. Data goes to `print`, messages to `tell`; the number is the exit code. */
 export type Out = { print(line: string): void; tell(line: string): void }
 
+const LEVELS_NAMED = 12
+
 function levelOf(game: Game, id: string | undefined): Level {
   const level = id === undefined ? game.levels[0] : findLevel(game, id)
   if (level) return level
-  const known = game.levels.map((one) => one.id).join(', ')
-  throw new Unusable(`no level "${id}" in this game; it has ${known}`)
+  const known = game.levels.slice(0, LEVELS_NAMED).map((one) => one.id)
+  const more = game.levels.length - known.length
+  throw new Unusable(
+    `no level ${quoted(id!)} in this game; it has ${known.join(', ')}${more ? ` and ${more} more` : ''}`,
+  )
 }
 
 export type DealOptions = { level?: string; seed?: string; count?: number; text?: boolean }
@@ -44,7 +50,7 @@ export function deal(path: string, options: DealOptions, out: Out): number {
   const seed = options.seed ?? nextSeed(settings.deal.seed, Date.now(), Date.now())
   const seeds = count === 1 ? [seed] : Array.from({ length: count }, (_, i) => `${seed}-${i + 1}`)
   for (const one of [seeds[0]!, seeds.at(-1)!])
-    if (!isSeed(one)) throw new Unusable(`--seed: "${one}" is not 1 to 64 characters long`)
+    if (!isSeed(one)) throw new Unusable(`--seed: ${quoted(one)} is not 1 to 64 characters long`)
   for (const one of seeds) {
     const cells = dealer.value.deal(one)
     const { rows, columns } = dealer.value
@@ -78,7 +84,7 @@ export function replayRecord(
   out.print(JSON.stringify(options.events ? { ...result, events: round.events } : result))
   const wrong = differences(record.expect ?? {}, result)
   for (const { key, expected, actual } of wrong)
-    out.tell(`expected ${key} ${JSON.stringify(expected)}, but it is ${JSON.stringify(actual)}`)
+    out.tell(`expected ${key} ${quotedValue(expected)}, but it is ${quotedValue(actual)}`)
   return wrong.length ? 1 : 0
 }
 
@@ -90,7 +96,7 @@ function failedChecks(game: Game): Finding[] {
     const [first] = checked.wrong
     const why = checked.problem
       ? checked.problem.message
-      : `expected ${first!.key} ${JSON.stringify(first!.expected)}, but it is ${JSON.stringify(first!.actual)}`
+      : `expected ${first!.key} ${quotedValue(first!.expected)}, but it is ${quotedValue(first!.actual)}`
     return [
       { level: 'warns', code: 'kept-check-failed', at: `checks[${i}]`, message: `${check.name}: ${why}` },
     ]

@@ -4,6 +4,7 @@ import { readBoards, type GivenSize, type ReadBoards } from '../core/audit/read-
 import { readGame } from '../core/files/game-file.ts'
 import { readGameZip } from '../core/files/game-zip.ts'
 import { readRecord } from '../core/files/record-file.ts'
+import { readUtf8 } from '../core/files/utf8.ts'
 import type { PlayRecord } from '../core/play/record.ts'
 import type { Game } from '../core/game/game.ts'
 import { SIZES } from '../core/game/settings.ts'
@@ -36,20 +37,19 @@ function usable<T>(path: string, result: Result<T>): T {
 export function gameAt(path: string): Game {
   const bytes = readBytes(path)
   const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b
-  return usable(path, zipped ? readGameZip(bytes) : readGame(bytes.toString('utf8')))
+  return usable(path, zipped ? readGameZip(bytes) : readGame(textOf(path, bytes)))
 }
 
-export function recordAt(path: string): PlayRecord {
-  return usable(path, readRecord(readBytes(path).toString('utf8')))
-}
+export const recordAt = (path: string): PlayRecord => usable(path, readRecord(textAt(path)))
+
+const textOf = (path: string, bytes: Uint8Array): string => usable(path, readUtf8(bytes))
 
 /** The text of a file. */
-export const textAt = (path: string): string => readBytes(path).toString('utf8')
+export const textAt = (path: string): string => textOf(path, readBytes(path))
 
 /** Boards that another program dealt. */
-export function boardsAt(path: string, size: GivenSize): ReadBoards {
-  return usable(path, readBoards(readBytes(path).toString('utf8'), size))
-}
+export const boardsAt = (path: string, size: GivenSize): ReadBoards =>
+  usable(path, readBoards(textAt(path), size))
 
 let library: Record<string, { body: string }> | null = null
 

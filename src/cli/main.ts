@@ -104,7 +104,12 @@ try {
         error.code === 'commander.help'
           ? 'a command is needed: deal, replay, check, audit deals, audit log or ship'
           : error.message
-      out.tell(why.replace(/^error: /, '').replace(/\s*\n\s*/g, ' '))
+      out.tell(
+        why
+          .slice(0, 400)
+          .replace(/^error: /, '')
+          .replace(/\s*\n\s*/g, ' '),
+      )
       code = 2
     }
   } else if (error instanceof Unusable) {

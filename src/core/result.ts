@@ -11,3 +11,23 @@ export const bad = (at: string, message: string): { ok: false; problem: Problem 
 /** A problem in one line: "levels[0].board.rows: at most 20". */
 export const problemLine = (problem: Problem): string =>
   problem.at ? `${problem.at}: ${problem.message}` : problem.message
+
+/** So many characters of what somebody wrote are repeated in a message. */
+const QUOTED = 80
+
+/** Text as a message may hold it: cut before it is put into words, however long it is. */
+export const cut = (text: string): string => (text.length > QUOTED ? `${text.slice(0, QUOTED)}…` : text)
+
+/** Text in quotation marks, as a message quotes it. */
+export const quoted = (text: string): string => `"${cut(text)}"`
+
+/** Any JSON value as a message quotes it; of lists and objects only their kind where they are long. */
+export function quotedValue(value: unknown): string {
+  if (typeof value === 'string') return quoted(value)
+  if (typeof value !== 'object' || value === null) return String(value)
+  const { length } = Array.isArray(value) ? value : Object.keys(value)
+  return length > QUOTED
+    ? `${Array.isArray(value) ? 'a list' : 'an object'} of ${length}`
+    : cut(JSON.stringify(value, briefly))
+}
+const briefly = (_key: string, value: unknown): unknown => (typeof value === 'string' ? cut(value) : value)

@@ -18,7 +18,7 @@ beforeAll(async () => {
   writeFileSync(join(built, 'assets', 'studio.js'), `/* ${'long '.repeat(1000)} */`)
   writeFileSync(join(built, 'pictures', 'small', 'old-key.webp'), 'RIFF')
   writeFileSync(join(folder, 'secret.txt'), 'secret')
-  server = makeApp(built).listen(0, '127.0.0.1')
+  server = makeApp(built, 'Studio.local').listen(0, '127.0.0.1')
   await once(server, 'listening')
 })
 afterAll(async () => {
@@ -78,6 +78,36 @@ describe('the server', () => {
     expect(status).toBeGreaterThanOrEqual(400)
     expect(status).toBeLessThan(500)
     expect(body).not.toBe('secret')
+  })
+  test.each(['/%00', '/games/%00', '/a%00.js', '/assets/%00'])(
+    'has nothing by the name of %s',
+    async (path) => {
+      expect(await ask(path)).toMatchObject({ status: 400 })
+    },
+  )
+  test.each([
+    '127.0.0.1',
+    '127.0.0.1:8420',
+    'localhost:8420',
+    'LOCALHOST',
+    '[::1]:8420',
+    'studio.local',
+    'Studio.local:80',
+  ])('answers to the name %s', async (host) =>
+    expect((await ask('/healthz', 'GET', { host })).status).toBe(200),
+  )
+  test.each([
+    'example.com',
+    'localhost.example.com',
+    '127.0.0.1.example.com:8420',
+    '192.168.1.5',
+    '[::2]',
+    'localhost:8420:1',
+  ])('does not answer to the name %j', async (host) => {
+    for (const path of ['/', '/healthz', '/assets/studio.js']) {
+      const { status, body } = await ask(path, 'GET', { host })
+      expect([status, body]).toEqual([421, 'this server has another name'])
+    }
   })
   test.each(['POST', 'PUT', 'DELETE'])('takes nothing in by %s', async (method) => {
     expect((await ask('/games/x/deck', method)).status).toBe(404)

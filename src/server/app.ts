@@ -3,8 +3,14 @@ import express, { type Express } from 'express'
 import helmet from 'helmet'
 import { join } from 'node:path'
 
-/** The app that serves the built studio from `folder`, with a strict policy. Every path that is no file is the studio's own. */
-export function makeApp(folder: string): Express {
+/** The names by which this machine knows itself. */
+const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]']
+
+/**
+ * The app that serves the built studio from `folder`, with a strict policy. Every path that is no file is the studio's own. It answers to the names of this machine
+ * and to `host`, a name or an address, alone: a page elsewhere cannot have its own name point here.
+ */
+export function makeApp(folder: string, host = ''): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -31,6 +37,19 @@ export function makeApp(folder: string): Express {
       crossOriginOpenerPolicy: false,
     }),
   )
+  const names = new Set(
+    [...OWN_NAMES, host.includes(':') ? `[${host}]` : host].map((name) => name.toLowerCase()),
+  )
+  app.use((request, response, next) => {
+    const asked = (request.headers.host ?? '').replace(/:\d{1,5}$/, '').toLowerCase()
+    if (asked && names.has(asked)) return next()
+    response.status(421).type('text/plain').send('this server has another name')
+  })
+  app.use((request, response, next) => {
+    // no file has such a name, and what looks for one would fail
+    if (request.path.includes('%00')) response.status(400).type('text/plain').send('bad request')
+    else next()
+  })
   app.use(compression())
   app.get('/healthz', (_request, response) => {
     response.type('text/plain').send('ok')

@@ -9,7 +9,7 @@ if (!Number.isInteger(first) || first < 0 || first > 65535) {
   console.error(`PORT is "${asked}"; a number from 0 to 65535 is expected`)
   process.exit(2)
 }
-const app = makeApp(fileURLToPath(new URL('../app', import.meta.url)))
+const app = makeApp(fileURLToPath(new URL('../app', import.meta.url)), host)
 
 function listen(port: number): void {
   const server = app.listen(port, host, (error?: Error) => {

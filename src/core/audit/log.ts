@@ -8,7 +8,7 @@ import { CARD_STATES, type CardState, type Input, type Reason } from '../play/ev
 import { advance, apply } from '../play/machine.ts'
 import { tableOf } from '../play/record.ts'
 import { isOver, newRound, NEVER, type Round } from '../play/round.ts'
-import { bad, good, type Result } from '../result.ts'
+import { bad, cut, good, type Result } from '../result.ts'
 
 /*
  * The log of a game that another program played, one JSON object a line:
@@ -35,6 +35,9 @@ const lineSchema = z.union([
   z.strictObject({ at, end: z.enum(['won', 'lost']) }),
 ])
 type Line = z.infer<typeof lineSchema>
+
+/** Lines that cannot be read are told up to this many. */
+const MOST_TOLD = 100
 
 /** Where a log breaks the rules: the line, from 1, and how. */
 export type Breach = { line: number; at: number; message: string }
@@ -69,14 +72,16 @@ export function auditLog(game: Game, text: string): Result<LogAudit> {
   const round = newRound(rules, board)
   const audit: LogAudit = { level, lines: 1, torn: [], presses: 0, breach: null }
   let last = 0
+  let torn = 0
   for (let i = head + 1; i < lines.length && !audit.breach; i++) {
     if (lines[i]!.trim() === '') continue
     const json = parsed(lines[i]!)
     const read = json.ok ? readWith(lineSchema, json.value) : json
     if (!read.ok) {
-      audit.torn.push(
-        `line ${i + 1}${read.problem.at ? `, ${read.problem.at}` : ''}: ${read.problem.message}`,
-      )
+      if (++torn <= MOST_TOLD)
+        audit.torn.push(
+          `line ${i + 1}${read.problem.at ? `, ${read.problem.at}` : ''}: ${read.problem.message}`,
+        )
       continue
     }
     const line = read.value
@@ -89,6 +94,7 @@ export function auditLog(game: Game, text: string): Result<LogAudit> {
     last = Math.max(last, line.at)
     if (message) audit.breach = { line: i + 1, at: line.at, message }
   }
+  if (torn > MOST_TOLD) audit.torn.push(`and ${torn - MOST_TOLD} more lines that cannot be read`)
   return good(audit)
 }
 
@@ -108,8 +114,8 @@ function breachOf(game: Game, round: Round, line: Line): string {
     advance(round, line.at)
     for (const [name, seen] of Object.entries(line.see)) {
       const is = round.states[cellOf(name)] ?? null
-      if (is === null) return `${name} is seen, but there is no card`
-      if (is !== seen) return `${name} is seen ${STATES[seen]}, but by the rules it ${lies(round, is)}`
+      if (is === null) return `${cut(name)} is seen, but there is no card`
+      if (is !== seen) return `${cut(name)} is seen ${STATES[seen]}, but by the rules it ${lies(round, is)}`
     }
     return ''
   }
@@ -132,11 +138,11 @@ function breachOf(game: Game, round: Round, line: Line): string {
   const turned = round.flips > flips
   const refused = round.events!.slice(refusals).find((event) => event.kind === 'refused')
   if (!turned && line.shows !== null)
-    return `${line.cell} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSALS[refused.reason] : 'that press only turns the missed cards back'}`
+    return `${cut(line.cell)} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSALS[refused.reason] : 'that press only turns the missed cards back'}`
   if (!turned) return ''
   const is = cardName(round.cells[cell]!, game.deck.pairs)
-  if (line.shows === null) return `${line.cell} stayed as it was, but by the rules it turns up ${is}`
-  return line.shows === is ? '' : `${line.cell} turned up ${line.shows}, but ${is} was dealt there`
+  if (line.shows === null) return `${cut(line.cell)} stayed as it was, but by the rules it turns up ${is}`
+  return line.shows === is ? '' : `${cut(line.cell)} turned up ${line.shows}, but ${is} was dealt there`
 }
 
 const STATES: Record<CardState, string> = {

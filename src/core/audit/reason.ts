@@ -1,4 +1,5 @@
 import { cellName, openCells } from '../deal/cells.ts'
+import { cut } from '../result.ts'
 import { likeMistakes, type MistakeName } from './mistakes.ts'
 import type { Report } from './report.ts'
 import type { Tally } from './tally.ts'
@@ -138,7 +139,7 @@ function favoured({ at, pairs, still, board, deals }: Tally, names: readonly str
   if (trend > uneven / 2)
     return {
       code: 'favours-start',
-      message: `Some pairs favour the start of the board: the cards of ${names[first.pair]} lie at place ${(first.mean + 1).toFixed(1)} on average, where ${((size + 1) / 2).toFixed(1)} would be even.`,
+      message: `Some pairs favour the start of the board: the cards of ${cut(names[first.pair]!)} lie at place ${(first.mean + 1).toFixed(1)} on average, where ${((size + 1) / 2).toFixed(1)} would be even.`,
     }
   if (strongest.z < 4)
     return {
@@ -147,6 +148,6 @@ function favoured({ at, pairs, still, board, deals }: Tally, names: readonly str
     }
   return {
     code: 'favours-places',
-    message: `Some pairs favour some places: ${names[strongest.pair]} lies at ${cellName(open[strongest.place]!, board.columns)} ${strongest.times.toFixed(1)} times as often as it should.`,
+    message: `Some pairs favour some places: ${cut(names[strongest.pair]!)} lies at ${cellName(open[strongest.place]!, board.columns)} ${strongest.times.toFixed(1)} times as often as it should.`,
   }
 }

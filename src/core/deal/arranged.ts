@@ -1,7 +1,7 @@
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
 import type { Pair } from '../game/game.ts'
 import type { Settings } from '../game/settings.ts'
-import { bad, good, type Result } from '../result.ts'
+import { bad, good, quoted, type Result } from '../result.ts'
 import { cellName, openCells } from './cells.ts'
 
 /**
@@ -32,9 +32,11 @@ export function arrangedCells(
     const slash = name.lastIndexOf('/')
     const index = byId.get(name.slice(0, slash))
     const side = name.slice(slash + 1)
-    if (index === undefined || (side !== 'a' && side !== 'b')) return bad(at, `no card "${name}" in the deck`)
+    if (index === undefined || (side !== 'a' && side !== 'b'))
+      return bad(at, `no card ${quoted(name)} in the deck`)
     const related = pairs[index]!.b !== undefined
-    if (side === 'b' && !related) return bad(at, `"${name}": this pair is identical, its side is always a`)
+    if (side === 'b' && !related)
+      return bad(at, `${quoted(name)}: this pair is identical, its side is always a`)
     cells.push(cardOf(index, side, related))
     // a related pair needs as many a as b, an identical one an even number
     const before = waiting.get(pairs[index]!.id) ?? 0

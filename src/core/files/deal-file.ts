@@ -4,7 +4,7 @@ import type { Cells } from '../deal/deal.ts'
 import type { Pair } from '../game/game.ts'
 import { idSchema, seedSchema } from '../game/id-schema.ts'
 import { BOUNDS } from '../game/settings.ts'
-import { bad, good, type Result } from '../result.ts'
+import { bad, good, quoted, type Result } from '../result.ts'
 import { parseJson, readWith } from './read-json.ts'
 
 const side = z.int().min(BOUNDS.side[0]).max(BOUNDS.side[1])
@@ -15,7 +15,7 @@ export const dealSchema = z.strictObject({
   seed: seedSchema,
   rows: side,
   columns: side,
-  cells: z.array(z.string().nullable()).max(BOUNDS.cards[1]),
+  cells: z.array(z.unknown()).max(BOUNDS.cards[1]).pipe(z.array(z.string().nullable()).max(BOUNDS.cards[1])),
 })
 export type DealLine = z.infer<typeof dealSchema>
 
@@ -56,7 +56,7 @@ export function readDeal(
   const cells: Card[] = []
   for (const [i, name] of deal.cells.entries()) {
     const card = name === null ? NO_CARD : byName.get(name)
-    if (card === undefined) return bad(`cells[${i}]`, `no card "${name}" in the deck`)
+    if (card === undefined) return bad(`cells[${i}]`, `no card ${quoted(name!)} in the deck`)
     cells.push(card)
   }
   return good({ ...deal, cells })

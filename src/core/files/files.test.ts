@@ -8,13 +8,14 @@ import { cellsOf, anyInputs, gameWith, pairsNamed, settingsWith } from '../testi
 import { problemLine, type Result } from '../result.ts'
 import { dealSchema, readDeal, readDeals, writeDeal } from './deal-file.ts'
 import { gameFileSchema, readGame, writeGame } from './game-file.ts'
+import { gifOf, jpegOf, pngOf, webpOf } from '../testing/images.ts'
 import { checkImage, checkSvg, imageType } from './image.ts'
 import { readRecord, recordFileSchema, writeRecord } from './record-file.ts'
 import { pairsFileSchema } from './pairs-file.ts'
 import type { PlayRecord } from '../play/record.ts'
 
 const bytes = (text: string): Uint8Array => Uint8Array.from(text, (c) => c.charCodeAt(0))
-const PNG = bytes('\x89PNG\r\n\x1a\nrest')
+const PNG = pngOf(3, 2)
 const imageUrl = (data: Uint8Array, type = 'png'): string =>
   `data:image/${type};base64,${fromUint8Array(data)}`
 
@@ -276,19 +277,65 @@ describe('images', () => {
   })
   test.each([
     ['<svg xmlns="http://www.w3.org/2000/svg"><path fill="url(#g)" d="M0 0"/><use href="#g"/></svg>', 'fine'],
-    ['<svg><image href="data:image/png;base64,AA=="/></svg>', 'fine'],
-    ['<svg><a xmlns:xlink="x" xlink:href="#x"/></svg>', 'fine'],
+    [`<svg><image href="${imageUrl(PNG)}"/></svg>`, 'fine'],
+    ['<svg><image href="data:image/png;base64,AA=="/></svg>', 'holds an image that cannot be taken'],
+    ['<svg><use xmlns:xlink="x" xlink:href="#x"/></svg>', 'fine'],
+    ['<svg><a href="#x"/></svg>', 'line 1: holds a <a>'],
     ['<svg><circle onload="x()"/></svg>', 'line 1: holds an event handler (onload)'],
     ['<svg>\n\n<image href="http://x/y.png"/></svg>', 'line 3: refers to something outside it (href)'],
     ['<svg><style>@import "x"</style></svg>', 'line 1: loads something from outside (style)'],
     ['<svg><rect style="fill:url(http://x)"/></svg>', 'line 1: loads something from outside (style)'],
     ['<svg><foreignObject/></svg>', 'line 1: holds a <foreignObject>'],
     ['<!DOCTYPE svg [<!ENTITY a "b">]><svg/>', 'line 1: declares entities'],
-    ['<html/>', 'line 1: not an SVG: it begins with <html>'],
-    ['<svg><path></svg>', 'line 1: not well-formed XML'],
+    ['<html/>', 'line 1: is not an SVG: it begins with <html>'],
+    ['<svg><path></svg>', 'line 1: is not well-formed XML'],
     ['', 'not well-formed XML'],
   ])('an SVG may only draw: %s', (text, message) => {
     expect(complaint(checkSvg(text))).toContain(message)
+  })
+  test.each<[string, Uint8Array, string]>([
+    ['64 megapixels', pngOf(8000, 8000), 'fine'],
+    [
+      'a column more',
+      pngOf(8001, 8000),
+      '8,001 × 8,000 px are too many; at most 64 megapixels. Make it smaller first',
+    ],
+    [
+      '480 megapixels',
+      pngOf(24_000, 20_000),
+      '24,000 × 20,000 px are too many; at most 16,384 along a side. Make it smaller first',
+    ],
+    ['the longest side', pngOf(16_384, 3), 'fine'],
+    [
+      'a longer one',
+      pngOf(16_385, 1),
+      '16,385 × 1 px are too many; at most 16,384 along a side. Make it smaller first',
+    ],
+    ['a JPEG', jpegOf(3, 2), 'fine'],
+    [
+      'a vast JPEG',
+      jpegOf(9000, 9000),
+      '9,000 × 9,000 px are too many; at most 64 megapixels. Make it smaller first',
+    ],
+    ['a WebP', webpOf(3, 2), 'fine'],
+    [
+      'a vast WebP',
+      webpOf(20_000, 2),
+      '20,000 × 2 px are too many; at most 16,384 along a side. Make it smaller first',
+    ],
+    ['a GIF', gifOf(3, 2, [[3, 2]]), 'fine'],
+    [
+      'a GIF with a picture larger than its screen',
+      gifOf(1, 1, [
+        [2, 2],
+        [9000, 9000],
+      ]),
+      '9,000 × 9,000 px are too many; at most 64 megapixels. Make it smaller first',
+    ],
+    ['no size at all', pngOf(0, 5), 'damaged: its header tells no size'],
+    ['a header cut off', pngOf(3, 2).slice(0, 14), 'damaged: its header tells no size'],
+  ])('a raster image is known by its header: %s', (_, data, message) => {
+    expect(complaint(checkImage(data))).toBe(message)
   })
   test('more than 8 MiB are too many', () => {
     const large = new Uint8Array(8 * 2 ** 20 + 1)

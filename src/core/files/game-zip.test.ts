@@ -3,9 +3,10 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { fromUint8Array } from 'js-base64'
 import { problemLine } from '../result.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
+import { pngOf } from '../testing/images.ts'
 import { readGameZip, writeGameZip } from './game-zip.ts'
 
-const PNG = Uint8Array.from('\x89PNG\r\n\x1a\nrest', (c) => c.charCodeAt(0))
+const PNG = pngOf(3, 2)
 const src = `data:image/png;base64,${fromUint8Array(PNG)}`
 const pairs = pairsNamed(8)
 pairs[1]!.a = { kind: 'image', src, alt: 'One' }

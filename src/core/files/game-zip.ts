@@ -1,12 +1,13 @@
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import { strToU8, unzipSync, zipSync } from 'fflate'
 import { fromUint8Array, toUint8Array } from 'js-base64'
 import type { Game } from '../game/game.ts'
 import { imagesOf } from '../game/images.ts'
 import { SIZES } from '../game/settings.ts'
-import { bad, type Result } from '../result.ts'
+import { bad, cut, quoted, type Result } from '../result.ts'
 import { gameFrom, writeGame } from './game-file.ts'
 import { imageType } from './image.ts'
 import { parseJson } from './read-json.ts'
+import { readUtf8 } from './utf8.ts'
 
 const GAME = 'game.json'
 
@@ -32,17 +33,18 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   }
   if (tooLarge)
     return bad(
-      tooLarge,
+      cut(tooLarge),
       `too large: ${SIZES.image / 2 ** 20} MiB an image, ${SIZES.file / 2 ** 20} MiB in all`,
     )
   const text = files[GAME]
   if (!text) return bad('', `no ${GAME} in this zip`)
-  const json = parseJson(strFromU8(text))
+  const decoded = readUtf8(text)
+  const json = decoded.ok ? parseJson(decoded.value) : decoded
   if (!json.ok) return bad(`${GAME}${json.problem.at ? `, ${json.problem.at}` : ''}`, json.problem.message)
   for (const { src, at, put } of imagesOf(json.value)) {
     if (src.startsWith('data:')) continue
     const image = Object.hasOwn(files, src) ? files[src] : undefined
-    if (!image) return bad(`${GAME}, ${at}`, `no "${src}" in this zip`)
+    if (!image) return bad(`${GAME}, ${at}`, `no ${quoted(src)} in this zip`)
     put(`data:image/${imageType(image) ?? 'unknown'};base64,${fromUint8Array(image)}`)
   }
   const game = gameFrom(json.value)

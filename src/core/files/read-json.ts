@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import { bad, good, type Problem, type Result } from '../result.ts'
+import { bad, cut, good, quotedValue, type Problem, type Result } from '../result.ts'
 import { SIZES } from '../game/settings.ts'
 
 /** Reads JSON. A problem names the line and column where the text stops being JSON. */
@@ -26,7 +26,7 @@ function placeOf(text: string, message: string): string {
 /** "deck.pairs[3].a.text" */
 export function pathText(path: readonly PropertyKey[]): string {
   return path
-    .map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i ? '.' : ''}${String(part)}`))
+    .map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i ? '.' : ''}${cut(String(part))}`))
     .join('')
 }
 
@@ -68,9 +68,12 @@ function sentence(issue: z.core.$ZodIssue): string {
 const unit = (origin: string): string =>
   origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : ''
 
+/** The schema's own words for unknown keys would repeat them all. */
+const brief: z.core.$ZodErrorMap = ({ code }) => (code === 'unrecognized_keys' ? 'unknown key' : undefined)
+
 /** A value read with a schema, or the first problem. */
 export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
-  const read = schema.safeParse(value)
+  const read = schema.safeParse(value, { error: brief })
   return read.success ? good(read.data) : { ok: false, problem: firstProblem(read.error) }
 }
 
@@ -85,14 +88,14 @@ export function readHead(value: unknown, format: string, version: number): Resul
   if (found !== format)
     return bad(
       'format',
-      `"${format}" is expected, not ${found === undefined ? 'nothing' : JSON.stringify(found)}`,
+      `"${format}" is expected, not ${found === undefined ? 'nothing' : quotedValue(found)}`,
     )
   if (!Number.isInteger(given) || (given as number) < 1)
     return bad('version', 'a whole number from 1 is expected')
   if ((given as number) > version)
     return bad(
       'version',
-      `${String(given)} is newer than this Lucky Twin reads (${version}); update it to open this file`,
+      `${quotedValue(given)} is newer than this Lucky Twin reads (${version}); update it to open this file`,
     )
   return good(rest)
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { quoted } from '../result.ts'
 import { PATTERNS } from '../deck/back.ts'
 import { CELL_NAME } from '../deal/cells.ts'
 import type { Game } from './game.ts'
@@ -29,6 +30,9 @@ import {
 type Bound = readonly [number, number]
 const whole = ([low, high]: Bound) => z.int().min(low).max(high)
 const number = ([low, high]: Bound) => z.number().min(low).max(high)
+/** A list that is not looked into if it is too long. */
+const list = <T extends z.ZodType>(item: T, [low, high]: Bound) =>
+  z.array(z.unknown()).max(high).pipe(z.array(item).min(low).max(high))
 const text = (longest: number) => z.string().min(1).max(longest)
 const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour as #rrggbb')
 
@@ -71,7 +75,7 @@ const backSchema = z.strictObject({
 export const pairSchema = z.strictObject({
   id: idSchema,
   name: text(LENGTHS.name),
-  tags: z.array(text(LENGTHS.tag)).max(20).optional(),
+  tags: list(text(LENGTHS.tag), [0, 20]).optional(),
   a: faceSchema,
   b: faceSchema.optional(),
 })
@@ -79,8 +83,8 @@ export const pairSchema = z.strictObject({
 const position = whole([1, BOUNDS.pairs[1]])
 const useSchema = z.union([
   z.literal('all'),
-  z.strictObject({ tags: z.array(text(LENGTHS.tag)) }),
-  z.strictObject({ pairs: z.array(idSchema) }),
+  z.strictObject({ tags: list(text(LENGTHS.tag), BOUNDS.pairs) }),
+  z.strictObject({ pairs: list(idSchema, BOUNDS.pairs) }),
   z.strictObject({ from: position, to: position }),
 ])
 
@@ -99,13 +103,13 @@ export const settingsShape = {
   board: z.strictObject({
     rows: whole(BOUNDS.side),
     columns: whole(BOUNDS.side),
-    gaps: z.array(z.string().regex(CELL_NAME, 'a cell such as C3')).max(BOUNDS.cards[1]),
+    gaps: list(z.string().regex(CELL_NAME, 'a cell such as C3'), [0, BOUNDS.cards[1]]),
   }),
   fill: z.strictObject({ use: useSchema, pick: z.enum(PICKS), repeat: z.enum(REPEATS) }),
   deal: z.strictObject({
     way: z.enum(WAYS),
     steps: whole(BOUNDS.steps),
-    arranged: z.array(cardNameSchema.nullable()).max(BOUNDS.cards[1]),
+    arranged: list(cardNameSchema.nullable(), [0, BOUNDS.cards[1]]),
     seed: z.union([z.literal('every-play'), z.literal('daily'), z.strictObject({ fixed: seedSchema })]),
   }),
   turn: z.strictObject({
@@ -182,7 +186,7 @@ function onceEach(list: { id: string }[], path: (string | number)[], context: z.
       context.addIssue({
         code: 'custom',
         path: [...path, index, 'id'],
-        message: `"${id}" is already the id of number ${before + 1}`,
+        message: `${quoted(id)} is already the id of number ${before + 1}`,
       })
   })
 }
@@ -193,18 +197,12 @@ export const gameShape = {
   deck: z
     .strictObject({
       back: backSchema,
-      pairs: z.array(pairSchema).max(BOUNDS.pairs[1]),
+      pairs: list(pairSchema, BOUNDS.pairs),
     })
     .superRefine((deck, context) => onceEach(deck.pairs, ['pairs'], context)),
   house: settingsSchema,
-  levels: z
-    .array(levelSchema)
-    .min(BOUNDS.levels[0])
-    .max(BOUNDS.levels[1])
-    .superRefine((levels, context) => onceEach(levels, [], context)),
-  checks: z
-    .array(checkSchema)
-    .max(BOUNDS.checks[1])
+  levels: list(levelSchema, BOUNDS.levels).superRefine((levels, context) => onceEach(levels, [], context)),
+  checks: list(checkSchema, BOUNDS.checks)
     .superRefine((checks, context) => onceEach(checks, [], context))
     .optional(),
 }

@@ -189,8 +189,23 @@ export const LENGTHS = {
   player: 24,
 } as const
 
-/** Largest images and files, in bytes. */
-export const SIZES = { image: 8 * 2 ** 20, file: 64 * 2 ** 20 } as const
+/** Largest images and files, in bytes; an SVG in letters too. */
+export const SIZES = { image: 8 * 2 ** 20, svg: 512 * 2 ** 10, file: 64 * 2 ** 20 } as const
+
+/**
+ * What an image may ask of a browser. px of a raster image in all and along a side; of an SVG the elements and letters of path data that are
+ * drawn when all that is used again is counted, levels of masks or clips, elements within each other, filtered elements, and parts of a filter.
+ */
+export const IMAGE_BOUNDS = {
+  pixels: 64_000_000,
+  side: 16_384,
+  elements: 5000,
+  pathLetters: 200_000,
+  masks: 2,
+  depth: 100,
+  filtered: 50,
+  filterParts: 10,
+} as const
 
 /** A card's width divided by its height, by shape. */
 export const CARD_RATIO: Record<CardShape, number> = { portrait: 0.84, square: 1, landscape: 1.25 }

@@ -5,7 +5,7 @@ import { cardNameSchema, idSchema, seedSchema } from '../game/id-schema.ts'
 import type { Game, Level } from '../game/game.ts'
 import { findLevel, resolveLevel } from '../game/levels.ts'
 import { BOUNDS, LENGTHS, type Settings } from '../game/settings.ts'
-import { bad, good, type Result } from '../result.ts'
+import { bad, good, quoted, type Result } from '../result.ts'
 import { REASONS, type Input } from './events.ts'
 import type { RoundResult } from './result.ts'
 import { NEVER } from './round.ts'
@@ -49,7 +49,7 @@ export const playedShape = {
   level: idSchema,
   seed: seedSchema,
   deal: z.array(cardNameSchema.nullable()).max(BOUNDS.cards[1]).optional(),
-  inputs: z.array(inputSchema).max(BOUNDS.inputs[1]),
+  inputs: z.array(z.unknown()).max(BOUNDS.inputs[1]).pipe(z.array(inputSchema).max(BOUNDS.inputs[1])),
   until: time.optional(),
   story: z.array(z.string().max(LENGTHS.text)).max(BOUNDS.inputs[1]).optional(),
 }
@@ -119,7 +119,7 @@ export function tableOf(
   played: Pick<Played, 'level' | 'seed' | 'deal'>,
 ): Result<{ rules: Settings; cells: Cells }> {
   const level = findLevel(game, played.level)
-  if (!level) return bad('level', `no level "${played.level}" in this game`)
+  if (!level) return bad('level', `no level ${quoted(played.level)} in this game`)
   const rules = resolveLevel(game, level)
   if (played.deal) {
     const cells = arrangedCells(game.deck.pairs, rules.board, played.deal)

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import IconFile from '~icons/ph/upload-simple'
 import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { SIZES } from '../../core/game/settings.ts'
 import { problemLine } from '../../core/result.ts'
 import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
+import { textOf } from '../look/text-of.ts'
 import { Cancelled, startJob, type Job } from '../workers/job.ts'
 import type { AuditInput, AuditOutput } from '../workers/audit.worker.ts'
 import BoardsAsRead from './BoardsAsRead.vue'
@@ -61,12 +61,13 @@ async function take(files: Iterable<File> = []): Promise<void> {
   over.value = false
   const [file] = files
   if (!file) return
-  if (file.size > SIZES.file) {
-    problem.value = `${file.name}: larger than ${SIZES.file / 2 ** 20} MiB`
+  const content = await textOf(file)
+  if (!content.ok) {
+    problem.value = `${file.name}: ${problemLine(content.problem)}`
     return
   }
   source.value = file.name
-  text.value = await file.text()
+  text.value = content.value
   found.value = null
   given.value = null
   await read()

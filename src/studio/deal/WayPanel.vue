@@ -140,10 +140,8 @@ function typeSeed(event: Event): void {
     </div>
     <p class="note">
       {{ note }}
-      <span class="worked" :class="{ working }" :aria-busy="working"
-        >{{ limit }} {{ way === 'arranged' ? '' : deals }}
-        <template v-if="working && !figures">Working it out …</template></span
-      >
+      <span :aria-busy="working">{{ limit }} {{ way === 'arranged' ? '' : deals }}</span>
+      <span v-if="working" class="later soft">Working it out …</span>
     </p>
     <h3>Seed</h3>
     <div class="row">
@@ -186,9 +184,6 @@ function typeSeed(event: Event): void {
 label {
   flex: none;
   color: var(--ink-soft);
-}
-.worked.working {
-  opacity: 0.55;
 }
 .seed {
   display: flex;

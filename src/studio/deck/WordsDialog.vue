@@ -3,11 +3,13 @@ import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { wordPairs, type WordPairs } from '../../core/files/words-file.ts'
 import type { Pair } from '../../core/game/game.ts'
-import { BOUNDS, SIZES } from '../../core/game/settings.ts'
+import { BOUNDS } from '../../core/game/settings.ts'
+import { problemLine } from '../../core/result.ts'
 import FaceView from '../cards/FaceView.vue'
 import { useBench } from '../store/bench.ts'
 import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
+import { textOf } from '../look/text-of.ts'
 
 /** Pairs from two columns of words: typed, pasted, or opened from a file; seen before they are added. */
 const open = defineModel<boolean>({ required: true })
@@ -63,17 +65,12 @@ watch(open, (isOpen) => {
 })
 
 async function openFile([file]: [File, ...File[]]): Promise<void> {
-  if (file.size > SIZES.file) {
-    problem.value = `${file.name}: larger than ${SIZES.file / 2 ** 20} MiB`
+  const read = await textOf(file)
+  if (!read.ok) {
+    problem.value = `${file.name}: ${problemLine(read.problem)}`
     return
   }
-  let content: string
-  try {
-    content = new TextDecoder('utf-8', { fatal: true }).decode(await file.arrayBuffer())
-  } catch {
-    problem.value = `${file.name}: not UTF-8 text; save it as CSV in UTF-8 and open it again`
-    return
-  }
+  const content = read.value
   problem.value = ''
   header.value = null
   if (content.length > TOO_LONG_TO_EDIT) opened.value = { name: file.name, text: content }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { auditLog, type LogAudit } from '../../core/audit/log.ts'
-import { SIZES } from '../../core/game/settings.ts'
-import type { Result } from '../../core/result.ts'
+import { problemLine, type Result } from '../../core/result.ts'
 import FilePicker from '../look/FilePicker.vue'
 import ModalDialog from '../look/ModalDialog.vue'
+import { textOf } from '../look/text-of.ts'
 import { useBench } from '../store/bench.ts'
 
 /** The log of a game that another program played, read line by line against the rules of this game. */
@@ -25,15 +25,13 @@ function judge(): void {
 async function take(files: Iterable<File> = []): Promise<void> {
   const [file] = files
   if (!file) return
-  if (file.size > SIZES.file)
-    read.value = {
-      ok: false,
-      problem: { at: file.name, message: `larger than ${SIZES.file / 2 ** 20} MiB` },
-    }
-  else {
-    text.value = await file.text()
-    judge()
+  const content = await textOf(file)
+  if (!content.ok) {
+    read.value = { ok: false, problem: { at: file.name, message: problemLine(content.problem) } }
+    return
   }
+  text.value = content.value
+  judge()
 }
 </script>
 

@@ -2,6 +2,7 @@ import type { Played } from '../../core/play/record.ts'
 import { problemLine } from '../../core/result.ts'
 import { download } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
+import { textOf } from '../look/text-of.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import type { useTapes } from './useTapes.ts'
 
@@ -15,7 +16,8 @@ export function useRecords(
 
   async function open(file: File): Promise<void> {
     const { readRecord } = await import('../../core/files/record-file.ts')
-    const read = readRecord(await file.text())
+    const text = await textOf(file)
+    const read = text.ok ? readRecord(text.value) : text
     if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
     const { game, expect: _expect, ...played } = read.value
     if (game !== bench.game!.id)

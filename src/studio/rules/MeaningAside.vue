@@ -56,8 +56,8 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
 <template>
   <aside class="aside" tabindex="0" aria-labelledby="meaning">
     <h2 id="meaning">What that means</h2>
-    <p v-if="!figures && working" class="soft" role="status">Working it out …</p>
-    <dl :class="{ working }" :aria-busy="working">
+    <p v-if="working" class="soft later" role="status">Working it out …</p>
+    <dl :aria-busy="working">
       <template v-if="cost">
         <div v-if="cost.perfect.exactTurns">
           <dt>{{ cost.perfect.turns.toFixed(1) }} turns</dt>
@@ -153,9 +153,6 @@ dd {
   margin: 0;
   font-size: 14px;
   line-height: 1.4;
-}
-dl.working {
-  opacity: 0.55;
 }
 .bars {
   display: grid;

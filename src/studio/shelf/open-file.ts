@@ -1,4 +1,5 @@
 import type { Game } from '../../core/game/game.ts'
+import { readUtf8 } from '../../core/files/utf8.ts'
 import { SIZES } from '../../core/game/settings.ts'
 import { bad, type Result } from '../../core/result.ts'
 
@@ -11,7 +12,8 @@ export async function openGameFile(file: File): Promise<Result<Game>> {
     return readGameZip(bytes)
   }
   const { readGame } = await import('../../core/files/game-file.ts')
-  return readGame(new TextDecoder().decode(bytes))
+  const text = readUtf8(bytes)
+  return text.ok ? readGame(text.value) : text
 }
 
 /** Hands a file to the user's downloads. */

@@ -1,0 +1,86 @@
+import { describe, expect, test } from '@jest/globals'
+import { auditLog } from '../audit/log.ts'
+import { cut, problemLine, quoted, quotedValue, type Result } from '../result.ts'
+import { gameWith, pairsNamed } from '../testing/games.ts'
+import { readDeal } from './deal-file.ts'
+import { readGame, writeGame } from './game-file.ts'
+import { readRecord } from './record-file.ts'
+import { checkSvg } from './image.ts'
+
+const LONG = 'x'.repeat(200_000)
+/** A message has a few words of its own beside what it quotes, and a place whose names are cut too. */
+const MOST = 400
+
+const complaint = (result: Result<unknown>): string => (result.ok ? 'fine' : problemLine(result.problem))
+const changed = (change: (file: any) => void): string => {
+  const file = JSON.parse(writeGame(gameWith()))
+  change(file)
+  return complaint(readGame(JSON.stringify(file)))
+}
+
+describe('a message never repeats what was put in', () => {
+  test.each<[string, (file: any) => void]>([
+    ['a format', (file) => (file.format = LONG)],
+    ['a format that is a list', (file) => (file.format = Array(5000).fill(LONG.slice(0, 1000)))],
+    ['a version', (file) => (file.version = 1e300)],
+    ['an id', (file) => (file.id = LONG)],
+    ['a key', (file) => (file[LONG] = 1)],
+    [
+      'many keys',
+      (file) => Array.from({ length: 20_000 }, (_, i) => (file.house[`key ${i} ${LONG.slice(0, 99)}`] = i)),
+    ],
+    ['a choice', (file) => (file.house.deal.way = LONG)],
+    ['a gap', (file) => (file.house.board.gaps = [LONG])],
+    ['two ids that are the same', (file) => file.deck.pairs.forEach((pair: any) => (pair.id = LONG))],
+    ['an arranged card', (file) => (file.house.deal.arranged = [LONG])],
+    ['a seed', (file) => (file.house.deal.seed = { fixed: LONG })],
+    ['a colour', (file) => (file.house.look.table = LONG)],
+    ['an image', (file) => (file.deck.pairs[0].a = { kind: 'image', src: LONG })],
+    ['a tag', (file) => (file.deck.pairs[0].tags = [LONG])],
+    ['a list that is too long', (file) => (file.house.fill.use = { pairs: Array(300_000).fill(7) })],
+  ])('of a game: %s', (_, change) => {
+    const message = changed(change)
+    expect(message).not.toBe('fine')
+    expect(message.length).toBeLessThan(MOST)
+  })
+
+  test('of a list that is too long no entry is looked at', () => {
+    expect(changed((file) => (file.deck.pairs = Array(2_000_000).fill(1)))).toBe(
+      'deck.pairs: at most 1000 entries',
+    )
+  })
+
+  const pairs = pairsNamed(2)
+  const deal = { level: 'first', seed: 's', rows: 2, columns: 2, cells: ['p0/a', 'p0/a', 'p1/a', 'p1/a'] }
+  test.each<[string, () => Result<unknown>]>([
+    ['a deal', () => readDeal(JSON.stringify({ ...deal, cells: [LONG, 'p0/a', 'p1/a', 'p1/a'] }), pairs)],
+    ['a record', () => readRecord(JSON.stringify({ format: 'lucky-twin/play', version: 2, game: LONG }))],
+    ['the deal of a log', () => auditLog(gameWith({}, pairs), JSON.stringify({ ...deal, level: LONG }))],
+    ['an SVG', () => checkSvg(`<svg><${LONG}/></svgx>`)],
+    ['an attribute of an SVG', () => checkSvg(`<svg on${LONG}="1"/>`)],
+  ])('of %s', (_, read) => {
+    const message = complaint(read())
+    expect(message).not.toBe('fine')
+    expect(message.length).toBeLessThan(MOST)
+  })
+  test('of a log: a cell, and many lines that cannot be read', () => {
+    const game = gameWith({ board: { rows: 2, columns: 2 } }, pairs)
+    const lines = [deal, { at: 1, do: 'press', cell: LONG, shows: 'p0/a' }].map((line) =>
+      JSON.stringify(line),
+    )
+    const read = auditLog(game, lines.join('\n'))
+    expect(read.ok && read.value.breach!.message.length).toBeLessThan(MOST)
+    const torn = auditLog(game, [lines[0], ...Array<string>(5000).fill('{')].join('\n'))
+    expect(torn.ok && torn.value.torn).toHaveLength(101)
+    expect(torn.ok && torn.value.torn.at(-1)).toBe('and 4900 more lines that cannot be read')
+  })
+  test('what is quoted is cut at 80 characters', () => {
+    expect(cut('a'.repeat(80))).toHaveLength(80)
+    expect(cut('a'.repeat(81))).toBe(`${'a'.repeat(80)}…`)
+    expect(quoted(LONG)).toHaveLength(83)
+    expect(quotedValue([LONG, LONG]).length).toBeLessThan(100)
+    expect(quotedValue({ a: [1, 2] })).toBe('{"a":[1,2]}')
+    expect(quotedValue(Array(100).fill(0))).toBe('a list of 100')
+    expect(quotedValue(null)).toBe('null')
+  })
+})
