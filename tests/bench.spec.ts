@@ -192,10 +192,12 @@ test.describe('Deal', () => {
       'set-square': 'ruler',
       'work-lamp': 'lamp',
     }
-    const above = await page
-      .locator('.board .cell')
-      .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.split(', ')[1]!))
-    expect(above.map(slug).map((id) => special[id] ?? id)).toEqual(ids)
+    const seen = (): Promise<string[]> =>
+      page
+        .locator('.board .cell')
+        .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.split(', ')[1]!))
+    await expect.poll(async () => (await seen()).map(slug).map((id) => special[id] ?? id)).toEqual(ids)
+    const above = await seen()
     await page.getByRole('link', { name: 'Play', exact: true }).click()
     await expect(page.getByLabel('seed')).toHaveValue('tick-1')
     await card(page, 0).click()

@@ -45,6 +45,55 @@ test('and a killed browser', async ({ baseURL }, info) => {
   await second.close()
 })
 
+test('a browser killed while a key is held down has lost half a second at most, and every game is sound', async ({
+  baseURL,
+}, info) => {
+  const KILLS = 12
+  const folder = mkdtempSync(join(tmpdir(), 'profile-'))
+  const launch = () =>
+    chromium.launchPersistentContext(folder, { ...info.project.use.launchOptions, baseURL })
+  const limitOf = (page: Page) => page.getByRole('spinbutton', { name: 'Limit', exact: true })
+  let before = ''
+  for (let kill = 0; kill <= KILLS; kill++) {
+    const context = await launch()
+    const page = await context.newPage()
+    if (kill === 0) await openStation(page, 'rules/bench')
+    else await page.goto('/games/clockmakers-drawer/rules/bench')
+    const limit = limitOf(page)
+    await expect(limit).toBeVisible()
+    if (before) expect(await limit.inputValue()).toBe(before)
+    if (kill === KILLS) {
+      await context.close()
+      break
+    }
+    // each press is an edit; when it was made is noted once the page has taken it
+    const edits: { value: string; at: number }[] = []
+    await limit.focus()
+    const end = Date.now() + 700 + kill * 90
+    while (Date.now() < end) {
+      await page.keyboard.down(kill % 2 ? 'ArrowDown' : 'ArrowUp')
+      edits.push({ value: await limit.inputValue(), at: Date.now() })
+    }
+    const pid = Number(readlinkSync(join(folder, 'SingletonLock')).split('-').at(-1))
+    const gone = new Promise((resolve) => context.on('close', resolve))
+    const killed = Date.now()
+    process.kill(pid, 'SIGKILL')
+    await gone
+
+    const again = await launch()
+    const reader = await again.newPage()
+    await reader.goto('/games/clockmakers-drawer/rules/bench')
+    await expect(limitOf(reader)).toBeVisible()
+    before = await limitOf(reader).inputValue()
+    await again.close()
+    // what was kept is one of the edits; the first that was not is lost since then
+    const kept = edits.findLastIndex(({ value }) => value === before)
+    expect(kept, `${before} of ${edits.map(({ value }) => value).join(' ')}`).toBeGreaterThanOrEqual(0)
+    const lost = edits[kept + 1]
+    if (lost) expect(killed - lost.at).toBeLessThanOrEqual(500)
+  }
+})
+
 test('every kind of edit can be undone and done again', async ({ page }) => {
   await openStation(page, 'deck')
   const undo = () => page.keyboard.press('Control+z')

@@ -25,13 +25,7 @@ export function faceElement(
   if (face.paper) box.style.setProperty('--face-paper', face.paper)
   if (face.ink) box.style.setProperty('--face-ink', face.ink)
   if (face.kind === 'text') {
-    const text = document.createElement('span')
-    text.className = 'lt-text'
-    text.textContent = face.text
-    const { byWidth, byHeight } = textSize(face.text, ratio)
-    text.style.setProperty('--by-width', `${(byWidth * 100).toFixed(2)}cqw`)
-    text.style.setProperty('--by-height', `${(byHeight * 100).toFixed(2)}cqh`)
-    box.append(text)
+    box.append(textElement(face.text, ratio))
   } else {
     const image = document.createElement('img')
     image.src = face.kind === 'picture' ? art(face.name) : face.src
@@ -40,7 +34,22 @@ export function faceElement(
     // on the table a face must be there as its card turns; elsewhere nothing waits for it
     image.decoding = decoding
     image.draggable = false
+    // a picture that cannot be drawn gives way to its words
+    image.onerror = () => {
+      box.className = 'lt-face lt-face-text'
+      box.replaceChildren(textElement(faceWords(face, face.kind === 'picture' ? face.name : '?'), ratio))
+    }
     box.append(image)
   }
   return box
+}
+
+function textElement(words: string, ratio: number): HTMLElement {
+  const text = document.createElement('span')
+  text.className = 'lt-text'
+  text.textContent = words
+  const { byWidth, byHeight } = textSize(words, ratio)
+  text.style.setProperty('--by-width', `${(byWidth * 100).toFixed(2)}cqw`)
+  text.style.setProperty('--by-height', `${(byHeight * 100).toFixed(2)}cqh`)
+  return text
 }

@@ -1,6 +1,6 @@
-import { chiSquareTail, normalTails, poissonTail } from './probability.ts'
+import { chiSquareAbove, chiSquareTail, normalTails, poissonTail, shiftAbove } from './probability.ts'
 import { BESIDE, relationsOn, stepsOfClass } from './table.ts'
-import type { Tally } from './tally.ts'
+import { classCount, type Tally } from './tally.ts'
 import { covarianceOfKinds, expectedKinds, squaredDistance, theoryOf } from './theory.ts'
 
 /** What chance should have done: laid every card anywhere, or kept a rule of steps and favoured no pair. */
@@ -26,8 +26,10 @@ export type Report = {
   repeats: { distinct: number; seen: number; expected: number | null; p: number | null }
   /** boards on which some card has no twin */
   untwinned: number
-  /** the mean deviation of places, as a share, that would have been seen 99 times in 100 */
+  /** the deviation of places, as a share, in the quadratic mean, that would have been seen 99 times in 100 */
   sharpness: number | null
+  /** all cards are of one pair: there is nothing that could be favoured */
+  single: boolean
 }
 
 /** Fair deals are called unfair less than once in 10⁵ audits, and doubtful less than once in 10³. */
@@ -56,7 +58,8 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
   if (beside) tests.push({ name: 'beside', p: beside.p })
   if (repeats.p !== null) tests.push({ name: 'repeats', p: repeats.p })
   const p = Math.min(1, tests.length * Math.min(1, ...tests.map((test) => test.p)))
-  const enough = tally.deals >= LEAST_DEALS && places !== null
+  const single = tally.at.length > 0 && presentPairs(tally).length === 1
+  const enough = tally.deals >= LEAST_DEALS && (places !== null || single)
   return {
     deals: tally.deals,
     verdict: tally.untwinned
@@ -70,12 +73,13 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
             : 'fair',
     p,
     tests,
-    places,
+    places: places && { statistic: places.statistic, degrees: places.degrees, p: places.p },
     beside,
     steps,
     repeats,
     untwinned: tally.untwinned,
-    sharpness: places && size > 1 ? sharpnessOf(places.degrees, tally.deals * size) : null,
+    sharpness: places && size > 1 ? sharpnessOf(places, DOUBTFUL / tests.length) : null,
+    single,
   }
 }
 
@@ -85,12 +89,12 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
  * 2, 1946). For the same pairs on every board it is exact for many deals: (N − 1)/N × sum has (N − 1)(n − 1) degrees.
  * Pairs are put together where fewer than 5 are expected at a place. Null if there are too few boards even then.
  */
-function placesTest(tally: Tally, claim: Claim): Report['places'] {
+function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
   const { deals, pairs } = tally
+  if (claim === 'by-steps' && classCount(tally.classes) > 1) return placesWithinClasses(tally)
   const size = tally.still.length
-  const totals = new Array<number>(pairs).fill(0)
-  for (let i = 0; i < tally.at.length; i++) totals[i % pairs]! += tally.at[i]!
-  const present = totals.flatMap((total, pair) => (total ? [pair] : []))
+  const totals = totalsOf(tally)
+  const present = presentPairs(tally)
   const groups = groupsOf(present, totals, size)
   if (groups < 2) return null
   const groupOf = new Int32Array(pairs)
@@ -132,7 +136,66 @@ function placesTest(tally: Tally, claim: Claim): Report['places'] {
   const variance = 2 * square * squareOfPlaces(tally, claim)
   const degrees = (2 * mean * mean) / variance
   const statistic = (sum * degrees) / mean
-  return { statistic, degrees, p: chiSquareTail(statistic, degrees) }
+  return {
+    statistic,
+    degrees,
+    p: chiSquareTail(statistic, degrees),
+    scale: degrees / mean,
+    cards: deals * size,
+  }
+}
+
+/** Pair by place, by how much its sum was scaled to make a chi-square, and how many cards went into it. */
+type PlacesTest = NonNullable<Report['places']> & { scale: number; cards: number }
+
+/** How many cards of each pair lay on all boards together, and which pairs lay there at all. */
+function totalsOf({ at, pairs }: Tally): number[] {
+  const totals = new Array<number>(pairs).fill(0)
+  for (let i = 0; i < at.length; i++) totals[i % pairs]! += at[i]!
+  return totals
+}
+const presentPairs = (tally: Tally): number[] =>
+  totalsOf(tally).flatMap((total, pair) => (total ? [pair] : []))
+
+/**
+ * Pair by place where not all pairs are alike: each is compared with the others of its class only, at each place with what that class had there. On every board the pairs of a
+ * class change places with each other by chance alone; so for n of them the covariance of two places is T / (n − 1) times (I − J/n), T the places that held the same pair less an nth of those that held the
+ * class. T is taken from the boards that were sampled. Counts with fewer than 5 expected are left out. Null if nothing is left.
+ */
+function placesWithinClasses(tally: Tally): PlacesTest | null {
+  const { at, classes, deals, pairs, sampled, still } = tally
+  const size = still.length
+  const present = presentPairs(tally)
+  let [sum, mean, variance, cards] = [0, 0, 0, 0]
+  for (let own = 0; own < classCount(classes); own++) {
+    const members = present.filter((pair) => classes[pair] === own)
+    const n = members.length
+    if (n < 2) continue
+    const places: number[] = []
+    const expected: number[] = []
+    for (let place = 0; place < size; place++) {
+      const count = members.reduce((all, pair) => all + at[place * pairs + pair]!, 0)
+      if (count / n < LEAST_EXPECTED) continue
+      places.push(place)
+      expected.push(count / n)
+      cards += count
+      mean += n - 1
+      for (const pair of members) sum += (at[place * pairs + pair]! - count / n) ** 2 / (count / n)
+    }
+    let square = 0
+    places.forEach((one, i) =>
+      places.forEach((other, j) => {
+        const of = (own * size + one) * size + other
+        const together = ((sampled.pairs[of]! - sampled.classes[of]! / n) * deals) / sampled.boards
+        square += together ** 2 / (expected[i]! * expected[j]!)
+      }),
+    )
+    variance += (2 * square) / (n - 1)
+  }
+  if (mean === 0 || variance <= 0) return null
+  const degrees = (2 * mean * mean) / variance
+  const statistic = (sum * degrees) / mean
+  return { statistic, degrees, p: chiSquareTail(statistic, degrees), scale: degrees / mean, cards }
 }
 
 /** In how many groups the pairs are put so that enough are expected of each at each place. */
@@ -218,8 +281,11 @@ function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
   return { distinct, seen, expected, p: poissonTail(seen, expected) }
 }
 
-/** z of 99 % power at a fourth of the doubtful level; the mean square deviation lifts the statistic by deals × places × its square. */
-function sharpnessOf(degrees: number, cards: number): number {
-  const z = 3.48 + 2.33
-  return Math.sqrt((z * Math.sqrt(2 * degrees)) / cards)
+/**
+ * The quadratic mean of the deviations of places, as a share of what is expected, with which this test finds 99 of 100 sets of deals doubtful: they lift its sum by
+ * cards × their square, and its chance must fall below `threshold`.
+ */
+function sharpnessOf({ degrees, scale, cards }: PlacesTest, threshold: number): number {
+  const shift = shiftAbove(chiSquareAbove(threshold, degrees), degrees, 0.99)
+  return Math.sqrt(shift / scale / cards)
 }

@@ -27,7 +27,17 @@ export type Tally = Matches & {
   still: Uint8Array
   /** boards on which some card has no twin */
   untwinned: number
+  /** the class of each pair (classes.ts); pairs of different classes are not taken for each other */
+  classes: Uint8Array
+  /**
+   * Of the first boards only, and only if there are several classes: how often two places held cards of a class, and of the same pair in it, as
+   * class × size × size + place × size + place
+   */
+  sampled: { boards: number; classes: Float64Array; pairs: Float64Array }
 }
+
+/** On so many boards it is counted how classes lie together. */
+const SAMPLED = 4000
 
 /** Counts boards. `capacity` is how many there will be at most. */
 export class Counter {
@@ -46,7 +56,7 @@ export class Counter {
   private moving = 0
   private lacking = false
 
-  constructor(board: AuditBoard, pairs: number, capacity: number) {
+  constructor(board: AuditBoard, pairs: number, capacity: number, classes = new Uint8Array(pairs)) {
     this.open = openCells(board)
     const size = this.open.length
     this.relations = relationsOn(board)
@@ -69,6 +79,12 @@ export class Counter {
       first: new Int32Array(size),
       still: new Uint8Array(size).fill(1),
       untwinned: 0,
+      classes,
+      sampled: {
+        boards: 0,
+        classes: new Float64Array(classCount(classes) > 1 ? classCount(classes) * size * size : 0),
+        pairs: new Float64Array(classCount(classes) > 1 ? classCount(classes) * size * size : 0),
+      },
       matches: 0,
       forks: 0,
       squares: 0,
@@ -112,7 +128,23 @@ export class Counter {
         }
     tally.prints[tally.deals] = (high >>> 0) * 2 ** 21 + (low >>> 11)
     this.countContents(matches, contents)
+    if (tally.sampled.classes.length && tally.sampled.boards < SAMPLED) this.countClasses()
     tally.deals++
+  }
+
+  private countClasses(): void {
+    const { cards } = this
+    const { classes, sampled } = this.tally
+    const { size } = this.relations
+    sampled.boards++
+    for (let i = 0; i < size; i++)
+      for (let j = 0; j < size; j++) {
+        const [one, other] = [cards[i]! >> 2, cards[j]! >> 2]
+        if (classes[one] !== classes[other]) continue
+        const at = (classes[one]! * size + i) * size + j
+        sampled.classes[at]!++
+        if (one === other) sampled.pairs[at]!++
+      }
   }
 
   /** What lies on the board is measured anew only where it is not what lay there before. */
@@ -153,6 +185,10 @@ export class Counter {
   }
 }
 
+/** How many classes there are. */
+export const classCount = (classes: Uint8Array): number =>
+  classes.reduce((most, one) => Math.max(most, one + 1), 1)
+
 /** A number for each card, such that what lies on a board can be told by their sum. */
 const marksFor = (pairs: number): Float64Array =>
   Float64Array.from({ length: pairs * 4 }, (_, card) => {
@@ -177,8 +213,12 @@ export const buffersOf = ({
   prints,
   first,
   still,
+  classes,
+  sampled,
 }: Tally): ArrayBuffer[] =>
-  [at, kinds, together, copies, products, prints, first, still].map(({ buffer }) => buffer as ArrayBuffer)
+  [at, kinds, together, copies, products, prints, first, still, classes, sampled.classes, sampled.pairs].map(
+    ({ buffer }) => buffer as ArrayBuffer,
+  )
 
 /** Adds up tallies of the same board and pairs, as workers bring them. In: at least one. */
 export function sumTallies(tallies: readonly Tally[]): Tally {
@@ -214,6 +254,11 @@ function sumOfTwo(a: Tally, b: Tally): Tally {
     prints,
     still: a.still.map((same, i) => (same && b.still[i] && a.first[i] === b.first[i] ? 1 : 0)),
     untwinned: a.untwinned + b.untwinned,
+    sampled: {
+      boards: a.sampled.boards + b.sampled.boards,
+      classes: plus(a.sampled.classes, b.sampled.classes),
+      pairs: plus(a.sampled.pairs, b.sampled.pairs),
+    },
     matches: a.matches + b.matches,
     forks: a.forks + b.forks,
     squares: a.squares + b.squares,

@@ -23,6 +23,7 @@ export function verdictWords(report: Report, claim: Claim): string {
     case 'too-few':
       return `${boards} boards are too few to say: each pair should come to lie at each place a few times. Deal more.`
     case 'fair': {
+      if (report.single) return 'All cards are of one pair, so no place can be favoured.'
       const sure =
         sharpness === null
           ? ''

@@ -2,12 +2,13 @@
 import { computed } from 'vue'
 import type { Back } from '../../core/game/game.ts'
 import { backBackground } from '../../player/back.ts'
+import { drawnBack, soundness } from '../store/sound-images.ts'
 import { pictureUrl } from './pictures.ts'
 
 /** A card's back; its size comes from the element around it. */
 const props = defineProps<{ back: Back }>()
 const style = computed(() => ({
-  background: backBackground(props.back, pictureUrl),
+  background: (soundness.value, backBackground(drawnBack(props.back), pictureUrl)),
   borderColor: props.back.paper,
 }))
 </script>

@@ -1,5 +1,7 @@
 import type { Back, Face } from '../../core/game/game.ts'
 import { patternImage } from '../../player/back.ts'
+import { drawnBack, drawnFace, giveUp } from '../store/sound-images.ts'
+import { drawnInTime } from './drawn-in-time.ts'
 import type { FontRule } from '../workers/own-fonts.ts'
 import type { WithImage } from '../workers/load-image.ts'
 
@@ -29,14 +31,17 @@ export const pageFonts = (): FontRule[] =>
       }
     })
 
-/** A face that a worker can draw. */
-export const faceForWorker = async (face: Face): Promise<WithImage<Face>> =>
-  face.kind === 'image' && isSvg(face.src)
-    ? { what: face, image: await drawnSvg(face.src, LONGEST) }
-    : { what: face }
+/** A face that a worker can draw; an image that cannot be drawn is a sign with its name. */
+export async function faceForWorker(whole: Face, name = ''): Promise<WithImage<Face>> {
+  const face = drawnFace(whole, name)
+  if (face.kind !== 'image' || !isSvg(face.src)) return { what: face }
+  const image = await drawnSvg(face.src, LONGEST)
+  return image ? { what: face, image } : { what: drawnFace(face, name) }
+}
 
 /** A back that a worker can draw. Its pattern is an SVG, whose px are those of the card. */
-export async function backForWorker(back: Back): Promise<WithImage<Back>> {
+export async function backForWorker(whole: Back): Promise<WithImage<Back>> {
+  const back = drawnBack(whole)
   if (!back.image) return { what: back, image: await drawnSvg(patternImage(back).slice(5, -2)) }
   return isSvg(back.image) ? { what: back, image: await drawnSvg(back.image, LONGEST) } : { what: back }
 }
@@ -48,11 +53,14 @@ async function drawnSvg(src: string, longest?: number): Promise<ImageBitmap | nu
   const image = new Image()
   // not by decode(): that waits for a frame of the page each time
   const loaded = await new Promise<boolean>((resolve) => {
-    image.onload = () => resolve(true)
-    image.onerror = () => resolve(false)
+    drawnInTime(image, () => resolve(false))
+    image.addEventListener('load', () => resolve(true))
     image.src = src
   })
-  if (!loaded) return null
+  if (!loaded) {
+    giveUp(src)
+    return null
+  }
   // an SVG without a size of its own has none
   const [w, h] = [image.naturalWidth || 100, image.naturalHeight || 100]
   const scale = longest ? longest / Math.max(w, h) : 1

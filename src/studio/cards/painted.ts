@@ -1,4 +1,4 @@
-import type { Face } from '../../core/game/game.ts'
+import type { Face, Pair } from '../../core/game/game.ts'
 import { imagesOf } from '../workers/load-image.ts'
 import type { Motif, PaintInput, PaintOutput } from '../workers/paint.worker.ts'
 import { faceForWorker, pageFonts } from './for-workers.ts'
@@ -12,13 +12,13 @@ let number = 0
 const waiting = new Map<number, (url: string) => void>()
 
 /** A face on a square of so many px of the page. Out: the picture's URL, which holds as long as the worker does, and that is never ended; empty if it cannot be drawn. */
-export const paintedFace = (face: Face, square: number): Promise<string> => painted([face], square)
+export const paintedFace = (face: Face, square: number): Promise<string> => painted([face], '', square)
 
-/** Two faces that lean on each other, or one and its twin turned away. Out as above. */
-export const paintedPair = (a: Face, b: Face | undefined): Promise<string> => painted(b ? [a, b] : [a])
+/** The two faces of a pair that lean on each other, or one and its twin turned away. Out as above. */
+export const paintedPair = ({ a, b, name }: Pair): Promise<string> => painted(b ? [a, b] : [a], name)
 
-async function painted(all: readonly Face[], square?: number): Promise<string> {
-  const faces = await Promise.all(all.map(faceForWorker))
+async function painted(all: readonly Face[], name: string, square?: number): Promise<string> {
+  const faces = await Promise.all(all.map((face) => faceForWorker(face, name)))
   painter ??= startPainter()
   const motif: Motif = { scale: devicePixelRatio, faces, square }
   return new Promise((resolve) => {

@@ -104,8 +104,8 @@ const HINTS: Record<How, string> = {
           :title="`${place + 1}: ${pair.name}`"
           @click="press(place)"
         >
-          <span class="card"><FaceView :face="pair.a" /></span>
-          <span v-if="pair.b" class="card twin"><FaceView :face="pair.b" /></span>
+          <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>
+          <span v-if="pair.b" class="card twin"><FaceView :face="pair.b" :name="pair.name" /></span>
         </button>
       </li>
     </ul>

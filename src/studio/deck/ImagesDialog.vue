@@ -114,8 +114,8 @@ function add(): void {
       <ul v-if="made.pairs.length" class="preview" aria-label="Pairs to be added">
         <li v-for="pair in made.pairs.slice(0, SHOWN)" :key="pair.id">
           <span class="cards">
-            <span class="card"><FaceView :face="pair.a" /></span>
-            <span v-if="pair.b" class="card"><FaceView :face="pair.b" /></span>
+            <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>
+            <span v-if="pair.b" class="card"><FaceView :face="pair.b" :name="pair.name" /></span>
           </span>
           <span class="name">{{ pair.name }}</span>
         </li>

@@ -17,7 +17,7 @@ const side = defineModel<'a' | 'b'>('side', { required: true })
       :aria-label="`First face: ${faceWords(pair.a, pair.name)}`"
       @click="side = 'a'"
     >
-      <FaceView :face="pair.a" />
+      <FaceView :face="pair.a" :name="pair.name" />
     </button>
     <button
       v-if="pair.b"
@@ -27,9 +27,9 @@ const side = defineModel<'a' | 'b'>('side', { required: true })
       :aria-label="`Second face: ${faceWords(pair.b, pair.name)}`"
       @click="side = 'b'"
     >
-      <FaceView :face="pair.b" />
+      <FaceView :face="pair.b" :name="pair.name" />
     </button>
-    <span v-else class="card twin"><FaceView :face="pair.a" /></span>
+    <span v-else class="card twin"><FaceView :face="pair.a" :name="pair.name" /></span>
   </div>
 </template>
 

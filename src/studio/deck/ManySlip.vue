@@ -44,7 +44,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
     <h2 id="many-title">{{ pairs.length }} pairs</h2>
     <div class="fan" aria-hidden="true">
       <span v-for="pair in pairs.slice(0, SHOWN)" :key="pair.id" class="card"
-        ><FaceView :face="pair.a"
+        ><FaceView :face="pair.a" :name="pair.name"
       /></span>
       <span v-if="pairs.length > SHOWN" class="soft">+{{ pairs.length - SHOWN }}</span>
     </div>

@@ -1,18 +1,15 @@
-import { imageSize } from 'image-size'
 import { fromUint8Array } from 'js-base64'
 import { checkImage } from '../../core/files/image.ts'
 import type { Pair } from '../../core/game/game.ts'
 import { newId } from '../../core/game/new-id.ts'
 import { LENGTHS } from '../../core/game/settings.ts'
 import { bad, good, problemLine, type Result } from '../../core/result.ts'
+import { trust } from '../store/sound-images.ts'
 
 /** Images are made no larger than is useful on a card, in px of their longest side. */
 export const LONGEST_SIDE = 512
 /** And no larger than this behind the cards of a whole table. */
 export const BEHIND_SIDE = 1600
-/** More px than this are not decoded: a small file can hold an image that no browser should unpack. */
-export const MOST_PIXELS = 50_000_000
-
 export type MadeImage = { src: string; smaller: boolean }
 
 /** The checked bytes of an image file as something that can be drawn; its size is read before anything is unpacked. */
@@ -22,12 +19,6 @@ export async function decodeImage(
   const bytes = new Uint8Array(await file.arrayBuffer())
   const type = checkImage(bytes)
   if (!type.ok) return type
-  const size = sizeOf(bytes)
-  if (size && size.width * size.height > MOST_PIXELS)
-    return bad(
-      '',
-      `${size.width} × ${size.height} px are too many; at most ${MOST_PIXELS / 1e6} million are read. Make it smaller first`,
-    )
   try {
     if (type.value === 'svg+xml') {
       const image = new Image()
@@ -54,16 +45,14 @@ export async function decodeImage(
   }
 }
 
-function sizeOf(bytes: Uint8Array): { width: number; height: number } | null {
-  try {
-    return imageSize(bytes)
-  } catch {
-    return null
-  }
-}
-
 /** An image's `src` from its file: checked, decoded, and made smaller if its longest side, in px, is longer than is useful. */
 export async function imageSource(file: File, longest = LONGEST_SIDE): Promise<Result<MadeImage>> {
+  const made = await madeFrom(file, longest)
+  if (made.ok) trust(made.value.src)
+  return made
+}
+
+async function madeFrom(file: File, longest: number): Promise<Result<MadeImage>> {
   const decoded = await decodeImage(file)
   if (!decoded.ok) return decoded
   const { bitmap, type, bytes } = decoded.value

@@ -6,11 +6,12 @@ import { paintedPair } from '../cards/painted.ts'
 const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
 /** A pair as it lies on the light table, drawn once and kept, so that a deck of hundreds scrolls without drawing anything anew. Out: its URL. */
-function pairPicture({ a, b }: Pair): Promise<string> {
+function pairPicture(pair: Pair): Promise<string> {
+  const { a, b } = pair
   const scale = devicePixelRatio
   const known = drawn.get(a)
   if (known?.b === b && known?.scale === scale) return known.picture
-  const picture = paintedPair(a, b)
+  const picture = paintedPair(pair)
   drawn.set(a, { picture, b, scale })
   return picture
 }

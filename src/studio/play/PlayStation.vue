@@ -15,6 +15,7 @@ import type { Table } from '../../player/table.ts'
 import { useKeys } from '../bench/useKeys.ts'
 import { pictureUrl } from '../cards/pictures.ts'
 import { useBench } from '../store/bench.ts'
+import { drawnGame } from '../store/sound-images.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { idly } from './idly.ts'
 import PlaySide from './PlaySide.vue'
@@ -52,7 +53,7 @@ const round = computed(() => (version.value, table.value?.round ?? null))
 
 /** The game as it is tried here: the same, or with this level's twins dealt side by side. */
 function tried(): Game {
-  const game = bench.game!
+  const game = drawnGame(bench.game!)
   const level = findLevel(game, bench.rung)
   if (!inOrder.value || !level) return game
   const ordered = withOwn(level, 'deal', { way: 'in-order' })

@@ -11,6 +11,7 @@ import ChoiceWord from '../settings/ChoiceWord.vue'
 import OwnTab from '../settings/OwnTab.vue'
 import TextField from '../settings/TextField.vue'
 import { useBench } from '../store/bench.ts'
+import { mayDraw } from '../store/sound-images.ts'
 import { useToasts } from '../toast/useToasts.ts'
 
 /** "Behind the cards lies an image that comes to light as twins leave." */
@@ -69,7 +70,12 @@ function describe(alt: string): void {
       title="Choose another"
       @click="choose(behind.kind)"
     >
-      <img :src="behind.kind === 'picture' ? pictureUrl(behind.name) : behind.src" alt="" />
+      <img
+        :src="
+          behind.kind === 'picture' ? pictureUrl(behind.name) : mayDraw(behind.src) ? behind.src : '/mark.svg'
+        "
+        alt=""
+      />
     </button>
     <TextField
       class="alt"

@@ -11,6 +11,7 @@ import FaceView from '../cards/FaceView.vue'
 import type { Finding } from '../../core/game/findings.ts'
 import type { Kept } from '../store/db.ts'
 import { downloadGame } from './open-file.ts'
+import { useCarefulFan } from './useCarefulFan.ts'
 
 const props = defineProps<{ box: Kept; hue: number; findings: readonly Finding[] }>()
 defineEmits<{ duplicate: []; remove: [] }>()
@@ -22,9 +23,22 @@ const boards = computed(() => game.value.levels.map((level) => resolveLevel(game
 const fan = computed(() => {
   const { pairs } = game.value.deck
   return [pairs[0], pairs[3] ?? pairs[1], pairs[4] ?? pairs[2]].flatMap((pair, i) =>
-    pair ? [i === 1 && pair.b ? pair.b : pair.a] : [],
+    pair ? [{ face: i === 1 && pair.b ? pair.b : pair.a, name: pair.name }] : [],
   )
 })
+const { safe, draw } = useCarefulFan(
+  () => props.box,
+  () => fan.value.map(({ face }) => face),
+)
+/** What is on the cards of the fan: signs with their names where drawing them stopped the browser before. */
+const shown = computed(() =>
+  safe.value
+    ? fan.value.map(({ face, name }) => ({
+        name,
+        face: face.kind === 'image' ? { kind: 'text' as const, text: name.slice(0, 60) } : face,
+      }))
+    : fan.value,
+)
 const facts = computed(() => {
   const { pairs } = game.value.deck
   const related = pairs.length > 0 && pairs.every((pair) => pair.b)
@@ -55,7 +69,9 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
   <article class="box panel">
     <h2 class="lid" :class="`hue-${hue}`">{{ game.title }}</h2>
     <RouterLink class="fan" :to="to('deck')" tabindex="-1" aria-hidden="true">
-      <span v-for="(face, i) in fan" :key="i" class="card"><FaceView :face="face" /></span>
+      <span v-for="(card, i) in shown" :key="i" class="card"
+        ><FaceView :face="card.face" :name="card.name"
+      /></span>
       <span v-if="fan.length === 0" class="soft">no pairs yet</span>
     </RouterLink>
     <div class="boards">
@@ -63,6 +79,10 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
       <span v-if="boards.length > MOST_BOARDS" class="soft">+{{ boards.length - MOST_BOARDS }}</span>
     </div>
     <p class="soft facts">{{ facts }}</p>
+    <p v-if="safe" class="findings">
+      Drawing its images stopped the browser.
+      <button class="link" type="button" @click="draw">Draw them</button>
+    </p>
     <p v-if="findings.length" class="findings">
       {{ count(findings.length, 'finding') }}: {{ findings[0]!.message }}
     </p>
@@ -163,6 +183,15 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
 }
 .facts {
   padding: 8px 16px 0;
+}
+.link {
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  cursor: pointer;
 }
 .findings {
   padding: 2px 16px 0;

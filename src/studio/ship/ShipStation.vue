@@ -12,6 +12,7 @@ import { pictureIndex, pictureUrl } from '../cards/pictures.ts'
 import { useFindings } from '../findings/store.ts'
 import { download, downloadGame } from '../shelf/open-file.ts'
 import { useBench } from '../store/bench.ts'
+import { drawnGame } from '../store/sound-images.ts'
 import { useToasts } from '../toast/useToasts.ts'
 import { makeHtml } from './make-html.ts'
 import ShipFindings from './ShipFindings.vue'
@@ -58,7 +59,7 @@ async function zip(): Promise<void> {
 
 function mount(): void {
   player?.destroy()
-  player = mountPlayer(host.value!, { game: game.value, art: pictureUrl })
+  player = mountPlayer(host.value!, { game: drawnGame(game.value), art: pictureUrl })
 }
 onMounted(async () => {
   mount()

@@ -3,9 +3,12 @@ import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { produce } from 'immer'
 import type { Game } from '../../core/game/game.ts'
 import { imagesOf } from '../../core/game/images.ts'
+import { isTrusted, trust } from './sound-images.ts'
 
-/** An own image as it is kept: once by its content, however many faces and games show it. */
-export type Art = { hash: string; src: string }
+/** An own image as it is kept: once by its content, however many faces and games show it; `sound`: it was checked when it came in, by these bounds. */
+export type Art = { hash: string; src: string; sound?: number }
+/** Grows when images are checked by other bounds. */
+const CHECKED_BY = 1
 
 const REFERENCE = 'art:'
 const hashes = new Map<string, string>()
@@ -24,7 +27,7 @@ export function packed(game: Game): { game: Game; art: Art[] } {
   const light = produce(game, (draft) => {
     for (const { src, put } of imagesOf(draft)) {
       const hash = hashOf(src)
-      art.set(hash, { hash, src })
+      art.set(hash, { hash, src, ...(isTrusted(src) ? { sound: CHECKED_BY } : {}) })
       put(REFERENCE + hash)
     }
   })
@@ -47,4 +50,9 @@ export function unpack(light: Game, art: ReadonlyMap<string, string>): Game {
     put(known)
   }
   return light
+}
+
+/** Takes what is said of a kept image for this visit. */
+export function rememberSound({ src, sound }: Art): void {
+  if (sound === CHECKED_BY) trust(src)
 }

@@ -142,6 +142,17 @@ describe('keeping', () => {
     expect(bench.state).toBe('saved')
     expect(await oneGame(key)).toMatchObject({ rev: before + 1, game: { title: 'Two' } })
   })
+  test('edits without a pause are kept on the way', async () => {
+    const bench = await benchWith()
+    const before = (await oneGame(key))!.rev
+    // one edit right after the other: a pause that is waited for never comes
+    let edits = 0
+    while ((await oneGame(key))!.rev === before && edits < 20_000)
+      bench.edit('rename', titled(`name ${edits++}`))
+    expect((await oneGame(key))!.rev).toBeGreaterThan(before)
+    await bench.flush()
+    expect((await oneGame(key))!.game.title).toBe(`name ${edits - 1}`)
+  })
   /** The bench after another tab has saved behind its back. */
   async function clashed() {
     const bench = await benchWith()

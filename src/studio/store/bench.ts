@@ -5,10 +5,12 @@ import type { Game, Level } from '../../core/game/game.ts'
 import { findLevel, isOwn, resolveLevel, withOwn, withoutOwn } from '../../core/game/levels.ts'
 import type { Section, Settings } from '../../core/game/settings.ts'
 import { Changed, keepGame, oneGame, onOtherTab } from './db.ts'
+import { checkImages } from './sound-images.ts'
 
 /** How long edits of the same thing count as one step to undo, in ms. */
 const SAME_STEP = 1200
-const SAVE_AFTER = 150
+/** How long edits are gathered before they are saved, in ms, from the first that is not: hands that never rest do not put it off. */
+const SAVE_AFTER = 200
 const STEPS_KEPT = 200
 
 type Step = { game: Game; label: string; about: string; at: number }
@@ -35,6 +37,7 @@ export const useBench = defineStore('bench', () => {
   async function open(wanted: string): Promise<boolean> {
     await flush()
     const row = await oneGame(wanted)
+    if (row) await checkImages(row.game)
     key.value = wanted
     game.value = row?.game ?? null
     rev = row?.rev ?? 0
@@ -114,13 +117,13 @@ export const useBench = defineStore('bench', () => {
     dirty = true
     if (state.value === 'clash') return
     state.value = 'saving'
-    clearTimeout(timer)
-    timer = window.setTimeout(() => void flush(), SAVE_AFTER)
+    timer ||= window.setTimeout(() => void flush(), SAVE_AFTER)
   }
 
   /** Keeps what is not kept yet, now. */
   async function flush(): Promise<void> {
     clearTimeout(timer)
+    timer = 0
     if (saving) await saving
     if (!dirty || !game.value || state.value === 'clash') return
     dirty = false

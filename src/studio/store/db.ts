@@ -2,7 +2,7 @@ import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
-import { artOf, packed, unpack, type Art } from './art.ts'
+import { artOf, packed, rememberSound, unpack, type Art } from './art.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
 export type Kept = { key: string; game: Game; rev: number; touched: number }
@@ -68,7 +68,11 @@ async function open(): Promise<boolean> {
 async function whole(rows: Kept[]): Promise<Kept[]> {
   const hashes = [...new Set(rows.flatMap((row) => artOf(row.game)))]
   const art = new Map<string, string>()
-  for (const one of await db.art.bulkGet(hashes)) if (one) art.set(one.hash, one.src)
+  for (const one of await db.art.bulkGet(hashes)) {
+    if (!one) continue
+    rememberSound(one)
+    art.set(one.hash, one.src)
+  }
   return rows.map((row) => ({ ...row, game: unpack(row.game, art) }))
 }
 

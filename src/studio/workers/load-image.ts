@@ -6,12 +6,21 @@ export type WithImage<What> = { what: What; image?: ImageBitmap | null }
 export const imagesOf = (all: readonly WithImage<unknown>[]): ImageBitmap[] =>
   all.flatMap(({ image }) => image ?? [])
 
+/** What is not there after so long, in ms, is not waited for. */
+const LONGEST = 3000
+
 /** An image that can be drawn, from its address on the server or its data, or null if there is none that the browser can read. */
 export async function loadImage(src: string): Promise<ImageBitmap | null> {
+  let timer = 0
+  const late = new Promise<null>(
+    (resolve) => (timer = setTimeout(resolve, LONGEST, null) as unknown as number),
+  )
   try {
-    return await createImageBitmap(await fileOf(src))
+    return await Promise.race([fileOf(src).then((file) => createImageBitmap(file)), late])
   } catch {
     return null
+  } finally {
+    clearTimeout(timer)
   }
 }
 

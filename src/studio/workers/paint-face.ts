@@ -29,12 +29,16 @@ export function drawFace(pen: Pen, { face, image }: LoadedFace, width: number, h
   pen.fillStyle = face.paper ?? FACE_PAPER
   pen.fillRect(0, 0, width, height)
   if (face.kind === 'text') return drawText(pen, face.text, face.ink ?? FACE_INK, width, height)
-  if (!image) return
+  if (!image) return drawText(pen, signOf(face), face.ink ?? FACE_INK, width, height)
   const share = ART_SHARE[face.kind]
   const scale = Math.min((width * share) / image.width, (height * share) / image.height)
   const [w, h] = [image.width * scale, image.height * scale]
   pen.drawImage(image, (width - w) / 2, (height - h) / 2, w, h)
 }
+
+/** What stands where a picture could not be had. */
+const signOf = (face: Exclude<Face, { kind: 'text' }>): string =>
+  face.alt || (face.kind === 'picture' ? face.name.replaceAll('-', ' ') : 'image')
 
 function drawText(pen: Pen, text: string, ink: string, width: number, height: number): void {
   const { byWidth, byHeight, lines } = textSize(text, width / height)

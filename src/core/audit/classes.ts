@@ -1,0 +1,32 @@
+import { selectPairs } from '../deck/select.ts'
+import { openCells } from '../deal/cells.ts'
+import { fillIsRandom, fillPairs } from '../deal/fill.ts'
+import { streamOf } from '../deal/seed.ts'
+import type { Pair } from '../game/game.ts'
+import type { Settings } from '../game/settings.ts'
+
+/**
+ * Which pairs of a level may be taken for each other: a number for each pair of the deck. Where repeated pairs are laid apart, one that lies there more often takes other places,
+ * and so does one whose faces are related; all others are alike, and then there is but one class, 0.
+ */
+export function pairClasses(
+  pairs: readonly Pair[],
+  { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
+): Uint8Array {
+  const classes = new Uint8Array(pairs.length)
+  const selection = selectPairs(pairs, fill.use)
+  const needed = openCells(board).length / 2
+  if (deal.way !== 'apart' || selection.length >= needed || !selection.length) return classes
+  const copies = new Map<number, number>()
+  // which pairs come once more is left to chance, or always the same
+  if (!fillIsRandom(selection.length, needed, fill))
+    for (const pair of fillPairs(selection, needed, fill, streamOf('', 'picking')))
+      copies.set(pair, (copies.get(pair) ?? 0) + 1)
+  const names = new Map<string, number>()
+  for (const pair of selection) {
+    const name = `${copies.get(pair) ?? ''}${pairs[pair]!.b ? ' related' : ''}`
+    if (!names.has(name)) names.set(name, names.size)
+    classes[pair] = names.get(name)!
+  }
+  return classes
+}

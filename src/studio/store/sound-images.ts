@@ -1,0 +1,105 @@
+import { shallowRef } from 'vue'
+import type { Back, Face, Game } from '../../core/game/game.ts'
+import { imagesOf } from '../../core/game/images.ts'
+import type { Behind } from '../../core/game/settings.ts'
+
+/**
+ * Which own images may be drawn. Files are checked as they are opened; what was kept before there were bounds is checked before it is drawn for the first time. One
+ * that could not be drawn, or took too long, is not tried again in this visit: a sign with its name stands in for it.
+ */
+const sound = new Map<string, boolean>()
+/** Grows with every image of which it turns out whether it can be drawn, so that what shows it can follow. */
+export const soundness = shallowRef(0)
+
+/** Whether an image may be drawn, as far as that is known; what is not known yet is checked, and not drawn until then. */
+export function mayDraw(src: string): boolean {
+  const known = sound.get(src)
+  if (known === undefined) void check([src])
+  return known ?? false
+}
+
+const STRETCH = 20
+const checking = new Set<string>()
+
+/** Checks images; what checks them is fetched only now. */
+async function check(all: readonly string[]): Promise<void> {
+  const fresh = all.filter((src) => !sound.has(src) && !checking.has(src))
+  if (!fresh.length) return
+  for (const src of fresh) checking.add(src)
+  const { checkImageUrl } = await import('../../core/files/image.ts')
+  let began = performance.now()
+  for (const src of fresh) {
+    sound.set(src, checkImageUrl(src).ok)
+    checking.delete(src)
+    if (performance.now() - began < STRETCH) continue
+    await new Promise((resolve) => setTimeout(resolve))
+    began = performance.now()
+  }
+  soundness.value++
+}
+
+/** Checks all own images of a game that were not checked yet. */
+export const checkImages = (game: Game): Promise<void> => check(imagesOf(game).map(({ src }) => src))
+
+/** Takes an image as sound: it was checked when it came in. */
+export function trust(src: string): void {
+  if (!sound.has(src)) sound.set(src, true)
+}
+/** Whether an image is known to be sound, without looking at it. */
+export const isTrusted = (src: string): boolean => sound.get(src) === true
+
+export function giveUp(src: string): void {
+  if (sound.get(src) === false) return
+  sound.set(src, false)
+  soundness.value++
+}
+
+/** What stands in for an image that is not drawn. */
+const signFor = ({ alt, ink, paper }: Pick<Face, 'alt' | 'ink' | 'paper'>, name: string): Face => ({
+  kind: 'text',
+  text: (name || alt || 'image').slice(0, 60),
+  ...(alt ? { alt } : {}),
+  ...(ink ? { ink } : {}),
+  paper: paper ?? '#e9e1d0',
+})
+
+/** A face as it is drawn. */
+export const drawnFace = (face: Face, name = ''): Face =>
+  face.kind === 'image' && !mayDraw(face.src) ? signFor(face, name) : face
+
+/** A back as it is drawn: without an image, its pattern is left. */
+export function drawnBack(back: Back): Back {
+  const { image, emblem, ...pattern } = back
+  const withImage = image !== undefined && mayDraw(image)
+  const withEmblem = emblem && (emblem.kind === 'picture' || mayDraw(emblem.src))
+  if (withImage === (image !== undefined) && Boolean(withEmblem) === Boolean(emblem)) return back
+  return { ...pattern, ...(withImage ? { image } : {}), ...(withEmblem ? { emblem } : {}) }
+}
+
+const drawnBehind = (behind: Behind | null | undefined): Behind | null | undefined =>
+  behind?.kind === 'image' && !mayDraw(behind.src) ? null : behind
+
+/** A game as it is put on a table here; the same game where all its images may be drawn. */
+export function drawnGame(game: Game): Game {
+  let changed = false
+  const note = <T>(before: T, after: T): T => {
+    if (before !== after) changed = true
+    return after
+  }
+  const pairs = game.deck.pairs.map((pair) => {
+    const a = note(pair.a, drawnFace(pair.a, pair.name))
+    const b = pair.b && note(pair.b, drawnFace(pair.b, pair.name))
+    return a === pair.a && b === pair.b ? pair : { ...pair, a, ...(b ? { b } : {}) }
+  })
+  const back = note(game.deck.back, drawnBack(game.deck.back))
+  const { behind } = game.house.look
+  const houseBehind = note(behind, drawnBehind(behind) ?? null)
+  const levels = game.levels.map((level) => {
+    const own = level.look?.behind
+    const drawn = note(own, drawnBehind(own))
+    return drawn === own ? level : { ...level, look: { ...level.look, behind: drawn ?? null } }
+  })
+  if (!changed) return game
+  const look = { ...game.house.look, behind: houseBehind }
+  return { ...game, deck: { back, pairs }, house: { ...game.house, look }, levels }
+}
