@@ -15,9 +15,9 @@ const swap = (deck: number[], i: number, j: number): void => {
  * Sorting with a random comparison, by each of the ways in which libraries sort; written out, since what a platform's own sort does
  * differs from one to the next.
  */
-const sorts: Mistake[] = [
-  // each card is put in among those before it, its place found by halving
-  (deck, stream) => {
+const SORTS = {
+  /** each card is put in among those before it, its place found by halving */
+  'halving insertion': (deck, stream) => {
     for (let i = 1; i < deck.length; i++) {
       let [low, high] = [0, i]
       while (low < high) {
@@ -28,12 +28,12 @@ const sorts: Mistake[] = [
       deck.splice(low, 0, deck.splice(i, 1)[0]!)
     }
   },
-  // each card goes back one by one
-  (deck, stream) => {
+  /** each card goes back one by one */
+  insertion: (deck, stream) => {
     for (let i = 1; i < deck.length; i++) for (let j = i; j > 0 && draw(stream, 2); j--) swap(deck, j, j - 1)
   },
-  // halves are sorted and merged
-  (deck, stream) => {
+  /** halves are sorted and merged */
+  merge: (deck, stream) => {
     const sorted = (cards: number[]): number[] => {
       if (cards.length < 2) return cards
       const right = sorted(cards.splice(cards.length >> 1))
@@ -44,8 +44,8 @@ const sorts: Mistake[] = [
     }
     deck.push(...sorted(deck.splice(0)))
   },
-  // parted by a middle card, again and again
-  (deck, stream) => {
+  /** parted by a middle card, again and again */
+  quick: (deck, stream) => {
     const sorted = (cards: number[]): number[] => {
       if (cards.length < 2) return cards
       const [middle] = cards.splice(cards.length >> 1, 1)
@@ -55,11 +55,12 @@ const sorts: Mistake[] = [
     }
     deck.push(...sorted(deck.splice(0)))
   },
-]
+} satisfies Record<string, Mistake>
+export type SortName = keyof typeof SORTS
 
 /** Every mistake by name, with the ways in which it is made. */
 export const MISTAKES = {
-  'random-comparison': sorts,
+  'random-comparison': SORTS,
   'any-with-any': (deck, stream) => {
     for (let i = 0; i < deck.length; i++) swap(deck, i, draw(stream, deck.length))
   },
@@ -78,7 +79,7 @@ export const MISTAKES = {
     const half = deck.slice(deck.length / 2)
     shuffle(half, stream).forEach((card, i) => (deck[deck.length / 2 + i] = card))
   },
-} satisfies Record<string, Mistake | Mistake[]>
+} satisfies Record<string, Mistake | typeof SORTS>
 export type MistakeName = keyof typeof MISTAKES
 
 /** How a deck of pairs may lie before it is shuffled. */
@@ -100,35 +101,41 @@ function deviations(counts: ArrayLike<number>, boards: number, pairs: number): F
  * Which mistake a table of pair by place looks like. Every mistake is tried out on a board of this size, and its table laid on the one that was
  * seen, its pairs put in the order that fits best, since nobody knows in which order the deck lay before.
  * In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the mistakes, the likest first, with their likeness, 1 if
- * nothing but chance is between them.
+ * nothing but chance is between them; of a sort also which.
  */
 export function likeMistakes(
   at: ArrayLike<number>,
   boards: number,
   pairs: number,
-): { name: MistakeName; likeness: number }[] {
+): { name: MistakeName; sort?: SortName; likeness: number }[] {
   const places = pairs * 2
   const seen = deviations(at, boards, pairs)
   const noise = (samples: number): number => ((places - 1) * (pairs - 1)) / samples
   const seenPower = Math.max(1e-12, dot(seen, seen) - noise(boards))
-  return (Object.keys(MISTAKES) as MistakeName[])
-    .map((name) => ({
+  const likenessOf = (mistake: Mistake): number =>
+    Math.max(
+      ...STARTS.map((start) => {
+        const tries = Math.max(200, Math.floor(WORK / places))
+        const counts = tryOut(mistake, start(pairs), tries, pairs)
+        const theirs = deviations(counts, tries, pairs)
+        const power = dot(theirs, theirs) - noise(tries)
+        // what leaves no mark on this table cannot be told by it
+        if (power < noise(tries)) return 0
+        return bestFit(seen, theirs, pairs) / Math.sqrt(seenPower * power)
+      }),
+    )
+  const { 'random-comparison': sorts, ...others } = MISTAKES
+  return [
+    ...(Object.keys(sorts) as SortName[]).map((sort) => ({
+      name: 'random-comparison' as const,
+      sort,
+      likeness: likenessOf(sorts[sort]),
+    })),
+    ...(Object.keys(others) as (keyof typeof others)[]).map((name) => ({
       name,
-      likeness: Math.max(
-        ...[MISTAKES[name] as Mistake | Mistake[]].flat().flatMap((mistake) =>
-          STARTS.map((start) => {
-            const tries = Math.max(200, Math.floor(WORK / places))
-            const counts = tryOut(mistake, start(pairs), tries, pairs)
-            const theirs = deviations(counts, tries, pairs)
-            const power = dot(theirs, theirs) - noise(tries)
-            // what leaves no mark on this table cannot be told by it
-            if (power < noise(tries)) return 0
-            return bestFit(seen, theirs, pairs) / Math.sqrt(seenPower * power)
-          }),
-        ),
-      ),
-    }))
-    .sort((a, b) => b.likeness - a.likeness)
+      likeness: likenessOf(others[name]),
+    })),
+  ].sort((a, b) => b.likeness - a.likeness)
 }
 
 function tryOut(mistake: Mistake, start: number[], tries: number, pairs: number): Uint32Array {

@@ -1,7 +1,7 @@
 import { cellName, openCells } from '../deal/cells.ts'
 import { cut } from '../result.ts'
-import { likeMistakes, type MistakeName } from './mistakes.ts'
-import type { Report } from './report.ts'
+import { likeMistakes, type MistakeName, type SortName } from './mistakes.ts'
+import { UNFAIR, type Report } from './report.ts'
 import type { Tally } from './tally.ts'
 
 export const REASONS = [
@@ -9,16 +9,23 @@ export const REASONS = [
   'same-board',
   'never-moved',
   'short-cycle',
+  'rows-alone',
+  'columns-alone',
   'favours-start',
   'favours-places',
+  'twins-apart',
+  'twins-together',
+  'something-else',
 ] as const
 export type Reason = { code: (typeof REASONS)[number] | MistakeName; message: string }
 
 const LIKE_ENOUGH = 0.8
+/** So many standard deviations stand out among all pairs and places of the largest board. */
+const CERTAIN = 6
 
 const TOLD: Record<MistakeName, string> = {
   'random-comparison':
-    'This looks like a sort with a random comparison. Sorting asks about few of all pairs of cards, so many stay near where they began. Use Fisher–Yates instead.',
+    'This looks like a sort with a random comparison (SORT). Sorting asks about few of all pairs of cards, so many stay near where they began. Use Fisher–Yates instead.',
   'any-with-any':
     'This looks like a loop that swaps each place with any place. It has n to the n outcomes, which do not spread evenly over all orders. Swap place i only with places from 0 to i.',
   'tied-keys':
@@ -30,20 +37,102 @@ const TOLD: Record<MistakeName, string> = {
   'one-half': 'One half of the deck keeps its order, or its place: the loop ends too early.',
 }
 
+const SORT_NAMES: Record<SortName, string> = {
+  insertion: 'an insertion sort',
+  'halving insertion': 'an insertion sort that halves, as JavaScript engines sort short lists',
+  merge: 'a merge sort',
+  quick: 'a quicksort',
+}
+
 /**
- * The likely reason why boards are unfair, in plain words; null if they are not, or nothing can be told.
- * In: a tally with its report, and the names of its pairs.
+ * The likely reason why boards are unfair, in plain words; null if they are not. A reason is only given where the very test that would show it is significant; else it is said that it is
+ * something else, and what was found. In: a tally with its report, and the names of its pairs.
  */
 export function reasonOf(tally: Tally, report: Report, names: readonly string[]): Reason | null {
   if (report.verdict !== 'unfair') return null
+  const certain = (name: Report['tests'][number]['name']): boolean =>
+    report.tests.some((test) => test.name === name && test.p * report.tests.length < UNFAIR)
   return (
     drawnSingly(tally) ??
     sameBoard(tally) ??
     neverMoved(tally) ??
     shortCycle(tally, report) ??
-    knownMistake(tally) ??
-    favoured(tally, names)
+    (certain('places') ? (linesAlone(tally) ?? knownMistake(tally) ?? favoured(tally, names)) : null) ??
+    (certain('beside') || certain('steps') ? twinsLie(report) : null) ??
+    somethingElse(report)
   )
+}
+
+/** How twins lie to each other where places are even. */
+function twinsLie({ beside, steps }: Report): Reason | null {
+  if (!beside || !steps) return null
+  const told = `${beside.seen.toFixed(2)} pairs of matching cards lie side by side on a board, where chance has ${beside.expected.toFixed(2)}`
+  if (beside.p < UNFAIR && beside.seen < beside.expected)
+    return {
+      code: 'twins-apart',
+      message: `Twins are kept apart: ${told}. No place favours any pair, so it looks as if boards with twins side by side were dealt again, or twins were moved away from each other.`,
+    }
+  if (beside.p < UNFAIR)
+    return {
+      code: 'twins-together',
+      message: `Twins lie together too often: ${told}. No place favours any pair, so it looks as if pairs were moved as one, or shuffled too little.`,
+    }
+  const [seen, expected] = [steps.meanSeen, steps.meanExpected]
+  return {
+    code: seen > expected ? 'twins-apart' : 'twins-together',
+    message: `Twins lie ${seen.toFixed(2)} steps apart on average, where chance has ${expected.toFixed(2)}. No place favours any pair.`,
+  }
+}
+
+const TEST_WORDS: Record<Report['tests'][number]['name'], string> = {
+  places: 'pairs do not come to every place alike',
+  steps: 'twins do not lie as far apart as chance lays them',
+  beside: 'twins do not lie side by side as often as chance has it',
+  repeats: 'boards repeat too often',
+}
+function somethingElse({ tests }: Report): Reason {
+  const [worst] = [...tests].sort((a, b) => a.p - b.p)
+  return {
+    code: 'something-else',
+    message: `Something else: ${worst ? TEST_WORDS[worst.name] : 'the boards are odd'}, in a way that is none of the usual mistakes.`,
+  }
+}
+
+/** Cards that never leave their row, or their column: what is laid in one is shuffled within it. */
+function linesAlone({ at, pairs, still, board, deals }: Tally): Reason | null {
+  const open = openCells(board)
+  const size = still.length
+  const totals = Array.from({ length: pairs }, (_, pair) =>
+    open.reduce((sum, _cell, place) => sum + at[place * pairs + pair]!, 0),
+  )
+  for (const [code, lineOf, words] of [
+    ['rows-alone', (cell: number) => Math.floor(cell / board.columns), 'row'],
+    ['columns-alone', (cell: number) => cell % board.columns, 'column'],
+  ] as const) {
+    const lines = new Map<number, number[]>()
+    open.forEach((cell, place) => lines.set(lineOf(cell), [...(lines.get(lineOf(cell)) ?? []), place]))
+    if (lines.size < 2) continue
+    // in every line some pair is missing altogether that should have come often, and those that come are even
+    const alone = [...lines.values()].every((places) => {
+      const counts = totals.map((_, pair) =>
+        places.reduce((sum, place) => sum + at[place * pairs + pair]!, 0),
+      )
+      const missing = counts.some((count, pair) => count === 0 && (totals[pair]! * places.length) / size > 30)
+      const uneven = counts.some((count, pair) =>
+        places.some((place) => {
+          const even = count / places.length
+          return Math.abs(at[place * pairs + pair]! - even) > 6 * Math.sqrt(even * (1 - even / deals)) + 1
+        }),
+      )
+      return missing && !uneven
+    })
+    if (alone)
+      return {
+        code,
+        message: `Each ${words} is shuffled within itself: no card ever leaves its ${words}. Shuffle all cards as one list, then lay it out.`,
+      }
+  }
+  return null
 }
 
 const share = (part: number, whole: number): string =>
@@ -81,16 +170,21 @@ function neverMoved({ still, board }: Tally): Reason | null {
 
 /** Far more equal boards than chance allows: the generator starts again, or has few seeds. */
 function shortCycle(tally: Tally, { repeats, deals }: Report): Reason | null {
-  if (repeats.p === null || repeats.p > 1e-6 || repeats.distinct > deals * 0.9) return null
+  if (repeats.p === null || repeats.p > 1e-6) return null
   const period = periodOf(tally.prints, deals)
   return {
     code: 'short-cycle',
     message:
       period > 0
         ? `The same ${period} boards come again and again in the same order: the generator runs in a short cycle, or the deck is only moved on from deal to deal.`
-        : `Only ${repeats.distinct} different boards came up: the shuffle starts from too few seeds.`,
+        : repeats.distinct < deals * 0.9
+          ? `Only ${repeats.distinct} different boards came up: the shuffle starts from too few seeds.`
+          : `Boards repeat as often as if there were only about ${roughly((deals * (deals - 1)) / 2 / repeats.seen)} of them: the shuffle starts from too few seeds.`,
   }
 }
+
+/** A number to one figure, since no more is known. */
+const roughly = (n: number): string => Number(n.toPrecision(1)).toLocaleString('en')
 
 /** After how many boards all of them repeat in order, or 0. */
 function periodOf(prints: Float64Array, deals: number): number {
@@ -105,11 +199,12 @@ function periodOf(prints: Float64Array, deals: number): number {
 function knownMistake({ at, deals, pairs, still, varied, copies }: Tally): Reason | null {
   if (varied || still.length !== pairs * 2 || copies.some((count) => count !== 2)) return null
   const [best] = likeMistakes(at, deals, pairs)
-  return best && best.likeness >= LIKE_ENOUGH ? { code: best.name, message: TOLD[best.name] } : null
+  if (!best || best.likeness < LIKE_ENOUGH) return null
+  return { code: best.name, message: TOLD[best.name].replace('SORT', best.sort ? SORT_NAMES[best.sort] : '') }
 }
 
 /** Where the strongest preference lies, or, if it is what most of the unevenness comes to, that some pairs lie nearer to the start. */
-function favoured({ at, pairs, still, board, deals }: Tally, names: readonly string[]): Reason {
+function favoured({ at, pairs, still, board }: Tally, names: readonly string[]): Reason | null {
   const size = still.length
   const open = openCells(board)
   let strongest = { z: 0, place: 0, pair: 0, times: 1 }
@@ -136,16 +231,12 @@ function favoured({ at, pairs, still, board, deals }: Tally, names: readonly str
     trend += z * z - 1
     if (z > first.z) first = { z, pair, mean }
   }
-  if (trend > uneven / 2)
+  if (trend > uneven / 2 && first.z > CERTAIN)
     return {
       code: 'favours-start',
       message: `Some pairs favour the start of the board: the cards of ${cut(names[first.pair]!)} lie at place ${(first.mean + 1).toFixed(1)} on average, where ${((size + 1) / 2).toFixed(1)} would be even.`,
     }
-  if (strongest.z < 4)
-    return {
-      code: 'favours-places',
-      message: `No single place stands out in ${deals} boards, but all together they are uneven.`,
-    }
+  if (strongest.z < CERTAIN) return null
   return {
     code: 'favours-places',
     message: `Some pairs favour some places: ${cut(names[strongest.pair]!)} lies at ${cellName(open[strongest.place]!, board.columns)} ${strongest.times.toFixed(1)} times as often as it should.`,

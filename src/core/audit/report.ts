@@ -34,7 +34,7 @@ export type Report = {
 
 /** Fair deals are called unfair less than once in 10⁵ audits, and doubtful less than once in 10³. */
 const DOUBTFUL = 1e-3
-const UNFAIR = 1e-5
+export const UNFAIR = 1e-5
 /** A test by chi-square wants so many expected in each of its counts. */
 const LEAST_EXPECTED = 5
 const LEAST_DEALS = 50
