@@ -1,4 +1,4 @@
-import { isWide } from '../core/deal/geometry.ts'
+import { isWide, roomAround } from '../core/deal/geometry.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/game/levels.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -92,18 +92,26 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   listen(board, table, (cell) => input({ do: 'press', cell }))
   // not a container of the style: its least change would lay out every card anew
   const resized = new ResizeObserver(() => {
-    root.classList.toggle('lt-wide', isWide(root.clientWidth))
+    makeRoom()
     board.place()
   })
-  root.classList.toggle('lt-wide', isWide(root.clientWidth))
   resized.observe(felt)
   const whenHidden = (): void => {
     if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()
   }
   document.addEventListener('visibilitychange', whenHidden)
 
+  /** Gives the parts around the table the room that the geometry has for them. */
+  function makeRoom(): void {
+    const width = root.clientWidth
+    root.classList.toggle('lt-wide', isWide(width))
+    for (const [part, height] of Object.entries(roomAround(width, table.settings)))
+      root.style.setProperty(`--lt-${part}`, `${height}px`)
+  }
+
   function deal(level?: string, seed?: string, cells?: Cells): void {
     dealTable(table, findLevel(game, level) ?? table.level, seed, cells)
+    makeRoom()
     record = false
     root.style.setProperty('--table', table.settings.look.table)
     root.classList.toggle('lt-fade', table.settings.turn.onMatch === 'fade')

@@ -56,7 +56,12 @@ export class Counter {
   private moving = 0
   private lacking = false
 
-  constructor(board: AuditBoard, pairs: number, capacity: number, classes = new Uint8Array(pairs)) {
+  constructor(
+    board: AuditBoard,
+    pairs: number,
+    capacity: number,
+    classes: Uint8Array = new Uint8Array(pairs),
+  ) {
     this.open = openCells(board)
     const size = this.open.length
     this.relations = relationsOn(board)

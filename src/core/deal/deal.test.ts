@@ -188,15 +188,6 @@ describe('dealing', () => {
     expect(Math.abs(beside / deals - expected)).toBeLessThan(4 * standardError)
   })
 
-  test('the deal that docs/shuffle.md lists', () => {
-    const cells = cellsOf(
-      settingsWith({ board: { rows: 2, columns: 3 }, fill: { pick: 'first' } }),
-      pairsNamed(3),
-      'tick-1',
-    )
-    expect(cells.map(pairOf)).toEqual([2, 2, 1, 0, 1, 0])
-  })
-
   test.each<[string, Own, number]>([
     ['odd-board', { board: { rows: 3, columns: 3 } }, 9],
     ['odd-board', { board: { rows: 4, columns: 4, gaps: ['B2'] } }, 9],

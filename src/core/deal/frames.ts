@@ -1,5 +1,5 @@
 import { BOUNDS, CARD_RATIO, type Settings } from '../game/settings.ts'
-import { layout, tableArea, tableStage, type Layout } from './geometry.ts'
+import { layout, tableArea, tableStage, type Around, type Layout } from './geometry.ts'
 
 /** Screens that a board is judged by: their size in CSS px, and how large such a px commonly is on them, in mm. */
 export const FRAMES = {
@@ -17,11 +17,15 @@ export const FRAME_BOUNDS = { side: [200, 4000], safe: [0, 120] } as const
 /** Smaller than this, a card is hard to hit with a finger; in CSS px (WCAG 2.2, success criterion 2.5.5). */
 export const TOUCHABLE = 44
 
-type Shown = { board: Pick<Settings['board'], 'rows' | 'columns'>; look: Pick<Settings['look'], 'shape'> }
+type Shown = Around & {
+  board: Pick<Settings['board'], 'rows' | 'columns'>
+  look: Pick<Settings['look'], 'shape'>
+}
 
 /** Where the cells of a level lie on this screen, by the one geometry. x and y count from the table's corner. */
-export function layoutIn(frame: Frame, { board, look }: Shown): Layout & { width: number; height: number } {
-  const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe)
+export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; height: number } {
+  const { board, look } = shown
+  const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
   return {
     width,
     height,
@@ -47,7 +51,7 @@ export function nearestTouchable(frame: Frame, shown: Shown): { rows: number; co
   for (let r: number = low; r <= high; r++)
     for (let c: number = low; c <= high; c++) {
       if ((r * c) % 2 || r * c > rows * columns) continue
-      if (touchSize(frame, { board: { rows: r, columns: c }, look: shown.look }) < TOUCHABLE) continue
+      if (touchSize(frame, { ...shown, board: { rows: r, columns: c } }) < TOUCHABLE) continue
       const cost = (rows * columns - r * c) * 100 + Math.abs(r - rows) + Math.abs(c - columns)
       if (cost < bestCost) {
         best = { rows: r, columns: c }

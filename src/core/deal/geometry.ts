@@ -1,3 +1,5 @@
+import type { Settings } from '../game/settings.ts'
+
 /** The stage that a board stands on, in CSS px. `ratio` is a card's width divided by its height. */
 export type Stage = { width: number; height: number; margin: number; gap: number; ratio: number }
 export type Place = { x: number; y: number; width: number; height: number }
@@ -45,14 +47,52 @@ export function tableStage(width: number, height: number, ratio: number): Stage 
   return { width, height, margin: Math.max(8, Math.min(28, Math.round(short / 26))), gap, ratio }
 }
 
-/** What the player keeps above and below its table in CSS px: figures stand in a line of their own on a narrow screen. */
-const AROUND_TABLE = { wideFrom: 620, wide: 115, narrow: 160 }
+/** A player so many CSS px wide has its figures beside the title; on a narrower one they stand in a line of their own. */
+const WIDE_FROM = 620
+export const isWide = (width: number): boolean => width >= WIDE_FROM
 
-/** Whether a player so many CSS px wide has its figures beside the title. */
-export const isWide = (width: number): boolean => width >= AROUND_TABLE.wideFrom
+/** Heights in CSS px of what stands around the table. */
+const HEIGHTS = {
+  head: { wide: 58, narrow: 104 },
+  /** a row of players under the figures, and the gaps above the first and between rows */
+  seats: 40,
+  seatsAbove: 4,
+  seatsBetween: 6,
+  /** the bar of a clock that counts down */
+  bar: 11,
+  foot: 46,
+  /** with a button that turns missed cards back */
+  footWithButton: 52,
+} as const
+/** Players in a row on a narrow screen. */
+const SEATS_IN_ROW = 2
+
+/** What of a level's rules takes room around its table. */
+export type Around = {
+  clock: Pick<Settings['clock'], 'mode'>
+  players: Pick<Settings['players'], 'names'>
+  turn: Pick<Settings['turn'], 'onMiss'>
+}
+
+/** How high the parts around the table are in CSS px on a player of this width. The player's style lays them out by these very numbers. */
+export function roomAround(
+  width: number,
+  { clock, players, turn }: Around,
+): { head: number; bar: number; foot: number } {
+  const wide = isWide(width)
+  const seats = players.names.length
+  const rows = seats < 2 ? 0 : wide ? 1 : Math.ceil(seats / SEATS_IN_ROW)
+  const { seatsAbove, seatsBetween } = HEIGHTS
+  const seated = rows && seatsAbove + rows * HEIGHTS.seats + (rows - 1) * seatsBetween
+  return {
+    head: HEIGHTS.head[wide ? 'wide' : 'narrow'] + seated,
+    bar: clock.mode === 'down' ? HEIGHTS.bar : 0,
+    foot: turn.onMiss === 'button' ? HEIGHTS.footWithButton : HEIGHTS.foot,
+  }
+}
 
 /** The part of a screen of this size in CSS px that the player gives to the table. */
-export function tableArea(width: number, height: number): { width: number; height: number } {
-  const { wide, narrow } = AROUND_TABLE
-  return { width, height: Math.max(1, height - (isWide(width) ? wide : narrow)) }
+export function tableArea(width: number, height: number, around: Around): { width: number; height: number } {
+  const { head, bar, foot } = roomAround(width, around)
+  return { width, height: Math.max(1, height - head - bar - foot) }
 }

@@ -34,17 +34,19 @@ const tooClose = (board: Board, steps: number): { graph: CellGraph; joined: Uint
     return { graph, joined }
   })
 
-/** Looks for a way to lay these cards: by swaps from a shuffle, on a lattice, and by swaps from there. The same cards always give the same. */
+/**
+ * Looks for a way to lay these cards: by swaps from a shuffle, on a lattice, and by swaps from there. The same cards always give the same. Where the lattice is without a
+ * fault there is a way in any case, and swaps are tried half as long.
+ */
 const search = (board: Board, cards: readonly Card[], steps: number): Found | null =>
   once(keyOf(board, 'repeats', steps, cards.join()), () => {
     const { graph, joined } = tooClose(board, steps)
     const stream = streamOf('limit', 'swaps')
-    const onLattice = layOnLattice(openCells(board), board.columns, cards, steps)
-    // a lattice without a fault is found at once, so that a rule with little room costs no long search
-    const even = swapApart(onLattice, graph, joined, stream, 0)
     const blocks = searchBlocks(cards.length)
-    const shuffled = shuffle(cards.slice(), streamOf('limit', 'swaps'))
-    if (swapApart(shuffled, graph, joined, stream, even ? blocks / 2 : blocks))
+    const onLattice = layOnLattice(openCells(board), board.columns, cards, steps)
+    const even = swapApart(onLattice, graph, joined, stream, 0)
+    const shuffled = shuffle(cards.slice(), stream)
+    if (swapApart(shuffled, graph, joined, stream, even ? blocks >> 1 : blocks))
       return { laid: shuffled, bySwaps: true }
     return even || swapApart(onLattice, graph, joined, stream, blocks)
       ? { laid: onLattice, bySwaps: false }

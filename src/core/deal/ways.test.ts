@@ -406,17 +406,6 @@ test('every deal keeps its rule, whatever the board', () => {
   )
 })
 
-test('the deals that docs/shuffle.md names', () => {
-  const deal = (own: Own, count: number): string =>
-    cellsOf(settingsWith(own), pairsNamed(count), 'tick-1')
-      .map((card) => card >> 2)
-      .join(' ')
-  expect(deal({ board: board(2, 4), deal: { way: 'apart', steps: 2 } }, 4)).toBe('2 3 2 3 1 0 1 0')
-  expect(deal({ board: board(2, 4), deal: { way: 'close', steps: 1 } }, 4)).toBe('2 3 1 0 3 2 0 1')
-  const twice: Own = { board: board(1, 8), fill: { repeat: 'evenly' }, deal: { way: 'apart', steps: 2 } }
-  expect(deal(twice, 2)).toBe('1 0 1 0 1 0 1 0')
-})
-
 test('graphs of cells know a king from a rook', () => {
   expect(cellGraph([0, 1, 2, 3], 2, (steps) => steps === 1)).toEqual([
     [1, 2, 3],

@@ -178,6 +178,14 @@ describe('likeness', () => {
     for (const vision of VISIONS) expect(alike(disc(red), disc(red), vision)).toBeCloseTo(1, 5)
     expect(alike(disc(red), disc(green, 2))).toBeCloseTo(alike(disc(green, 2), disc(red)), 6)
   })
+  test('a face is just as much like itself as can be told, whatever is on it', () => {
+    fc.assert(
+      fc.property(fc.uint8Array({ minLength: GRID * GRID * 4, maxLength: GRID * GRID * 4 }), (pixels) => {
+        for (const vision of VISIONS) expect(alike(pixels, Uint8Array.from(pixels), vision)).toBe(1)
+      }),
+      { numRuns: 40 },
+    )
+  })
   test('bare faces are alike', () => {
     const bare = new Uint8Array(GRID * GRID * 4).fill(255)
     expect(alike(bare, bare)).toBeCloseTo(1, 5)

@@ -19,7 +19,7 @@ const OTHER_COLOUR = 0.15
 const FLAT = 0.003
 
 /** What a vision makes of one face: for each window its mean colour, its contrast, and what is left of it without the mean. */
-export type Look = { means: Float32Array; contrast: Float32Array; rest: Float32Array }
+export type Look = { means: Float32Array; contrast: Float64Array; rest: Float32Array }
 
 /** A face as every vision sees it. In: RGBA bytes of GRID × GRID px, opaque. */
 export function looksOf(pixels: Uint8ClampedArray | Uint8Array): Record<Vision, Look> {
@@ -45,7 +45,8 @@ function remembered(vision: Vision, red: number, green: number, blue: number): [
 
 function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Look {
   const means = new Float32Array(WINDOWS * CHANNELS)
-  const contrast = new Float32Array(WINDOWS)
+  // not rounded: a face is just as much like itself as it has contrast
+  const contrast = new Float64Array(WINDOWS)
   const rest = new Float32Array(WINDOWS * PART)
   for (let w = 0; w < WINDOWS; w++) {
     const top = Math.floor(w / ACROSS) * WINDOW
@@ -60,8 +61,9 @@ function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Look {
     }
     for (let i = 0; i < PART; i++) {
       rest[w * PART + i]! -= means[w * CHANNELS + (i % CHANNELS)]!
-      contrast[w]! += rest[w * PART + i]! ** 2 / (WINDOW * WINDOW)
+      contrast[w]! += rest[w * PART + i]! * rest[w * PART + i]!
     }
+    contrast[w]! /= WINDOW * WINDOW
   }
   return { means, contrast, rest }
 }

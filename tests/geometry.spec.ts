@@ -1,0 +1,77 @@
+import { expect, test } from '@playwright/test'
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { layoutIn } from '../src/core/deal/frames.ts'
+import { resolveLevel } from '../src/core/game/levels.ts'
+import type { Game, Own } from '../src/core/game/game.ts'
+
+/** The shipped page of the clockmaker's game with one level that says all this itself, and that level's rules. */
+function shipped(own: Own): { file: string; settings: ReturnType<typeof resolveLevel> } {
+  const folder = mkdtempSync(join(tmpdir(), 'geometry-'))
+  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8')) as Game
+  const [first] = game.levels
+  game.levels = [{ id: first!.id, name: first!.name, ...own }]
+  const [path, file] = [join(folder, 'one.game.json'), join(folder, 'one.html')]
+  writeFileSync(path, JSON.stringify(game))
+  const made = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'ship', path, '--to', file], {
+    encoding: 'utf8',
+  })
+  expect(made.status, made.stderr).toBe(0)
+  return { file, settings: resolveLevel(game, game.levels[0]) }
+}
+
+const players = (count: number): Own['players'] => ({
+  names: Array.from({ length: count }, (_, i) => `Player ${i + 1}`),
+  matchGoesAgain: true,
+})
+const board = { rows: 4, columns: 4, gaps: [] }
+const CASES: [string, Own][] = [
+  ['without a clock', { board, clock: { mode: 'off' } }],
+  ['with a clock that counts down', { board, clock: { mode: 'down', limit: 90_000 } }],
+  ['with two players', { board, clock: { mode: 'off' }, players: players(2) }],
+  [
+    'with four players and a clock',
+    {
+      board: { rows: 6, columns: 5, gaps: [] },
+      fill: { repeat: 'evenly' },
+      clock: { mode: 'down', limit: 90_000 },
+      players: players(4),
+    },
+  ],
+  [
+    'with a button that turns cards back',
+    { board, clock: { mode: 'up' }, turn: { onMiss: 'button' }, limits: { lives: 3 } },
+  ],
+]
+
+for (const [what, own] of CASES)
+  test(`the placement table has the cards where the player lays them: ${what}`, async ({ page }) => {
+    const { file, settings } = shipped(own)
+    for (const [width, height] of [
+      [360, 640],
+      [1024, 768],
+      [1280, 800],
+    ] as const) {
+      await page.setViewportSize({ width, height })
+      await page.goto(`file://${file}`)
+      await expect(page.locator('.lt-card').first()).toBeVisible()
+      const { places } = layoutIn({ width, height, safe: 0 }, settings)
+      const laid = await page.locator('.lt-card').evaluateAll((cards) => {
+        const table = document.querySelector('.lt-felt')!.getBoundingClientRect()
+        return cards.map((card) => {
+          const { x, y, width: w, height: h } = card.getBoundingClientRect()
+          return { x: x - table.x, y: y - table.y, width: w, height: h }
+        })
+      })
+      expect(laid).toEqual(places)
+      // nothing around the table is cut
+      const cut = await page
+        .locator('.lt-head, .lt-foot, .lt-seat')
+        .evaluateAll((boxes) =>
+          boxes.filter((box) => box.scrollHeight > box.clientHeight + 1).map((box) => box.className),
+        )
+      expect(cut).toEqual([])
+    }
+  })
