@@ -1,20 +1,21 @@
 import { cardOf, pairOf, sideOf, type Card } from '../deck/card.ts'
 import { isProvedTooFar } from './apart-bound.ts'
+import { Arrangement, type TooClose } from './arrangement.ts'
 import { openCells } from './cells.ts'
 import { walkApart } from './chains.ts'
 import { layOnLattice } from './lattice.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
 import { keyOf, once, stepLimit, type Board } from './step-rule.ts'
-import { cellGraph, type CellGraph } from './steps.ts'
-import { swapApart } from './swaps.ts'
+import { cellGraph } from './steps.ts'
+import { mendApart, swapApart } from './swaps.ts'
 
 /** The way `apart` for boards on which some pair lies more than once. */
 
 /** For how many blocks of swaps a deal is tried. */
 const BLOCKS = 400
-/** And while it is found out whether there is one: fewer on large boards, where a block is long and an answer is waited for. */
-const searchBlocks = (cards: number): number => Math.min(60, Math.round(3e8 / cards ** 3))
+/** And while it is found out whether deals can be made so: fewer on large boards, where a block is long and an answer is waited for. */
+const searchBlocks = (cards: number): number => Math.min(60, Math.round(1.5e8 / cards ** 3))
 /** Kinds of fill that are looked at one by one, at most; fewer on large boards for the same reason. */
 const mostFills = (cards: number): number => (cards > 100 ? 6 : 24)
 
@@ -23,8 +24,8 @@ type Found = { laid: Card[]; bySwaps: boolean }
 /** The largest `apart` that was found, whether it is proved that there is no larger one, and the largest that is not proved to be too large. */
 export type MostApart = { steps: number; proved: boolean; bound: number }
 
-/** The places too close for matching cards under `apart`: as a graph, and as a square table. */
-const tooClose = (board: Board, steps: number): { graph: CellGraph; joined: Uint8Array } =>
+/** The places too close for matching cards under `apart`. */
+const tooClose = (board: Board, steps: number): TooClose =>
   once(keyOf(board, 'too close', steps), () => {
     const graph = cellGraph(openCells(board), board.columns, (s) => s < steps)
     const joined = new Uint8Array(graph.length ** 2)
@@ -35,22 +36,21 @@ const tooClose = (board: Board, steps: number): { graph: CellGraph; joined: Uint
   })
 
 /**
- * Looks for a way to lay these cards: by swaps from a shuffle, on a lattice, and by swaps from there. The same cards always give the same. Where the lattice is without a
- * fault there is a way in any case, and swaps are tried half as long.
+ * Looks for a way to lay these cards: by swaps from a shuffle; on a lattice; by mending what the swaps left, and the lattice. The same cards always give
+ * the same. Where the lattice is without a fault there is a way in any case, and swaps are tried half as long.
  */
 const search = (board: Board, cards: readonly Card[], steps: number): Found | null =>
   once(keyOf(board, 'repeats', steps, cards.join()), () => {
-    const { graph, joined } = tooClose(board, steps)
+    const close = tooClose(board, steps)
     const stream = streamOf('limit', 'swaps')
     const blocks = searchBlocks(cards.length)
     const onLattice = layOnLattice(openCells(board), board.columns, cards, steps)
-    const even = swapApart(onLattice, graph, joined, stream, 0)
+    const even = new Arrangement(onLattice, close).bad === 0
     const shuffled = shuffle(cards.slice(), stream)
-    if (swapApart(shuffled, graph, joined, stream, even ? blocks >> 1 : blocks))
+    if (swapApart(shuffled, close, stream, even ? blocks >> 1 : blocks))
       return { laid: shuffled, bySwaps: true }
-    return even || swapApart(onLattice, graph, joined, stream, blocks)
-      ? { laid: onLattice, bySwaps: false }
-      : null
+    if (even || mendApart(onLattice, close, stream)) return { laid: onLattice, bySwaps: false }
+    return mendApart(shuffled, close, stream) ? { laid: shuffled, bySwaps: false } : null
   })
 
 /** All kinds of cards that a level's seeds may bring on the board; which pairs repeat may change, how often they do not. */
@@ -95,17 +95,17 @@ export function repeatsApart(
 ): ((cards: readonly Card[], seed: string) => Card[]) | null {
   const found = isTooFar(board, fills, steps) ? null : foundFor(board, fills, steps)
   if (!found) return null
-  const { graph, joined } = tooClose(board, steps)
+  const close = tooClose(board, steps)
   const kinds = new Map(fills.map((cards, i) => [kindOf(cards), found[i]!]))
   return (cards, seed) => {
     const { laid, bySwaps } = kinds.get(kindOf(cards))!
     const stream = streamOf(seed, 'swaps')
     if (bySwaps) {
       const swapped = shuffle(cards.slice(), stream)
-      if (swapApart(swapped, graph, joined, stream, BLOCKS)) return swapped
+      if (swapApart(swapped, close, stream, BLOCKS)) return swapped
     }
     const placed = inPlaceOf(laid, cards, streamOf(seed, 'shuffling'))
-    walkApart(placed, graph, stream)
+    walkApart(placed, close.graph, stream)
     return placed
   }
 }

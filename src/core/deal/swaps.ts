@@ -1,4 +1,5 @@
-import { faceOf, twinFace, type Card } from '../deck/card.ts'
+import type { Card } from '../deck/card.ts'
+import { Arrangement, type TooClose } from './arrangement.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
 import type { CellGraph } from './steps.ts'
@@ -8,85 +9,59 @@ const SWAPS = 20
 const PATIENCE = 50
 
 /**
- * Swaps cards about until no two matching ones lie on joined cells, for boards on which a pair lies more than once. In: the cards as they lie at
- * first, changed in place; `tooClose`, a graph on their places, and `joined`, the same as a square table; `blocks`, how
- * long it is tried. Out: whether it was managed.
+ * Swaps cards about until no two matching ones lie too close, for boards on which a pair lies more than once. In: the cards as they lie at
+ * first, changed in place; the places that are too close; `blocks`, how long it is tried. Out: whether it was managed.
  * Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m the mean number of them in a shuffle,
  * so every arrangement stays within reach and the good ones stay equally likely (N. Metropolis
  * et al., J. Chem. Phys. 21, 1953). It is looked at only after whole blocks, so that when it is good is left to chance alone.
  */
-export function swapApart(
-  cards: Card[],
-  tooClose: CellGraph,
-  joined: Uint8Array,
-  stream: Stream,
-  blocks: number,
-): boolean {
+export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks: number): boolean {
   const size = cards.length
-  const faces = Int32Array.from(cards, faceOf)
-  const twins = Int32Array.from(cards, twinFace)
-  const width = faces.reduce((most, face, i) => Math.max(most, face, twins[i]!), 0) + 1
-  /** how many neighbours of a place show a face: place × width + face */
-  const near = new Uint16Array(size * width)
-  tooClose.forEach((others, place) => {
-    for (const other of others) {
-      near[place * width + faces[other]!]!++
-    }
-  })
-  // every bad neighbourhood is counted from both its ends
-  let bad = 0
-  for (let place = 0; place < size; place++) bad += near[place * width + twins[place]!]!
-  let odds = Math.max(2, Math.ceil(meanTooClose(cards, tooClose)))
-  for (let block = 1; bad > 0; block++) {
+  const laid = new Arrangement(cards, close)
+  let odds = Math.max(2, Math.ceil(meanTooClose(cards, close.graph)))
+  for (let block = 1; laid.bad > 0; block++) {
     if (block > blocks) return false
     if (block % PATIENCE === 0) odds *= 2
     for (let left = SWAPS * size; left > 0; left--) {
       const i = draw(stream, size)
       const j = draw(stream, size)
-      const one = faces[i]!
-      const other = faces[j]!
-      if (i === j || one === other) continue
-      const oneTwin = twins[i]!
-      const otherTwin = twins[j]!
-      const [atI, atJ] = [i * width, j * width]
-      const before = near[atI + oneTwin]! + near[atJ + otherTwin]!
-      let after = near[atI + otherTwin]! + near[atJ + oneTwin]!
-      // what is seen of the other's place is seen as it will be
-      if (joined[i * size + j]) {
-        if (other === otherTwin) after--
-        if (one === otherTwin) after++
-        if (one === oneTwin) after--
-        if (other === oneTwin) after++
-      }
-      const worse = after - before
-      let taken = true
+      if (i === j) continue
+      const worse = laid.worse(i, j)
+      let taken = worse === worse
       for (let d = 0; taken && d < worse; d++) taken = draw(stream, odds) === 0
-      if (!taken) continue
-      bad += 2 * worse
-      faces[i] = other
-      faces[j] = one
-      twins[i] = otherTwin
-      twins[j] = oneTwin
-      const card = cards[i]!
-      cards[i] = cards[j]!
-      cards[j] = card
-      for (const place of tooClose[i]!) {
-        near[place * width + one]!--
-        near[place * width + other]!++
-      }
-      for (const place of tooClose[j]!) {
-        near[place * width + other]!--
-        near[place * width + one]!++
-      }
+      if (taken) laid.swap(i, j, worse)
     }
   }
   return true
 }
 
-/** How many pairs of matching cards are too close in a shuffle, on average. */
-function meanTooClose(cards: readonly Card[], tooClose: CellGraph): number {
+/** Places that each bad one is tried to be swapped with in a round, and rounds; fewer on large boards, where an answer is waited for. */
+const PARTNERS = 30
+const rounds = (cards: number): number => Math.min(200, Math.round(20_000 / cards))
+
+/**
+ * Mends an arrangement, to find out whether there is a good one at all: only cards that lie too close to a match are moved, to wherever that makes it
+ * no worse. In and out: as `swapApart`. What it finds is one of many, not any of them.
+ */
+export function mendApart(cards: Card[], close: TooClose, stream: Stream): boolean {
   const size = cards.length
-  const joined = tooClose.reduce((sum, near) => sum + near.length, 0) / 2
+  const laid = new Arrangement(cards, close)
+  for (let round = rounds(size); laid.bad > 0 && round > 0; round--)
+    for (let place = 0; place < size; place++)
+      for (let left = PARTNERS; left > 0 && laid.badAt(place) > 0; left--) {
+        const other = draw(stream, size)
+        const worse = place === other ? NaN : laid.worse(place, other)
+        if (!(worse <= 0)) continue
+        laid.swap(place, other, worse)
+        break
+      }
+  return laid.bad === 0
+}
+
+/** How many pairs of matching cards are too close in a shuffle, on average. */
+function meanTooClose(cards: readonly Card[], graph: CellGraph): number {
+  const size = cards.length
+  const joined = graph.reduce((sum, near) => sum + near.length, 0) / 2
   const copies = new Map<number, number>()
   for (const card of cards) copies.set(card, (copies.get(card) ?? 0) + 1)
   let matching = 0

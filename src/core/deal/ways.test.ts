@@ -165,7 +165,7 @@ describe('boards with little room for repeated pairs', () => {
     expect(message({ board: board(8, 8), deal: { way: 'apart', steps: 3 } }, 4)).toMatch(
       /cannot all lie 3 steps apart on this board; 2 is the most$/,
     )
-    const searched = { board: board(14, 14), deal: { way: 'apart', steps: 3 } } as const
+    const searched = { board: board(20, 20), deal: { way: 'apart', steps: 3 } } as const
     expect(message(searched, 12)).toMatch(/^no way was found .* 2 is the most that was found$/)
     expect(stepsReach(pairsNamed(12), settingsWith({ ...searched, fill: { repeat: 'evenly' } }))).toEqual({
       apart: 2,

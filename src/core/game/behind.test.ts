@@ -1,13 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import { unzipSync } from 'fflate'
+import { fromUint8Array } from 'js-base64'
 import { gameFrom, readGame, writeGame } from '../files/game-file.ts'
 import { readGameZip, writeGameZip } from '../files/game-zip.ts'
 import { problemLine } from '../result.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
+import { gifOf } from '../testing/images.ts'
 import { imagesOf } from './images.ts'
 import { DEFAULTS, type Behind } from './settings.ts'
 
-const src = 'data:image/gif;base64,R0lGODlh'
+const src = `data:image/gif;base64,${fromUint8Array(gifOf(3, 2, [[3, 2]]))}`
 const image: Behind = { kind: 'image', src, alt: 'A bridge at night' }
 const game = gameWith({ look: { behind: image } }, pairsNamed(8))
 game.house = { ...game.house, look: { ...game.house.look, behind: { ...image } } }

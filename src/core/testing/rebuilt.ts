@@ -248,6 +248,20 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
     }
     return true
   }
+  const mended = (list: Card[], draw: Draw): boolean => {
+    const rounds = Math.min(200, Math.round(20_000 / N))
+    for (let round = 0; round < rounds && close(list) > 0; round++)
+      for (let place = 0; place < N; place++)
+        for (let left = 30; left > 0 && closeAt(list, place) > 0; left--) {
+          const j = draw(N)
+          if (j === place || sameFace(list[j]!, list[place]!)) continue
+          const before = closeAt(list, place) + closeAt(list, j)
+          swap(list, place, j)
+          if (closeAt(list, place) + closeAt(list, j) <= before) break
+          swap(list, place, j)
+        }
+    return close(list) === 0
+  }
   const groupsIn = (list: Card[]): Map<number, Card[]> => {
     const groups = new Map<number, Card[]>()
     for (const card of list) groups.set(card.pair, [...(groups.get(card.pair) ?? []), card])
@@ -272,12 +286,13 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
   }
   const find = (list: Card[]): { laid: Card[]; bySwaps: boolean } | null => {
     const draw = drawsOf('limit', 'swaps')
-    const blocks = Math.min(60, Math.round(3e8 / N ** 3))
+    const blocks = Math.min(60, Math.round(1.5e8 / N ** 3))
     const lattice = onLattice(list)
     const even = close(lattice) === 0
     const mixed = shuffled([...list], draw)
     if (swapAbout(mixed, draw, even ? Math.floor(blocks / 2) : blocks)) return { laid: mixed, bySwaps: true }
-    return even || swapAbout(lattice, draw, blocks) ? { laid: lattice, bySwaps: false } : null
+    if (even || mended(lattice, draw)) return { laid: lattice, bySwaps: false }
+    return mended(mixed, draw) ? { laid: mixed, bySwaps: false } : null
   }
   const fillWith = (identicalMore: number | null): Card[] => {
     const k = level.related.length
