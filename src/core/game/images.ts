@@ -1,4 +1,4 @@
-import type { Game, Own } from './game.ts'
+import type { Face, Game, Own } from './game.ts'
 
 /** A place in a game that holds an own image; `put` writes another source there. */
 export type ImagePlace = { src: string; at: string; put: (src: string) => void }
@@ -25,4 +25,44 @@ export function imagesOf(game: unknown): ImagePlace[] {
   behind(house, 'house')
   if (Array.isArray(levels)) levels.forEach((level, i) => behind(level, `levels[${i}]`))
   return found
+}
+
+/**
+ * A game whose every own image has another source; what holds none stays the very same value, so that a game without images is given back itself.
+ * In: a game, and what takes the place of a source.
+ */
+export function withImages(game: Game, change: (src: string) => string): Game {
+  const face = <F extends Face | undefined>(one: F): F =>
+    one?.kind === 'image' ? { ...one, src: change(one.src) } : one
+  const look = <O extends Own>(rung: O): O => {
+    const behind = rung.look?.behind
+    return behind?.kind === 'image'
+      ? { ...rung, look: { ...rung.look, behind: { ...behind, src: change(behind.src) } } }
+      : rung
+  }
+  const pairs = mapped(game.deck.pairs, (pair) =>
+    pair.a.kind === 'image' || pair.b?.kind === 'image'
+      ? { ...pair, a: face(pair.a), ...(pair.b ? { b: face(pair.b) } : {}) }
+      : pair,
+  )
+  const { image, emblem } = game.deck.back
+  const back =
+    image !== undefined || emblem?.kind === 'image'
+      ? {
+          ...game.deck.back,
+          ...(image !== undefined ? { image: change(image) } : {}),
+          ...(emblem?.kind === 'image' ? { emblem: { ...emblem, src: change(emblem.src) } } : {}),
+        }
+      : game.deck.back
+  const house = look(game.house)
+  const levels = mapped(game.levels, look)
+  const same = pairs === game.deck.pairs && back === game.deck.back
+  if (same && house === game.house && levels === game.levels) return game
+  return { ...game, deck: same ? game.deck : { ...game.deck, back, pairs }, house, levels }
+}
+
+/** A list with every entry changed; the same list where none is. */
+function mapped<T>(list: T[], change: (one: T) => T): T[] {
+  const next = list.map(change)
+  return next.some((one, i) => one !== list[i]) ? next : list
 }

@@ -1,14 +1,24 @@
 import type { Game, Level } from './game.ts'
 import { SECTIONS, type Section, type Settings } from './settings.ts'
 
+const NO_LEVEL = {}
+/** For each house its levels' settings, as long as both are the same values. */
+const resolved = new WeakMap<Settings, WeakMap<object, Settings>>()
+
 /**
  * A level's settings: the house rules, with every key the level names put in their place.
- * A key that the level does not name is the house's own value, so a change there is a change here.
+ * A key that the level does not name is the house's own value, so a change there is a change here. The same house and level give the very same settings.
  */
-export function resolveLevel(game: Pick<Game, 'house'>, level: Level | undefined): Settings {
-  const settings = { ...game.house } as Record<Section, object>
+export function resolveLevel({ house }: Pick<Game, 'house'>, level: Level | undefined): Settings {
+  let known = resolved.get(house)
+  if (!known) resolved.set(house, (known = new WeakMap()))
+  const before = known.get(level ?? NO_LEVEL)
+  if (before) return before
+  const settings = { ...house } as Record<Section, object>
   if (level)
-    for (const section of SECTIONS) settings[section] = { ...game.house[section], ...(level[section] ?? {}) }
+    for (const section of SECTIONS)
+      if (level[section]) settings[section] = { ...house[section], ...level[section] }
+  known.set(level ?? NO_LEVEL, settings as Settings)
   return settings as Settings
 }
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { openCells } from '../../core/deal/cells.ts'
+import { boardPath } from './board-path.ts'
 
 /** A level's board to scale, gaps left out. `cell` is the side of a card in px. */
 const props = withDefaults(
@@ -10,18 +10,7 @@ const props = withDefaults(
 const side = computed(() => Math.min(props.cell, 64 / Math.max(props.board.rows, props.board.columns)))
 const step = computed(() => side.value * 1.24)
 /** All cards as one path: a ladder may show a hundred boards of four hundred. */
-const cards = computed(() => {
-  const { columns } = props.board
-  const round = side.value * 0.22
-  const edge = side.value - 2 * round
-  const corner = (x: number, y: number): string => `a${round} ${round} 0 0 1 ${x * round} ${y * round}`
-  return openCells(props.board)
-    .map((at) => {
-      const [x, y] = [(at % columns) * step.value, Math.floor(at / columns) * step.value]
-      return `M${x + round} ${y}h${edge}${corner(1, 1)}v${edge}${corner(-1, 1)}h${-edge}${corner(-1, -1)}v${-edge}${corner(1, -1)}z`
-    })
-    .join('')
-})
+const cards = computed(() => boardPath(props.board, side.value, step.value))
 </script>
 
 <template>

@@ -10,6 +10,7 @@ import { CARD_RATIO, type Settings } from '../../core/game/settings.ts'
 import { faceWords } from '../../player/face.ts'
 import BackView from '../cards/BackView.vue'
 import FaceView from '../cards/FaceView.vue'
+import SmallFace from '../cards/SmallFace.vue'
 import { useBench } from '../store/bench.ts'
 import { useView } from '../store/view.ts'
 import LensOver from './LensOver.vue'
@@ -42,6 +43,9 @@ const stage = computed(() => {
   return { ...made, scale }
 })
 const places = computed(() => stage.value.places)
+/** Small cards are drawn once as pictures: hundreds of them are laid anew at every change. */
+const SMALL_CARD = 34
+const small = computed(() => stage.value.card.width * stage.value.scale <= SMALL_CARD)
 const origin = computed(() => ({
   x: (size.value.width - stage.value.width * stage.value.scale) / 2,
   y: (size.value.height - stage.value.height * stage.value.scale) / 2,
@@ -150,7 +154,8 @@ onBeforeUnmount(() => watched.disconnect())
         @pointerdown="down($event, cell)"
         @click="toggle(name)"
       >
-        <FaceView v-if="face && faces" :face="face" :shape="settings.look.shape" />
+        <SmallFace v-if="face && faces && small" :face="face" :filling="true" />
+        <FaceView v-else-if="face && faces" :face="face" :shape="settings.look.shape" />
         <BackView v-else-if="!gap" :back="bench.game!.deck.back" />
       </button>
       <LensOver

@@ -1,8 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
-import { produce } from 'immer'
 import type { Game } from '../../core/game/game.ts'
-import { imagesOf } from '../../core/game/images.ts'
+import { imagesOf, withImages } from '../../core/game/images.ts'
 import { isTrusted, trust } from './sound-images.ts'
 
 /** An own image as it is kept: once by its content, however many faces and games show it; `sound`: it was checked when it came in, by these bounds. */
@@ -24,12 +23,10 @@ function hashOf(src: string): string {
 /** A game whose images are references, and the images they refer to, each once. */
 export function packed(game: Game): { game: Game; art: Art[] } {
   const art = new Map<string, Art>()
-  const light = produce(game, (draft) => {
-    for (const { src, put } of imagesOf(draft)) {
-      const hash = hashOf(src)
-      art.set(hash, { hash, src, ...(isTrusted(src) ? { sound: CHECKED_BY } : {}) })
-      put(REFERENCE + hash)
-    }
+  const light = withImages(game, (src) => {
+    const hash = hashOf(src)
+    art.set(hash, { hash, src, ...(isTrusted(src) ? { sound: CHECKED_BY } : {}) })
+    return REFERENCE + hash
   })
   return { game: light, art: [...art.values()] }
 }

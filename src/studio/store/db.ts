@@ -3,13 +3,16 @@ import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, rememberSound, unpack, type Art } from './art.ts'
+import { textOfGame } from './game-text.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
 export type Kept = { key: string; game: Game; rev: number; touched: number }
+/** The same as it is stored: the game as text, with the hashes of its images. */
+type Row = Omit<Kept, 'game'> & { text: string; art: string[] }
 type Note = { name: string; value: unknown }
 
 class Shelf extends Dexie {
-  games!: Table<Kept, string>
+  games!: Table<Row, string>
   notes!: Table<Note, string>
   /** the own images of all games; rows of `games` refer to them */
   art!: Table<Art, string>
@@ -31,6 +34,13 @@ class Shelf extends Dexie {
         await change.table('games').put({ ...row, game })
       }
     })
+    // text is stored in no time, and a save looks only whether the row it started from is still the newest
+    this.version(4)
+      .stores({ games: 'key, [key+rev]' })
+      .upgrade(async (change) => {
+        for (const { game, ...row } of await change.table<Kept>('games').toArray())
+          await change.table('games').put({ ...row, text: textOfGame(game), art: artOf(game) } satisfies Row)
+      })
   }
 }
 
@@ -65,26 +75,31 @@ async function open(): Promise<boolean> {
 }
 
 /** Rows with their images in them again. */
-async function whole(rows: Kept[]): Promise<Kept[]> {
-  const hashes = [...new Set(rows.flatMap((row) => artOf(row.game)))]
+async function whole(rows: Row[]): Promise<Kept[]> {
+  const hashes = [...new Set(rows.flatMap((row) => row.art))]
   const art = new Map<string, string>()
   for (const one of await db.art.bulkGet(hashes)) {
     if (!one) continue
     rememberSound(one)
     art.set(one.hash, one.src)
   }
-  return rows.map((row) => ({ ...row, game: unpack(row.game, art) }))
+  return rows.map(({ key, rev, touched, text }) => ({
+    key,
+    rev,
+    touched,
+    game: unpack(JSON.parse(text) as Game, art),
+  }))
 }
 
 /** Keeps a row and what it refers to; within a transaction. */
-async function put(row: Kept): Promise<void> {
-  const { game, art } = packed(row.game)
+async function put({ key, rev, touched, game: whole }: Kept): Promise<void> {
+  const { game, art } = packed(whole)
   const there = await db.art
     .where('hash')
     .anyOf(art.map(({ hash }) => hash))
     .primaryKeys()
   await db.art.bulkPut(art.filter(({ hash }) => !there.includes(hash)))
-  await db.games.put({ ...row, game })
+  await db.games.put({ key, rev, touched, text: textOfGame(game), art: art.map(({ hash }) => hash) })
 }
 
 export async function allGames(): Promise<Kept[]> {
@@ -104,7 +119,7 @@ export async function oneGame(key: string): Promise<Kept | undefined> {
 export async function sweepArt(): Promise<void> {
   if (!(await open())) return
   await db.transaction('rw', db.games, db.art, async () => {
-    const used = new Set((await db.games.toArray()).flatMap((row) => artOf(row.game)))
+    const used = new Set((await db.games.toArray()).flatMap((row) => row.art))
     const all = await db.art.toCollection().primaryKeys()
     await db.art.bulkDelete(all.filter((hash) => !used.has(hash)))
   })
@@ -116,14 +131,16 @@ export async function sweepArt(): Promise<void> {
  */
 export async function keepGame(key: string, game: Game, before: number): Promise<number> {
   const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
-  const clash = (now: Kept | undefined): boolean => (now?.rev ?? 0) !== before
   if (await open())
     await db.transaction('rw', db.games, db.art, async () => {
-      if (clash(await db.games.get(key))) throw new Changed()
+      const there = before
+        ? await db.games.where('[key+rev]').equals([key, before]).count()
+        : await db.games.where('key').equals(key).count()
+      if (Boolean(there) !== before > 0) throw new Changed()
       await put(row)
     })
   else {
-    if (clash(memory.get(key))) throw new Changed()
+    if ((memory.get(key)?.rev ?? 0) !== before) throw new Changed()
     memory.set(key, row)
   }
   channel?.postMessage(key)

@@ -1,15 +1,22 @@
 import type { Game, Pair } from '../../core/game/game.ts'
 
-/** Only what a deal depends on goes to the workers; images stay here. */
-export const bare = (pairs: readonly Pair[]): Pair[] => {
-  const face = { kind: 'text', text: '·' } as const
-  return pairs.map(({ id, name, tags, b }) => ({
-    id,
-    name,
-    ...(tags ? { tags: [...tags] } : {}),
-    a: face,
-    ...(b ? { b: face } : {}),
-  }))
+const known = new WeakMap<readonly Pair[], Pair[]>()
+const BARE = { kind: 'text', text: '·' } as const
+
+/** Only what a deal depends on goes to the workers; images stay here. A deck is made bare once. */
+export function bare(pairs: readonly Pair[]): Pair[] {
+  let light = known.get(pairs)
+  if (!light) {
+    light = pairs.map(({ id, name, tags, b }) => ({
+      id,
+      name,
+      ...(tags ? { tags } : {}),
+      a: BARE,
+      ...(b ? { b: BARE } : {}),
+    }))
+    known.set(pairs, light)
+  }
+  return light
 }
 /** A copy without proxies, that a worker can be given. */
 export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
