@@ -394,10 +394,10 @@ test.describe('images', () => {
   test('each file that cannot be used is told with its reason, and the others are kept', async ({ page }) => {
     await openStation(page, 'deck')
     const good = png(16, 16)
-    // the head of a PNG of 60 megapixels, and nothing behind it
+    // the head of a PNG of 80 megapixels, and nothing behind it
     const vast = Buffer.from(good)
     vast.writeUInt32BE(10_000, 16)
-    vast.writeUInt32BE(6_000, 20)
+    vast.writeUInt32BE(8_000, 20)
     await way(page, 'Images')
     await page
       .getByLabel('Images to add', { exact: true })
@@ -414,7 +414,7 @@ test.describe('images', () => {
       ])
     const dialog = page.getByRole('dialog', { name: 'Images' })
     for (const told of [
-      'vast.png: 10000 × 6000 px are too many; at most 50 million are read. Make it smaller first',
+      'vast.png: 10,000 × 8,000 px are too many; at most 64 megapixels. Make it smaller first',
       'text.gif: not a PNG, JPEG, WebP, GIF or SVG image',
       'leak.svg: line 2: an SVG that refers to something outside it (href)',
       'torn.png: an image that is damaged or cut off',

@@ -58,13 +58,15 @@ for (const [what, own] of CASES)
       await page.goto(`file://${file}`)
       await expect(page.locator('.lt-card').first()).toBeVisible()
       const { places } = layoutIn({ width, height, safe: 0 }, settings)
-      const laid = await page.locator('.lt-card').evaluateAll((cards) => {
-        const table = document.querySelector('.lt-felt')!.getBoundingClientRect()
-        return cards.map((card) => {
-          const { x, y, width: w, height: h } = card.getBoundingClientRect()
-          return { x: x - table.x, y: y - table.y, width: w, height: h }
-        })
-      })
+      // where they are laid, however they move on the way there
+      const laid = await page.locator('.lt-card').evaluateAll((cards) =>
+        (cards as HTMLElement[]).map(({ offsetLeft: x, offsetTop: y, offsetWidth: w, offsetHeight: h }) => ({
+          x,
+          y,
+          width: w,
+          height: h,
+        })),
+      )
       expect(laid).toEqual(places)
       // nothing around the table is cut
       const cut = await page

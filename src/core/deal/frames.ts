@@ -1,5 +1,5 @@
 import { BOUNDS, CARD_RATIO, type Settings } from '../game/settings.ts'
-import { layout, tableArea, tableStage, type Around, type Layout } from './geometry.ts'
+import { cardSize, layout, tableArea, tableStage, type Around, type Layout, type Stage } from './geometry.ts'
 
 /** Screens that a board is judged by: their size in CSS px, and how large such a px commonly is on them, in mm. */
 export const FRAMES = {
@@ -22,21 +22,23 @@ type Shown = Around & {
   look: Pick<Settings['look'], 'shape'>
 }
 
+/** The stage that a level's board has on this screen, in CSS px. */
+function stageIn(frame: Frame, shown: Shown): Stage {
+  const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
+  return tableStage(width, height, CARD_RATIO[shown.look.shape])
+}
+
 /** Where the cells of a level lie on this screen, by the one geometry. x and y count from the table's corner. */
 export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; height: number } {
-  const { board, look } = shown
-  const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
-  return {
-    width,
-    height,
-    ...layout(tableStage(width, height, CARD_RATIO[look.shape]), board.rows, board.columns),
-  }
+  const stage = stageIn(frame, shown)
+  const { rows, columns } = shown.board
+  return { width: stage.width, height: stage.height, ...layout(stage, rows, columns) }
 }
 
 /** The shorter side of a card on this screen, in CSS px. */
 export function touchSize(frame: Frame, shown: Shown): number {
-  const { card } = layoutIn(frame, shown)
-  return Math.min(card.width, card.height)
+  const { width, height } = cardSize(stageIn(frame, shown), shown.board.rows, shown.board.columns)
+  return Math.min(width, height)
 }
 
 /**

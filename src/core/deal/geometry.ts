@@ -11,11 +11,7 @@ export type Layout = { card: { width: number; height: number }; grid: Place; pla
  * table all use this one function. A stage too small for cards of 1 px gets cards of 1 px.
  */
 export function layout(stage: Stage, rows: number, columns: number): Layout {
-  const roomX = (stage.width - 2 * stage.margin - (columns - 1) * stage.gap) / columns
-  const roomY = (stage.height - 2 * stage.margin - (rows - 1) * stage.gap) / rows
-  let width = Math.max(1, Math.floor(Math.min(roomX, (roomY + 0.5) * stage.ratio)))
-  while (width > 1 && Math.round(width / stage.ratio) > roomY) width--
-  const height = Math.max(1, Math.round(width / stage.ratio))
+  const { width, height } = cardSize(stage, rows, columns)
   const gridWidth = columns * width + (columns - 1) * stage.gap
   const gridHeight = rows * height + (rows - 1) * stage.gap
   const grid = {
@@ -31,6 +27,15 @@ export function layout(stage: Stage, rows: number, columns: number): Layout {
     height,
   }))
   return { card: { width, height }, grid, places }
+}
+
+/** How large a card is on such a board, in whole CSS px: the part of `layout` that asks for no places. */
+export function cardSize(stage: Stage, rows: number, columns: number): { width: number; height: number } {
+  const roomX = (stage.width - 2 * stage.margin - (columns - 1) * stage.gap) / columns
+  const roomY = (stage.height - 2 * stage.margin - (rows - 1) * stage.gap) / rows
+  let width = Math.max(1, Math.floor(Math.min(roomX, (roomY + 0.5) * stage.ratio)))
+  while (width > 1 && Math.round(width / stage.ratio) > roomY) width--
+  return { width, height: Math.max(1, Math.round(width / stage.ratio)) }
 }
 
 /** The cell whose rectangle holds the point, left and top edges included, or −1 in the gaps and outside. */

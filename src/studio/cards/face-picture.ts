@@ -1,3 +1,4 @@
+import type { Directive } from 'vue'
 import type { Face } from '../../core/game/game.ts'
 import { paintedFace } from './painted.ts'
 
@@ -16,3 +17,22 @@ export function facePicture(face: Face): Promise<string> {
   drawn.set(face, { picture, scale })
   return picture
 }
+
+/** Which picture an element waits for or shows. */
+const shown = new WeakMap<HTMLElement, Promise<string>>()
+
+async function show(element: HTMLElement, { value }: { value: Face | null }): Promise<void> {
+  const picture = value && facePicture(value)
+  if ((shown.get(element) ?? null) === picture) return
+  if (!picture) {
+    shown.delete(element)
+    element.style.backgroundImage = ''
+    return
+  }
+  shown.set(element, picture)
+  const url = await picture
+  if (shown.get(element) === picture) element.style.backgroundImage = url && `url(${url})`
+}
+
+/** Gives an element a face's small picture behind it, as soon as it is drawn; null takes it away. */
+export const vFacePicture: Directive<HTMLElement, Face | null> = { mounted: show, updated: show }

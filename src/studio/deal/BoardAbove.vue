@@ -10,7 +10,7 @@ import { CARD_RATIO, type Settings } from '../../core/game/settings.ts'
 import { faceWords } from '../../player/face.ts'
 import BackView from '../cards/BackView.vue'
 import FaceView from '../cards/FaceView.vue'
-import SmallFace from '../cards/SmallFace.vue'
+import { vFacePicture } from '../cards/face-picture.ts'
 import { useBench } from '../store/bench.ts'
 import { useView } from '../store/view.ts'
 import LensOver from './LensOver.vue'
@@ -118,7 +118,7 @@ onBeforeUnmount(() => watched.disconnect())
   <div ref="box" class="board" @keydown="arrow" @pointerleave="looked = -1">
     <div
       class="stage"
-      :class="{ framed: view.frame }"
+      :class="{ framed: view.frame, small }"
       :style="{
         left: `${origin.x}px`,
         top: `${origin.y}px`,
@@ -127,36 +127,49 @@ onBeforeUnmount(() => watched.disconnect())
       }"
     >
       <button
-        v-for="{ name, gap, face, words, place, cell } in drawn"
-        :key="cell"
+        v-for="one in drawn"
+        :key="one.cell"
+        v-memo="[
+          one,
+          stage.scale,
+          small,
+          faces,
+          settings.look.shape,
+          drag?.from === one.cell && drag,
+          drag?.over === one.cell,
+          view.lens,
+          one.cell === Math.min(cursor, drawn.length - 1),
+          bench.game!.deck.back,
+        ]"
+        v-face-picture="faces && small ? one.face : null"
         class="cell"
         :class="{
-          gap,
-          bare: !face,
-          dragged: drag?.from === cell,
-          under: drag?.over === cell,
+          gap: one.gap,
+          bare: !one.face,
+          dragged: drag?.from === one.cell,
+          under: drag?.over === one.cell,
           dim: view.lens === 'threads' || view.lens === 'measures',
         }"
         type="button"
-        :data-at="cell"
-        :tabindex="cell === Math.min(cursor, drawn.length - 1) ? 0 : -1"
-        :aria-label="`${name}, ${words}`"
-        :title="`${name}: ${words}. Press to ${gap ? 'fill it' : 'make it a gap'}${face ? '; drag to swap' : ''}.`"
+        :data-at="one.cell"
+        :tabindex="one.cell === Math.min(cursor, drawn.length - 1) ? 0 : -1"
+        :aria-label="`${one.name}, ${one.words}`"
+        :title="`${one.name}: ${one.words}. Press to ${one.gap ? 'fill it' : 'make it a gap'}${one.face ? '; drag to swap' : ''}.`"
         :style="{
-          left: `${place.x * stage.scale}px`,
-          top: `${place.y * stage.scale}px`,
-          width: `${place.width * stage.scale}px`,
-          height: `${place.height * stage.scale}px`,
-          transform: drag?.from === cell ? `translate(${drag.x}px, ${drag.y}px) scale(1.04)` : undefined,
+          left: `${one.place.x * stage.scale}px`,
+          top: `${one.place.y * stage.scale}px`,
+          width: `${one.place.width * stage.scale}px`,
+          height: `${one.place.height * stage.scale}px`,
+          transform: drag?.from === one.cell ? `translate(${drag.x}px, ${drag.y}px) scale(1.04)` : undefined,
         }"
-        @focus="((cursor = cell), (looked = cell))"
-        @pointerenter="looked = cell"
-        @pointerdown="down($event, cell)"
-        @click="toggle(name)"
+        @focus="((cursor = one.cell), (looked = one.cell))"
+        @pointerenter="looked = one.cell"
+        @pointerdown="down($event, one.cell)"
+        @click="toggle(one.name)"
       >
-        <SmallFace v-if="face && faces && small" :face="face" :filling="true" />
-        <FaceView v-else-if="face && faces" :face="face" :shape="settings.look.shape" />
-        <BackView v-else-if="!gap" :back="bench.game!.deck.back" />
+        <template v-if="one.face && faces && small" />
+        <FaceView v-else-if="one.face && faces" :face="one.face" :shape="settings.look.shape" />
+        <BackView v-else-if="!one.gap" :back="bench.game!.deck.back" />
       </button>
       <LensOver
         v-if="cells"
@@ -195,6 +208,12 @@ onBeforeUnmount(() => watched.disconnect())
     0 4px 9px #0a0a2438;
   cursor: pointer;
   touch-action: none;
+}
+/* hundreds of soft shadows would hold the page up */
+.small .cell {
+  border-radius: 4px;
+  background: var(--card) center / contain no-repeat;
+  box-shadow: none;
 }
 .cell:hover {
   box-shadow:

@@ -4,6 +4,8 @@ import type { Finding } from '../../core/game/findings.ts'
 import { useBench } from '../store/bench.ts'
 import { newOverseer, type LookedOver } from '../workers/look-over.ts'
 
+const NONE: readonly Finding[] = []
+
 /** What the checks say of the game on the bench. They follow it a moment behind; `current` says whether they are of the game as it is. */
 export const useFindings = defineStore('findings', () => {
   const bench = useBench()
@@ -29,16 +31,22 @@ export const useFindings = defineStore('findings', () => {
   )
 
   const all = computed(() => looked.value.findings)
-  const byLevel = computed(() => {
+  /** by place in the ladder; the list of a level stays the same value as long as it says the same, so that only those that changed are drawn anew */
+  const byLevel = computed<ReadonlyMap<number, readonly Finding[]>>((before) => {
     const levels = new Map<number, Finding[]>()
     for (const finding of all.value) {
       const found = /^levels\[(\d+)\]/.exec(finding.at)
       if (found) levels.set(Number(found[1]), [...(levels.get(Number(found[1])) ?? []), finding])
     }
-    return levels
+    return new Map(
+      [...levels].map(([level, found]) => {
+        const same = before?.get(level)
+        return [level, same && JSON.stringify(same) === JSON.stringify(found) ? same : found]
+      }),
+    )
   })
   /** The findings of a level by its place in the ladder; null: of the house rules, as if they were one. */
   const ofRung = (level: number | null): readonly Finding[] =>
-    level === null ? looked.value.house : (byLevel.value.get(level) ?? [])
+    level === null ? looked.value.house : (byLevel.value.get(level) ?? NONE)
   return { all, current, ofRung }
 })
