@@ -1,6 +1,9 @@
 import lodash from 'lodash'
 import { Counter } from '../../src/core/audit/tally.ts'
-import { prepareDeal, type Dealer } from '../../src/core/deal/deal.ts'
+import { checkImage } from '../../src/core/files/image.ts'
+import { findingsOf } from '../../src/core/game/findings.ts'
+import { HOSTILE } from '../../src/core/testing/hostile.ts'
+import { prepareDeal, stepsReach, type Dealer } from '../../src/core/deal/deal.ts'
 import { draw } from '../../src/core/deal/draw.ts'
 import { streamOf } from '../../src/core/deal/seed.ts'
 import { DEFAULTS, type Settings } from '../../src/core/game/settings.ts'
@@ -257,4 +260,63 @@ const played = presses(3000, 400)
 const jump = middleTime(() => void standingAt(wide, cells, played, 1_000_000))
 console.log(
   `Tape, a jump over 3,000 presses of a game of 400 cards: ${jump.toFixed(1)} ms (a frame, 16.7 ms, is meant) ${jump > 16.7 ? 'SHORT' : 'ok'}`,
+)
+
+// Fill and deal of 20 × 20 with 24 pairs, repeated evenly, and what Deal works out beside it. Each time another board, so that nothing is known before.
+const BESIDE = 50
+const shuffledDeal = middleTime((round) => void large.value.deal(`beside-${round}`))
+const some = many.slice(0, 24)
+const repeated = (round: number): Settings => ({
+  ...wide,
+  board: { ...wide.board, gaps: [`A${1 + round}`, `T${20 - round}`] },
+  fill: { ...DEFAULTS.fill, repeat: 'evenly' },
+  deal: { ...DEFAULTS.deal, way: 'apart', steps: 3 },
+})
+const beside = middleTime((round) => void stepsReach(some, repeated(round)))
+const dealtApart = middleTime((round) => {
+  const made = prepareDeal(some, repeated(round), true)
+  if (!made.ok) throw new Error(made.problem.message)
+  made.value.deal(`beside-${round}`)
+})
+console.log(
+  `Deal, 20 × 20 with 24 pairs repeated evenly, 3 steps apart: limits in ${beside.toFixed(0)} ms, made ready and dealt in ${dealtApart.toFixed(0)} ms, ${(beside / shuffledDeal).toFixed(0)} and ${(dealtApart / shuffledDeal).toFixed(0)} times a shuffled deal of 400 cards (${BESIDE} ms each are meant) ${Math.max(beside, dealtApart) > BESIDE ? 'SHORT' : 'ok'}`,
+)
+
+/** A game of 100 levels of 20 × 20, each another board, its pairs so many steps apart. */
+function manyLevels(deck: Pair[], own: Partial<Settings>): Game {
+  const levels = Array.from({ length: 100 }, (_, i) => ({
+    id: `l${i}`,
+    name: `Level ${i}`,
+    board: { rows: 20, columns: 20, gaps: [`${String.fromCharCode(65 + (i % 20))}1`, `A${2 + (i % 18)}`] },
+    clock: { mode: 'down' as const, limit: 900_000 },
+    limits: { lives: 20 },
+    ...own,
+  }))
+  return { ...kept, deck: { ...kept.deck, pairs: deck }, levels }
+}
+const apartBy = (steps: number): Partial<Settings> => ({
+  fill: { ...DEFAULTS.fill, repeat: 'evenly' },
+  deal: { ...DEFAULTS.deal, way: 'apart', steps },
+})
+const checked = [
+  ['shuffled', manyLevels(many, {})],
+  ['5 steps apart', manyLevels(many, apartBy(5))],
+  ['repeated pairs 4 steps apart', manyLevels(many.slice(0, 60), apartBy(4))],
+  ['repeated pairs too far apart', manyLevels(many.slice(0, 60), apartBy(7))],
+] as const
+const took = checked.map(([what, game]) => ({ what, ms: time(() => void findingsOf(game)) }))
+const slowest = Math.max(...took.map(({ ms }) => ms))
+console.log(
+  `Check of 100 levels of 400 cards: ${took.map(({ what, ms }) => `${what} ${ms.toFixed(0)} ms`).join(', ')}; the slowest ${(slowest / plainGames).toFixed(0)} times 500 games of a perfect memory (2,000 ms are meant) ${slowest > 2000 ? 'SHORT' : 'ok'}`,
+)
+
+// Hostile images, one for each bound.
+const refusals = Object.values(HOSTILE).map(([markup]) => {
+  const bytes = new TextEncoder().encode(markup)
+  return time(() => {
+    if (checkImage(bytes).ok) throw new Error('a hostile image was taken')
+  })
+})
+console.log(
+  `Hostile images: ${refusals.length} refused, the longest in ${Math.max(...refusals).toFixed(0)} ms (200 ms are meant) ${Math.max(...refusals) > 200 ? 'SHORT' : 'ok'}`,
 )

@@ -1,6 +1,6 @@
 import type { Card } from '../deck/card.ts'
 import { openCells } from './cells.ts'
-import type { Board } from './step-rule.ts'
+import { keyOf, once, type Board } from './step-rule.ts'
 
 /** What lies on a board: how many cards of each identical pair, and how many of each face of a related one. */
 type Contents = { identical: number[]; related: number[] }
@@ -35,24 +35,28 @@ export function isProvedTooFar(board: Board, cards: readonly Card[], steps: numb
   })
 }
 
+type Squares = { fullest: number; cuts: { count: number; fullest: number }[] }
+
 /** The most open cells in any square of that side; and for each way to cut the board into them, how many hold any, and the most that one holds. */
-function squaresOn(
-  board: Board,
-  side: number,
-): { fullest: number; cuts: { count: number; fullest: number }[] } {
-  const open = openCells(board)
-  const cuts: { count: number; fullest: number }[] = []
-  for (let down = 0; down < side; down++)
-    for (let right = 0; right < side; right++) {
-      const cells = new Map<number, number>()
-      for (const cell of open) {
-        const row = Math.floor((Math.floor(cell / board.columns) + down) / side)
-        const column = Math.floor(((cell % board.columns) + right) / side)
-        const square = row * (board.columns + side) + column
-        cells.set(square, (cells.get(square) ?? 0) + 1)
+const squaresOn = (board: Board, side: number): Squares =>
+  once(keyOf(board, 'squares', side), () => {
+    const open = openCells(board)
+    const across = Math.ceil(board.columns / side) + 1
+    const cells = new Int32Array((Math.ceil(board.rows / side) + 1) * across)
+    const cuts: Squares['cuts'] = []
+    for (let down = 0; down < side; down++)
+      for (let right = 0; right < side; right++) {
+        cells.fill(0)
+        let [count, fullest] = [0, 0]
+        for (const cell of open) {
+          const row = Math.floor((Math.floor(cell / board.columns) + down) / side)
+          const square = row * across + Math.floor(((cell % board.columns) + right) / side)
+          const held = ++cells[square]!
+          if (held === 1) count++
+          if (held > fullest) fullest = held
+        }
+        cuts.push({ count, fullest })
       }
-      cuts.push({ count: cells.size, fullest: Math.max(...cells.values()) })
-    }
-  // every square of that side belongs to one of the cuts
-  return { fullest: Math.max(...cuts.map(({ fullest }) => fullest)), cuts }
-}
+    // every square of that side belongs to one of the cuts
+    return { fullest: Math.max(...cuts.map(({ fullest }) => fullest)), cuts }
+  })

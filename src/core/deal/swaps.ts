@@ -37,7 +37,7 @@ export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks
 
 /** Places that each bad one is tried to be swapped with in a round, and rounds; fewer on large boards, where an answer is waited for. */
 const PARTNERS = 30
-const rounds = (cards: number): number => Math.min(200, Math.round(20_000 / cards))
+const rounds = (cards: number): number => Math.min(200, Math.round(1.6e6 / cards ** 2))
 
 /**
  * Mends an arrangement, to find out whether there is a good one at all: only cards that lie too close to a match are moved, to wherever that makes it

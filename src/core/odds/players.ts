@@ -9,8 +9,9 @@ import { isOver, NEVER, type Round } from '../play/round.ts'
  * They leave each look time be and press at its end, so a game takes the time that its rules ask for.
  */
 
-/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. */
+/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. Nothing happens after the end. */
 function flipNext(round: Round, cell: number): void {
+  if (isOver(round)) return
   const { flips } = round
   if (round.dueAt !== NEVER) press(round, round.dueAt, cell)
   else {
@@ -35,38 +36,44 @@ export function cardCells(cells: readonly number[]): number[] {
  */
 export function playPerfectMemory(round: Round, order: readonly number[]): void {
   const { cells } = round
-  // for each face the cells that are known to show it, as a list: 1 more than its first cell, and for each cell the next of it
+  /** by face: 1 more than a cell that is known to show it, or 0 */
   const knownAt = round.seenFaces.slice()
-  const nextKnown = round.seenIn.slice()
+  /** where pairs are repeated, the next such cell by cell; made when the first face is known twice */
+  let nextKnown: number[] | null = null
+  const know = (cell: number): void => {
+    const face = faceOf(cells[cell]!)
+    const before = knownAt[face]!
+    if (before > 0) {
+      nextKnown ??= new Array<number>(cells.length).fill(0)
+      nextKnown[cell] = before
+    }
+    knownAt[face] = cell + 1
+  }
+  const take = (face: number): number => {
+    const known = knownAt[face]! - 1
+    if (known >= 0) knownAt[face] = nextKnown?.[known] ?? 0
+    return known
+  }
   let next = 0
   while (!isOver(round)) {
     const first = order[next++]!
     flipNext(round, first)
-    if (isOver(round)) return
-    const wanted = twinFace(cells[first]!)
-    const twin = knownAt[wanted]!
-    if (twin > 0) {
-      knownAt[wanted] = nextKnown[twin - 1]!
-      flipNext(round, twin - 1)
+    const card = cells[first]!
+    const twin = take(twinFace(card))
+    if (twin >= 0) {
+      flipNext(round, twin)
       continue
     }
     // no match is known, so one of the unseen cards is one
     const second = order[next++]!
     flipNext(round, second)
-    if (cardsMatch(cells[first]!, cells[second]!)) continue
-    const firstFace = faceOf(cells[first]!)
-    nextKnown[first] = knownAt[firstFace]!
-    knownAt[firstFace] = first + 1
-    const match = twinFace(cells[second]!)
-    const known = knownAt[match]!
-    if (known === 0) {
-      const secondFace = faceOf(cells[second]!)
-      nextKnown[second] = knownAt[secondFace]!
-      knownAt[secondFace] = second + 1
-    } else if (!isOver(round)) {
-      knownAt[match] = nextKnown[known - 1]!
+    if (cardsMatch(card, cells[second]!)) continue
+    know(first)
+    const known = take(twinFace(cells[second]!))
+    if (known < 0) know(second)
+    else {
       flipNext(round, second)
-      if (!isOver(round)) flipNext(round, known - 1)
+      flipNext(round, known)
     }
   }
 }
@@ -81,7 +88,6 @@ export function playNoMemory(round: Round, stream: Stream): void {
     const one = down[i]!
     const other = down[j]!
     flipNext(round, one)
-    if (isOver(round)) return
     flipNext(round, other)
     if (cardsMatch(round.cells[one]!, round.cells[other]!)) {
       down.splice(Math.max(i, j), 1)

@@ -249,7 +249,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
     return true
   }
   const mended = (list: Card[], draw: Draw): boolean => {
-    const rounds = Math.min(200, Math.round(20_000 / N))
+    const rounds = Math.min(200, Math.round(1.6e6 / N ** 2))
     for (let round = 0; round < rounds && close(list) > 0; round++)
       for (let place = 0; place < N; place++)
         for (let left = 30; left > 0 && closeAt(list, place) > 0; left--) {
