@@ -204,6 +204,23 @@ test.describe('Deal', () => {
     await expect(card(page, 0)).toHaveAttribute('aria-label', `A1, ${above[0]}`)
   })
 
+  test('what is being typed is left alone by figures that come in meanwhile', async ({ page }) => {
+    await openStation(page, 'deal/bench')
+    await page.getByRole('combobox', { name: 'When the seed changes' }).selectOption('never: always this one')
+    const seed = page.getByLabel('This deal')
+    await seed.fill('tick')
+    // the figures of the change before are on their way, and told when they are there
+    await expect(page.getByText(/different deals\./)).toBeVisible()
+    await page.getByRole('combobox', { name: 'Way of dealing' }).evaluate((select: HTMLSelectElement) => {
+      select.value = 'apart'
+      select.dispatchEvent(new Event('change', { bubbles: true }))
+    })
+    await expect(page.getByText('This board holds at most 2.')).toBeVisible()
+    await expect(seed).toHaveValue('tick')
+    await seed.press('Enter')
+    await expect(seed).toHaveValue('tick')
+  })
+
   test('D deals again and G turns to the backs, but not while text is typed', async ({ page }) => {
     await openStation(page, 'deal/bench')
     const seed = page.getByLabel('This deal')

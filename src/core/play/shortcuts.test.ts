@@ -78,3 +78,10 @@ test('with one pair left there is nothing to miss', () => {
   missOnce(round)
   expect(round.misses).toBe(misses)
 })
+
+test('a miss of no time is made once', () => {
+  const settings = settingsWith({ board: { rows: 2, columns: 2 }, turn: { missLook: 0 } })
+  const round = newRound(settings, cellsOf(settings, pairsNamed(2)))
+  const { inputs } = missOnce(round)
+  expect([inputs.length, round.misses, round.flips]).toEqual([2, 1, 2])
+})

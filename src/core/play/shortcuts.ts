@@ -29,9 +29,10 @@ function handOn(round: Round): { inputs: Input[]; press(cell: number): void; rea
     ready,
     press(cell) {
       ready()
+      const { flips } = round
       give({ at: round.at, do: 'press', cell })
       // the press may have been used up by turning missed cards back
-      if (round.states[cell] === 'down' && !isOver(round)) give({ at: round.at, do: 'press', cell })
+      if (round.flips === flips && !isOver(round)) give({ at: round.at, do: 'press', cell })
     },
   }
 }

@@ -34,7 +34,9 @@ export const pageFonts = (): FontRule[] =>
 /** A face that a worker can draw; an image that cannot be drawn is a sign with its name. */
 export async function faceForWorker(whole: Face, name = ''): Promise<WithImage<Face>> {
   const face = drawnFace(whole, name)
-  if (face.kind !== 'image' || !isSvg(face.src)) return { what: face }
+  if (face.kind !== 'image') return { what: face }
+  // its sign, should the worker find that it cannot be drawn
+  if (!isSvg(face.src)) return { what: { ...face, alt: name || face.alt } }
   const image = await drawnSvg(face.src, LONGEST)
   return image ? { what: face, image } : { what: drawnFace(face, name) }
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import IconDeal from '~icons/ph/cards-three'
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { openCells } from '../../core/deal/cells.ts'
 import { isSeed } from '../../core/deal/seed.ts'
 import { selectPairs } from '../../core/deck/select.ts'
@@ -104,10 +104,16 @@ const RULES: [Rule, string][] = [
 function setRule(next: Rule): void {
   bench.set('deal', { seed: next === 'fixed' ? { fixed: view.seed || 'first' } : next }, 'change the seed')
 }
-function typeSeed(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const text = field.value.trim()
-  if (!isSeed(text)) field.value = view.seed
+/** the seed as it is being typed; figures that come in meanwhile leave it alone */
+const typed = ref('')
+watch(
+  () => view.seed,
+  (seed) => (typed.value = seed),
+  { immediate: true },
+)
+function typeSeed(): void {
+  const text = typed.value.trim()
+  if (!isSeed(text)) typed.value = view.seed
   else if (rule.value === 'fixed') bench.set('deal', { seed: { fixed: text } }, 'change the seed')
   else view.seed = text
 }
@@ -159,7 +165,7 @@ function typeSeed(event: Event): void {
       <span class="seed">
         <input
           id="seed"
-          :value="view.seed"
+          v-model="typed"
           :maxlength="LENGTHS.seed"
           spellcheck="false"
           autocomplete="off"

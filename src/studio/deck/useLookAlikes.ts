@@ -74,10 +74,10 @@ export function useLookAlikes(game: () => Game) {
       owned.set(key, (owned.get(key) ?? new Set()).add(group))
       if (!sent.has(key)) fresh.set(key, card)
     }
-    for (const { id, a, b } of deck.pairs)
+    for (const { id, name, a, b } of deck.pairs)
       for (const face of b ? [a, b] : [a]) {
         const key = keyOf(face, size)
-        add(key, id, async () => ({ key, width, height, face: await faceForWorker(face) }))
+        add(key, id, async () => ({ key, width, height, face: await faceForWorker(face, name) }))
       }
     const key = keyOf(deck.back, size)
     add(key, BACK, async () => ({ key, width, height, back: await backForWorker(deck.back) }))

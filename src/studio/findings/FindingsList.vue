@@ -9,6 +9,8 @@ import { mendsOf, type Rung } from './mends.ts'
 /** Findings with the ways out of each, one press each. Those of the same kind are told once, with how many there are. */
 const props = defineProps<{ findings: readonly Finding[]; rung?: Rung }>()
 const bench = useBench()
+/** These say themselves what cannot be, or what was only not found. */
+const OWN_WORDS: ReadonlySet<string> = new Set(['steps-unreachable', 'cannot-be-won'])
 
 const shown = computed(() => {
   const byCode = new Map<string, Finding[]>()
@@ -32,8 +34,8 @@ const shown = computed(() => {
           <IconStop v-if="one.level === 'stops'" aria-hidden="true" />
           <IconWarn v-else aria-hidden="true" />
           <span
-            >{{ one.level === 'stops' ? 'This cannot be dealt: ' : '' }}{{ one.message
-            }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
+            >{{ one.level === 'stops' && !OWN_WORDS.has(one.code) ? 'This cannot be dealt: ' : ''
+            }}{{ one.message }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
           >
         </p>
         <span v-if="one.mends.length || $slots.default" class="mends">

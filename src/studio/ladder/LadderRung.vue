@@ -23,6 +23,8 @@ const bench = useBench()
 const checks = useFindings()
 const route = useRoute()
 const naming = ref(false)
+/** the name as it is being typed; findings that come in meanwhile leave it alone */
+const typed = ref('')
 const field = ref<HTMLInputElement>()
 
 const open = computed(() => bench.rung === props.level.id)
@@ -46,12 +48,13 @@ const to = computed(() => ({
 }))
 
 async function startNaming(): Promise<void> {
+  typed.value = props.level.name
   naming.value = true
   await nextTick()
   field.value?.select()
 }
 function rename(): void {
-  const name = field.value?.value.trim().slice(0, LENGTHS.name)
+  const name = typed.value.trim().slice(0, LENGTHS.name)
   naming.value = false
   if (name && name !== props.level.name) bench.replaceLevel({ ...props.level, name }, 'rename a level')
 }
@@ -81,8 +84,8 @@ function rename(): void {
     <input
       v-if="naming"
       ref="field"
+      v-model="typed"
       class="naming"
-      :value="level.name"
       aria-label="Name of the level"
       maxlength="120"
       @blur="rename"
