@@ -1,9 +1,10 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { HOSTILE } from '../src/core/testing/hostile.ts'
+import { keepAsBefore } from './helpers.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
 
 /** Images that would take a browser with them, one for each bound, with the words by which each is refused. */
@@ -66,33 +67,6 @@ test('the shelf refuses files with any of them, and answers throughout', async (
   }
   await expect(page.getByRole('article')).toHaveCount(3)
 })
-
-/** Puts games on the shelf as a version kept them that had no bounds. */
-async function keepAsBefore(page: Page, games: any[]): Promise<void> {
-  await page.route('**/old', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
-  await page.goto('/old')
-  await page.evaluate(
-    (all) =>
-      new Promise<void>((resolve) => {
-        const opened = indexedDB.open('lucky-twin', 10)
-        opened.onupgradeneeded = () => {
-          opened.result.createObjectStore('games', { keyPath: 'key' })
-          opened.result.createObjectStore('notes', { keyPath: 'name' })
-        }
-        opened.onsuccess = () => {
-          const change = opened.result.transaction(['games', 'notes'], 'readwrite')
-          for (const { format: _format, version: _version, ...game } of all)
-            change.objectStore('games').put({ key: game.id, game, rev: 1, touched: 5 })
-          change.objectStore('notes').put({ name: 'demo games', value: true })
-          change.oncomplete = () => {
-            opened.result.close()
-            resolve()
-          }
-        }
-      }),
-    games,
-  )
-}
 
 test('games that were kept with them before open with signs in their place, and can be removed', async ({
   page,

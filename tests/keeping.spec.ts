@@ -2,7 +2,7 @@ import { chromium, expect, test, type Page } from '@playwright/test'
 import { mkdtempSync, readFileSync, readlinkSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { downloadOf, openStation } from './helpers.ts'
+import { downloadOf, keepAsBefore, openStation } from './helpers.ts'
 
 const title = (page: Page) => page.getByLabel('Title of the game')
 async function retitle(page: Page, text: string): Promise<void> {
@@ -330,32 +330,10 @@ test.describe('own images in the browser', () => {
   })
 
   test('of a shelf kept before are taken along', async ({ page }) => {
-    const { format: _format, version: _version, ...old } = game()
+    const old = game()
     // as it was before there were several players
     delete old.house.players
-    await page.route('**/old', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
-    await page.goto('/old')
-    await page.evaluate(
-      (game) =>
-        new Promise<void>((resolve) => {
-          // version 1 of the storage, in the database's own tenfold counting
-          const opened = indexedDB.open('lucky-twin', 10)
-          opened.onupgradeneeded = () => {
-            opened.result.createObjectStore('games', { keyPath: 'key' })
-            opened.result.createObjectStore('notes', { keyPath: 'name' })
-          }
-          opened.onsuccess = () => {
-            const change = opened.result.transaction(['games', 'notes'], 'readwrite')
-            change.objectStore('games').put({ key: 'seals', game, rev: 4, touched: 5 })
-            change.objectStore('notes').put({ name: 'demo games', value: true })
-            change.oncomplete = () => {
-              opened.result.close()
-              resolve()
-            }
-          }
-        }),
-      old,
-    )
+    await keepAsBefore(page, [old])
     await page.goto('/games/seals/deck')
     await expect(title(page)).toHaveValue('Seals')
     await retitle(page, 'Seals, kept')

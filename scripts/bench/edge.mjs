@@ -1,0 +1,92 @@
+// A game at the edge of what the format allows: how long each station takes to open, and how long an edit holds the page.
+import { readFileSync } from 'node:fs'
+import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
+import { ROOT } from '../ensure.mjs'
+import { served } from './frames.mjs'
+
+const OPEN = 1500
+const HELD = 50
+
+/** 1,000 pairs with 20 tags each, 100 levels of 400 cards that name their pairs by id. */
+function edgeGame() {
+  const game = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
+  const library = JSON.parse(readFileSync(`${ROOT}/public/pictures/index.json`, 'utf8'))
+  Object.assign(game, { id: 'edge', title: 'Edge', checks: [] })
+  game.deck.pairs = Array.from({ length: 1000 }, (_, i) => ({
+    id: `pair-${i}-${'x'.repeat(40)}`,
+    name: `Pair ${i}`,
+    tags: Array.from({ length: 20 }, (_, k) => `tag ${(i * 7 + k) % 400} ${'y'.repeat(20)}`),
+    a: { kind: 'picture', name: library[i % library.length][0] },
+  }))
+  game.levels = Array.from({ length: 100 }, (_, i) => ({
+    id: `level-${i}`,
+    name: `Level ${i}`,
+    board: { rows: 20, columns: 20, gaps: i % 2 ? ['A1', `T${2 + (i % 18)}`] : [] },
+    fill: { use: { pairs: game.deck.pairs.filter((_, k) => (k + i) % 5).map(({ id }) => id) } },
+    limits: { lives: 20 },
+    clock: { mode: 'down', limit: 900_000 },
+  }))
+  return { name: 'edge.game.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(game)) }
+}
+
+/** What is there once a station is open. */
+const STATIONS = {
+  deck: (page) => page.locator('.tile').first(),
+  'deal/level-1': (page) => page.locator('.board .cell').first(),
+  'rules/level-1': (page) => page.getByRole('spinbutton', { name: 'Limit', exact: true }),
+  'play/level-1': (page) => page.locator('.lt-card').first(),
+  ship: (page) => page.getByRole('heading', { name: 'Ship Edge' }),
+}
+const EDITS = { 'deal/level-1': 'Rows', 'rules/level-1': 'Limit' }
+
+export async function reportEdge(executablePath) {
+  const { chromium } = await import('@playwright/test')
+  const { address, end } = await served()
+  const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await page.addInitScript(() => {
+      window.held = []
+      new PerformanceObserver((list) => {
+        for (const { duration } of list.getEntries()) window.held.push(duration)
+      }).observe({ entryTypes: ['longtask'] })
+    })
+    await page.goto(address)
+    await page.getByRole('article').first().waitFor()
+    await page.getByLabel('Game files').setInputFiles(edgeGame())
+    await page.getByRole('heading', { name: 'Edge' }).waitFor()
+    const told = []
+    const edited = []
+    let slowest = 0
+    let longest = 0
+    for (const [station, there] of Object.entries(STATIONS)) {
+      const began = performance.now()
+      await page.goto(`${address}/games/edge/${station}`)
+      await there(page).waitFor()
+      const took = performance.now() - began
+      slowest = Math.max(slowest, took)
+      told.push(`${station.split('/')[0]} ${took.toFixed(0)} ms`)
+      if (!EDITS[station]) continue
+      const rest = () => page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)))
+      const number = page.getByRole('spinbutton', { name: EDITS[station], exact: true })
+      await number.focus()
+      // what opening the station began is over when the first edit is saved
+      for (let i = 0; i < 4; i++) {
+        await rest()
+        if (i === 1) await page.evaluate(() => (window.held = []))
+        await number.press('ArrowDown')
+        await page.getByText('saved ✓').waitFor()
+      }
+      await rest()
+      const held = Math.max(0, ...(await page.evaluate(() => window.held)))
+      longest = Math.max(longest, held)
+      edited.push(`${station.split('/')[0]} ${held ? `${held.toFixed(0)} ms` : `under ${HELD} ms`}`)
+    }
+    console.log(
+      `A game of 1,000 pairs and 100 levels of 400 cards opens: ${told.join(', ')} (${OPEN} ms each are meant) ${slowest > OPEN ? 'SHORT' : 'ok'}; an edit holds the page at most: ${edited.join(', ')} (${HELD} ms are meant) ${longest > HELD ? 'SHORT' : 'ok'}`,
+    )
+  } finally {
+    await browser.close()
+    end()
+  }
+}
