@@ -1,4 +1,3 @@
-import type { Directive } from 'vue'
 import type { Face } from '../../core/game/game.ts'
 import { paintedFace } from './painted.ts'
 
@@ -18,21 +17,14 @@ export function facePicture(face: Face): Promise<string> {
   return picture
 }
 
-/** Which picture an element waits for or shows. */
-const shown = new WeakMap<HTMLElement, Promise<string>>()
-
-async function show(element: HTMLElement, { value }: { value: Face | null }): Promise<void> {
-  const picture = value && facePicture(value)
-  if ((shown.get(element) ?? null) === picture) return
-  if (!picture) {
-    shown.delete(element)
-    element.style.backgroundImage = ''
-    return
+/** The same picture, ready for a canvas; null if it cannot be drawn. */
+export async function faceBitmap(face: Face): Promise<ImageBitmap | null> {
+  const image = new Image()
+  image.src = await facePicture(face)
+  try {
+    await image.decode()
+    return await createImageBitmap(image)
+  } catch {
+    return null
   }
-  shown.set(element, picture)
-  const url = await picture
-  if (shown.get(element) === picture) element.style.backgroundImage = url && `url(${url})`
 }
-
-/** Gives an element a face's small picture behind it, as soon as it is drawn; null takes it away. */
-export const vFacePicture: Directive<HTMLElement, Face | null> = { mounted: show, updated: show }

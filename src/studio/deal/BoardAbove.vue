@@ -5,15 +5,13 @@ import { cellName } from '../../core/deal/cells.ts'
 import type { Cells } from '../../core/deal/deal.ts'
 import { layoutIn } from '../../core/deal/frames.ts'
 import { cellAt, layout, tableStage } from '../../core/deal/geometry.ts'
-import type { Face } from '../../core/game/game.ts'
 import { CARD_RATIO, type Settings } from '../../core/game/settings.ts'
 import { faceWords } from '../../player/face.ts'
-import BackView from '../cards/BackView.vue'
-import FaceView from '../cards/FaceView.vue'
-import { vFacePicture } from '../cards/face-picture.ts'
 import { useBench } from '../store/bench.ts'
 import { useView } from '../store/view.ts'
+import BoardCell, { type SeenCell } from './BoardCell.vue'
 import LensOver from './LensOver.vue'
+import SmallCards from './SmallCards.vue'
 import { useCardDrag } from './useCardDrag.ts'
 
 /**
@@ -43,7 +41,7 @@ const stage = computed(() => {
   return { ...made, scale }
 })
 const places = computed(() => stage.value.places)
-/** Small cards are drawn once as pictures: hundreds of them are laid anew at every change. */
+/** From so many px of the page on, cards are so many that they are drawn on one canvas. */
 const SMALL_CARD = 34
 const small = computed(() => stage.value.card.width * stage.value.scale <= SMALL_CARD)
 const origin = computed(() => ({
@@ -53,30 +51,41 @@ const origin = computed(() => ({
 const gaps = computed(() => new Set(board.value.gaps))
 const faces = computed(() => view.lens !== 'backs')
 
-const named = (cell: number): { name: string; gap: boolean; face: Face | null; words: string } => {
+function seenAt(cell: number): SeenCell {
   const name = cellName(cell, board.value.columns)
   const gap = gaps.value.has(name)
   const card = props.cells?.[cell]
   if (gap || card === undefined || card === NO_CARD)
-    return { name, gap, face: null, words: gap ? 'a gap' : 'a card' }
+    return { cell, name, gap, face: null, words: gap ? 'a gap' : 'a card' }
   const pair = bench.game!.deck.pairs[pairOf(card)]!
   const face = (sideOf(card) === 'b' && pair.b) || pair.a
-  return { name, gap, face, words: faceWords(face, pair.name) }
+  return { cell, name, gap, face, words: faceWords(face, pair.name) }
 }
-const drawn = computed(() => places.value.map((place, cell) => ({ ...named(cell), place, cell })))
+const seen = computed(() => places.value.map((_, cell) => seenAt(cell)))
+const cursorCell = computed(() => Math.min(cursor.value, seen.value.length - 1))
+/** The cells that are buttons in the page: all of them, of a large board those that the hand or the keys are at. */
+const buttons = computed(() => {
+  if (!small.value) return seen.value
+  const { from, over } = drag.value ?? {}
+  const at = new Set([cursorCell.value, looked.value, from ?? -1, over ?? -1])
+  return [...at].flatMap((cell) => seen.value[cell] ?? [])
+})
 
+/** The cell under a point of the window, −1 for none. */
+function cellUnder(x: number, y: number): number {
+  const { left, top } = box.value!.getBoundingClientRect()
+  const { scale } = stage.value
+  return cellAt(stage.value, (x - left - origin.value.x) / scale, (y - top - origin.value.y) / scale)
+}
 const { drag, down, wasDrag } = useCardDrag(
-  (x, y) => {
-    const { left, top } = box.value!.getBoundingClientRect()
-    const { scale } = stage.value
-    return cellAt(stage.value, (x - left - origin.value.x) / scale, (y - top - origin.value.y) / scale)
-  },
-  (cell) => props.cells !== null && props.cells[cell] !== NO_CARD && !drawn.value[cell]?.gap,
+  cellUnder,
+  (cell) => props.cells !== null && props.cells[cell] !== NO_CARD && !seen.value[cell]?.gap,
   (from, to) => emit('swap', from, to),
 )
 
-function toggle(name: string): void {
-  if (wasDrag()) return
+function toggle(cell: number): void {
+  if (wasDrag() || !seen.value[cell]) return
+  const { name } = seen.value[cell]
   const now = board.value.gaps
   const next = gaps.value.has(name) ? now.filter((gap) => gap !== name) : [...now, name]
   bench.set('board', { gaps: next }, gaps.value.has(name) ? `fill ${name}` : `make ${name} a gap`, 'single')
@@ -84,8 +93,8 @@ function toggle(name: string): void {
 
 async function arrow(event: KeyboardEvent): Promise<void> {
   const { rows, columns } = board.value
-  const row = Math.floor(cursor.value / columns)
-  const column = cursor.value % columns
+  const row = Math.floor(cursorCell.value / columns)
+  const column = cursorCell.value % columns
   const to: Record<string, [number, number]> = {
     ArrowLeft: [row, column - 1],
     ArrowRight: [row, column + 1],
@@ -101,7 +110,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
   if (r < 0 || r >= rows || c < 0 || c >= columns) return
   const goal = r * columns + c
   const card = (cell: number): boolean => props.cells !== null && props.cells[cell] !== NO_CARD
-  if (event.shiftKey && card(cursor.value) && card(goal)) emit('swap', cursor.value, goal)
+  if (event.shiftKey && card(cursorCell.value) && card(goal)) emit('swap', cursorCell.value, goal)
   cursor.value = goal
   await nextTick()
   box.value?.querySelector<HTMLElement>(`[data-at="${cursor.value}"]`)?.focus()
@@ -118,7 +127,7 @@ onBeforeUnmount(() => watched.disconnect())
   <div ref="box" class="board" @keydown="arrow" @pointerleave="looked = -1">
     <div
       class="stage"
-      :class="{ framed: view.frame, small }"
+      :class="{ framed: view.frame }"
       :style="{
         left: `${origin.x}px`,
         top: `${origin.y}px`,
@@ -126,58 +135,43 @@ onBeforeUnmount(() => watched.disconnect())
         height: `${stage.height * stage.scale}px`,
       }"
     >
-      <button
-        v-for="one in drawn"
+      <SmallCards
+        v-if="small"
+        :cells="seen"
+        :away="drag?.from"
+        :faces="faces"
+        :back="bench.game!.deck.back"
+        :stage="stage"
+        @pointermove="looked = cellUnder($event.clientX, $event.clientY)"
+        @pointerdown="down($event, cellUnder($event.clientX, $event.clientY))"
+        @click="toggle(cellUnder($event.clientX, $event.clientY))"
+      />
+      <BoardCell
+        v-for="one in buttons"
         :key="one.cell"
-        v-memo="[
-          one,
-          stage.scale,
-          small,
-          faces,
-          settings.look.shape,
-          drag?.from === one.cell && drag,
-          drag?.over === one.cell,
-          view.lens,
-          one.cell === Math.min(cursor, drawn.length - 1),
-          bench.game!.deck.back,
-        ]"
-        v-face-picture="faces && small ? one.face : null"
-        class="cell"
-        :class="{
-          gap: one.gap,
-          bare: !one.face,
-          dragged: drag?.from === one.cell,
-          under: drag?.over === one.cell,
-          dim: view.lens === 'threads' || view.lens === 'measures',
-        }"
-        type="button"
-        :data-at="one.cell"
-        :tabindex="one.cell === Math.min(cursor, drawn.length - 1) ? 0 : -1"
-        :aria-label="`${one.name}, ${one.words}`"
-        :title="`${one.name}: ${one.words}. Press to ${one.gap ? 'fill it' : 'make it a gap'}${one.face ? '; drag to swap' : ''}.`"
-        :style="{
-          left: `${one.place.x * stage.scale}px`,
-          top: `${one.place.y * stage.scale}px`,
-          width: `${one.place.width * stage.scale}px`,
-          height: `${one.place.height * stage.scale}px`,
-          transform: drag?.from === one.cell ? `translate(${drag.x}px, ${drag.y}px) scale(1.04)` : undefined,
-        }"
+        :seen="one"
+        :place="places[one.cell]!"
+        :scale="stage.scale"
+        :shape="settings.look.shape"
+        :back="bench.game!.deck.back"
+        :faces="faces"
+        :small="small"
+        :dim="view.lens === 'threads' || view.lens === 'measures'"
+        :tabbable="one.cell === cursorCell"
+        :under="drag?.over === one.cell"
+        :drag="drag?.from === one.cell ? drag : null"
         @focus="((cursor = one.cell), (looked = one.cell))"
         @pointerenter="looked = one.cell"
         @pointerdown="down($event, one.cell)"
-        @click="toggle(one.name)"
-      >
-        <template v-if="one.face && faces && small" />
-        <FaceView v-else-if="one.face && faces" :face="one.face" :shape="settings.look.shape" />
-        <BackView v-else-if="!one.gap" :back="bench.game!.deck.back" />
-      </button>
+        @click="toggle(one.cell)"
+      />
       <LensOver
         v-if="cells"
         :lens="view.lens"
         :cells="cells"
         :columns="board.columns"
-        :places="places"
-        :scale="stage.scale"
+        :stage="stage"
+        :small="small"
         :looked="looked"
       />
     </div>
@@ -196,54 +190,5 @@ onBeforeUnmount(() => watched.disconnect())
   border-radius: 4px;
   background: #0000001f;
   outline: 1.5px dashed #ffffff59;
-}
-.cell {
-  position: absolute;
-  padding: 0;
-  border: 0;
-  border-radius: 9px;
-  background: var(--card);
-  box-shadow:
-    0 1px 1px #0003,
-    0 4px 9px #0a0a2438;
-  cursor: pointer;
-  touch-action: none;
-}
-/* hundreds of soft shadows would hold the page up */
-.small .cell {
-  border-radius: 4px;
-  background: var(--card) center / contain no-repeat;
-  box-shadow: none;
-}
-.cell:hover {
-  box-shadow:
-    0 0 0 2px #fff,
-    0 6px 14px #0a0a2460;
-}
-.cell.dim :deep(.lt-face img),
-.cell.dim :deep(.lt-text) {
-  opacity: 0.42;
-}
-.cell.gap {
-  border: 1.5px dashed #ffffff40;
-  background: none;
-  box-shadow: none;
-}
-.cell.gap:hover {
-  background: #ffffff17;
-}
-.cell.dragged {
-  z-index: 5;
-  box-shadow:
-    0 0 0 3px var(--apricot),
-    0 12px 24px #0a0a2480;
-  cursor: grabbing;
-  pointer-events: none;
-}
-.cell.under {
-  box-shadow: 0 0 0 4px #5cc4bd;
-}
-.cell:focus-visible {
-  outline: 3px solid #fff;
 }
 </style>

@@ -2,20 +2,21 @@
 import { computed } from 'vue'
 import { cardsMatch, NO_CARD } from '../../core/deck/card.ts'
 import type { Cells } from '../../core/deal/deal.ts'
-import type { Place } from '../../core/deal/geometry.ts'
 import { stepsBetween } from '../../core/deal/steps.ts'
 import type { Lens } from '../store/view.ts'
+import SmallLabels from './SmallLabels.vue'
+import type { Stage } from './useDrawing.ts'
 
 /**
- * What a lens draws over the cards. `places` are in px of the frame, drawn at `scale`. Threads join twins, where a pair lies more than once
- * each card to its nearest; the thread of the cell that is looked at stands out.
+ * What a lens draws over the cards. Threads join twins, where a pair lies more than once each card to its nearest; the thread of the cell
+ * that is looked at stands out. On `small` cards all texts are drawn at once.
  */
 const props = defineProps<{
   lens: Lens
   cells: Cells
   columns: number
-  places: readonly Place[]
-  scale: number
+  stage: Stage
+  small: boolean
   looked: number
 }>()
 
@@ -33,52 +34,83 @@ const twins = computed(() =>
   }),
 )
 const middle = (cell: number): { x: number; y: number } => {
-  const { x, y, width, height } = props.places[cell]!
-  return { x: (x + width / 2) * props.scale, y: (y + height / 2) * props.scale }
+  const { places, scale } = props.stage
+  const { x, y, width, height } = places[cell]!
+  return { x: (x + width / 2) * scale, y: (y + height / 2) * scale }
 }
-const threads = computed(() =>
-  twins.value.flatMap((twin, cell) => {
-    if (twin < 0 || (twin < cell && twins.value[twin] === cell)) return []
+type Thread = { path: string; from: string; to: string }
+/** The threads of some cells, and the dots at their ends, as one path each. */
+function threadsOf(chosen: (cell: number, twin: number) => boolean): Thread {
+  const all: Thread = { path: '', from: '', to: '' }
+  twins.value.forEach((twin, cell) => {
+    if (twin < 0 || (twin < cell && twins.value[twin] === cell) || !chosen(cell, twin)) return
     const [a, b] = [middle(cell), middle(twin)]
     // a bow to the side, so that threads along a row do not lie on each other
     const bow = 0.16
     const [cx, cy] = [(a.x + b.x) / 2 + (a.y - b.y) * bow, (a.y + b.y) / 2 + (b.x - a.x) * bow]
-    const looked = cell === props.looked || twin === props.looked
-    return [{ cell, a, b, path: `M${a.x} ${a.y}Q${cx} ${cy} ${b.x} ${b.y}`, looked }]
-  }),
+    all.path += `M${a.x} ${a.y}Q${cx} ${cy} ${b.x} ${b.y}`
+    all.from += `M${a.x} ${a.y}h0`
+    all.to += `M${b.x} ${b.y}h0`
+  })
+  return all
+}
+const isLooked = (cell: number, twin: number): boolean => cell === props.looked || twin === props.looked
+const threads = computed(() =>
+  props.lens === 'threads'
+    ? [
+        { on: false, ...threadsOf(() => true) },
+        { on: true, ...threadsOf(isLooked) },
+      ]
+    : [],
 )
 const steps = computed(() =>
   twins.value.map((twin, cell) => (twin < 0 ? null : stepsBetween(cell, twin, props.columns))),
 )
-const small = computed(() => (props.places[0]?.width ?? 0) * props.scale < 52)
+/** px of the page from which on a card's size stands on it too */
+const WIDE = 52
+const labels = computed(() =>
+  props.stage.places.map(({ x, y }, cell) => {
+    if (props.cells[cell] === NO_CARD) return ''
+    return props.lens === 'steps' ? String(steps.value[cell] ?? '') : `${x}, ${y}`
+  }),
+)
 </script>
 
 <template>
   <svg v-if="lens === 'threads'" class="threads" aria-hidden="true">
-    <g v-for="{ cell, a, b, path, looked: on } in threads" :key="cell" :class="{ on }">
+    <g v-for="{ on, path, from, to } in threads" :key="String(on)" :class="{ on }">
       <path :d="path" />
-      <circle :cx="a.x" :cy="a.y" r="4" />
-      <circle :cx="b.x" :cy="b.y" r="4" class="other" />
+      <template
+        v-for="[end, d] in [
+          ['from', from],
+          ['to', to],
+        ] as const"
+        :key="end"
+      >
+        <path class="edge" :d="d" />
+        <path class="dot" :class="end" :d="d" />
+      </template>
     </g>
   </svg>
   <template v-else-if="lens === 'steps' || lens === 'measures'">
-    <template v-for="(place, cell) in places" :key="cell">
+    <SmallLabels v-if="small" :labels="labels" :stage="stage" />
+    <template v-for="({ x, y, width, height }, cell) in stage.places" v-else :key="cell">
       <span
-        v-if="lens === 'steps' ? steps[cell] !== null : cells[cell] !== NO_CARD"
+        v-if="labels[cell]"
         class="over"
-        :class="[lens, { small }]"
+        :class="lens"
         aria-hidden="true"
         :style="{
-          left: `${place.x * scale}px`,
-          top: `${place.y * scale}px`,
-          width: `${place.width * scale}px`,
-          height: `${place.height * scale}px`,
+          left: `${x * stage.scale}px`,
+          top: `${y * stage.scale}px`,
+          width: `${width * stage.scale}px`,
+          height: `${height * stage.scale}px`,
         }"
       >
-        <b v-if="lens === 'steps'">{{ steps[cell] }}</b>
+        <b v-if="lens === 'steps'">{{ labels[cell] }}</b>
         <template v-else>
-          <i>{{ place.x }}, {{ place.y }}</i>
-          <i v-if="!small">{{ place.width }} × {{ place.height }}</i>
+          <i>{{ labels[cell] }}</i>
+          <i v-if="width * stage.scale >= WIDE">{{ width }} × {{ height }}</i>
         </template>
       </span>
     </template>
@@ -100,17 +132,20 @@ path {
   stroke-width: 2;
   stroke-linecap: round;
 }
-circle {
-  fill: #d9673c;
-  stroke: #fffdf8;
-  stroke-width: 1.5;
-}
-circle.other {
-  fill: #1f7f80;
-}
 .on path {
   stroke: #d9673c;
   stroke-width: 4;
+}
+.threads .edge {
+  stroke: #fffdf8;
+  stroke-width: 10;
+}
+.threads .dot {
+  stroke: #1f7f80;
+  stroke-width: 7;
+}
+.threads .dot.from {
+  stroke: #d9673c;
 }
 .over {
   position: absolute;
@@ -130,11 +165,6 @@ circle.other {
   font: 700 16px/1 var(--body);
   box-shadow: 0 0 0 2px var(--card);
 }
-.steps.small b {
-  width: 20px;
-  height: 20px;
-  font-size: 13px;
-}
 .measures {
   align-content: space-between;
   padding: 5% 2px;
@@ -146,10 +176,5 @@ circle.other {
   color: var(--ink);
   font: 600 13px/1.4 var(--body);
   white-space: nowrap;
-}
-.measures.small i {
-  padding: 0 1px;
-  font-size: 12px;
-  letter-spacing: -0.03em;
 }
 </style>

@@ -149,6 +149,11 @@ function rename(): void {
   border: 1px solid transparent;
   border-radius: var(--round-card);
 }
+/* of a hundred levels only those in sight are laid out */
+.rung:not(.open) {
+  content-visibility: auto;
+  contain-intrinsic-height: auto 130px;
+}
 .rung.open {
   border-color: var(--line);
   background: var(--card);

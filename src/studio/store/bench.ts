@@ -5,7 +5,6 @@ import type { Game, Level } from '../../core/game/game.ts'
 import { findLevel, isOwn, resolveLevel, withOwn, withoutOwn } from '../../core/game/levels.ts'
 import type { Section, Settings } from '../../core/game/settings.ts'
 import { Changed, keepGame, oneGame, onOtherTab } from './db.ts'
-import { textOfGame } from './game-text.ts'
 import { checkImages } from './sound-images.ts'
 
 /** How long edits of the same thing count as one step to undo, in ms. */
@@ -46,8 +45,6 @@ export const useBench = defineStore('bench', () => {
     future.value = []
     state.value = 'saved'
     dirty = false
-    // the first save is then as quick as all others
-    if (row) (window.requestIdleCallback ?? setTimeout)(() => void textOfGame(row.game))
     return row !== undefined
   }
 

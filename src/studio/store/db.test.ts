@@ -4,7 +4,7 @@ import { gameWith } from '../../core/testing/games.ts'
 
 await import('../testing/browser.ts')
 const { default: Dexie } = await import('dexie')
-const { allGames, Changed, dropGame, keepGame, onceEver, oneGame, putBack, sweepArt } =
+const { allGames, Changed, dropGame, keepGame, onceEver, oneGame, onOtherTab, putBack, sweepArt } =
   await import('./db.ts')
 
 const image = (content: string): Pair => ({
@@ -16,10 +16,12 @@ const titled = (title: string, pairs?: Pair[]): Game => ({ ...gameWith({}, pairs
 
 /** A second connection, to see what really lies in the storage. */
 const beside = new Dexie('lucky-twin')
-const stored = async (): Promise<string[]> => {
+async function table<T>(name: string) {
   if (!beside.isOpen()) await beside.open()
-  return (await beside.table<{ src: string }>('art').toArray()).map(({ src }) => src.split(',')[1]!).sort()
+  return beside.table<T>(name)
 }
+const stored = async (): Promise<string[]> =>
+  (await (await table<{ src: string }>('art')).toArray()).map(({ src }) => src.split(',')[1]!).sort()
 afterAll(() => beside.close())
 
 describe('a kept game', () => {
@@ -43,6 +45,46 @@ describe('a kept game', () => {
     expect(await oneGame('rev')).toBeUndefined()
     await putBack(row)
     expect(await oneGame('rev')).toEqual(row)
+  })
+})
+
+describe('a large game', () => {
+  type Part = { key: string; text: string }
+  const parts = async (key: string): Promise<string[]> =>
+    (await (await table<Part>('parts')).toArray()).filter((row) => row.key === key).map(({ text }) => text)
+  const markAll = async (mark: (part: Part) => void): Promise<void> =>
+    void (await (await table<Part>('parts')).toCollection().modify(mark))
+  const level = (id: string) => ({ id, name: id })
+  test('is written anew only in the parts that changed', async () => {
+    const first = { ...titled('Parts'), levels: ['a', 'b', 'c'].map(level) }
+    await keepGame('parts', first, 0)
+    // a mark on what is stored shows what is written over
+    await markAll((row) => void (row.text += ' '))
+    const second = { ...first, levels: [first.levels[0]!, { ...level('b'), name: 'B' }, first.levels[2]!] }
+    await keepGame('parts', second, 1)
+    expect((await parts('parts')).map((text) => text.endsWith(' '))).toEqual([true, true, false, true])
+    expect((await oneGame('parts'))!.game).toEqual(second)
+  })
+  test('loses the parts it no longer has, and all of them with the game', async () => {
+    const { game } = (await oneGame('parts'))!
+    const third = { ...game, levels: [game.levels[2]!] }
+    await keepGame('parts', third, 2)
+    expect(await parts('parts')).toHaveLength(2)
+    expect((await oneGame('parts'))!.game).toEqual(third)
+    await dropGame('parts')
+    expect(await parts('parts')).toEqual([])
+  })
+  test('that another tab changed is written whole', async () => {
+    const game = { ...titled('Tabs'), levels: ['a', 'b'].map(level) }
+    await keepGame('tabs', game, 0)
+    const other = new BroadcastChannel('lucky-twin')
+    const heard = new Promise((resolve) => onOtherTab(resolve))
+    await markAll((row) => void (row.text = '{}'))
+    other.postMessage('tabs')
+    await heard
+    other.close()
+    await keepGame('tabs', { ...game, title: 'Mine' }, 1)
+    expect((await oneGame('tabs'))!.game).toEqual({ ...game, title: 'Mine' })
   })
 })
 

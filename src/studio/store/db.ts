@@ -3,16 +3,19 @@ import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, rememberSound, unpack, type Art } from './art.ts'
-import { textOfGame } from './game-text.ts'
+import { frameText, gameOf, partsOf, plainJson, type Part } from './game-parts.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
 export type Kept = { key: string; game: Game; rev: number; touched: number }
-/** The same as it is stored: the game as text, with the hashes of its images. */
-type Row = Omit<Kept, 'game'> & { text: string; art: string[] }
+/** The same as it is stored: the game's frame as text, with the hashes of its images. */
+type Row = Omit<Kept, 'game'> & { frame: string; art: string[] }
+/** A part of a game, `at` counting from 0, as text. */
+type PartRow = { key: string; at: number; text: string }
 type Note = { name: string; value: unknown }
 
 class Shelf extends Dexie {
   games!: Table<Row, string>
+  parts!: Table<PartRow, [string, number]>
   notes!: Table<Note, string>
   /** the own images of all games; rows of `games` refer to them */
   art!: Table<Art, string>
@@ -34,17 +37,37 @@ class Shelf extends Dexie {
         await change.table('games').put({ ...row, game })
       }
     })
-    // text is stored in no time, and a save looks only whether the row it started from is still the newest
+    // a save looks only whether the row it started from is still the newest
     this.version(4)
       .stores({ games: 'key, [key+rev]' })
       .upgrade(async (change) => {
         for (const { game, ...row } of await change.table<Kept>('games').toArray())
-          await change.table('games').put({ ...row, text: textOfGame(game), art: artOf(game) } satisfies Row)
+          await change.table('games').put({ ...row, text: JSON.stringify(game), art: artOf(game) })
+      })
+    this.version(5)
+      .stores({ parts: '[key+at]' })
+      .upgrade(async (change) => {
+        const rows = await change.table<Omit<Row, 'frame'> & { text: string }>('games').toArray()
+        for (const { text, ...row } of rows) {
+          const game = JSON.parse(text) as Game
+          await change.table('games').put({ ...row, frame: frameText(game) } satisfies Row)
+          await change.table('parts').bulkPut(partRows(row.key, partsOf(game)))
+        }
       })
   }
 }
 
+const partRows = (key: string, parts: readonly Part[]): PartRow[] =>
+  parts.map((part, at) => ({ key, at, text: plainJson(part) }))
+
 const db = new Shelf()
+/** Everything that belongs to a game is read and written in one go. */
+const TABLES = [db.games, db.parts, db.art]
+/** All parts of a game. */
+const partsUnder = (key: string, from = 0) =>
+  db.parts.where('[key+at]').between([key, from], [key, Dexie.maxKey], true, true)
+/** The parts of a game as they are stored at this rev: of these, what did not change is not written again. */
+const stored = new Map<string, { rev: number; parts: readonly Part[] }>()
 /** What the browser said when it would not keep something; empty while all is well. */
 export const storageProblem = ref('')
 /** Stands in where the browser keeps nothing at all; it lasts as long as this tab. */
@@ -52,12 +75,16 @@ const memory = new Map<string, Kept>()
 let refused = false
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lucky-twin')
+/** Who is told of games that another tab changed; what it did to one is written over whole at the next save here. */
+const tellers = new Set<(key: string) => void>([(key) => void stored.delete(key)])
+channel?.addEventListener('message', ({ data }: MessageEvent<string>) =>
+  tellers.forEach((tell) => tell(data)),
+)
 
 /** Calls back with the key of every game that another tab saved or removed. Out: stops listening. */
 export function onOtherTab(tell: (key: string) => void): () => void {
-  const listener = (event: MessageEvent<string>): void => tell(event.data)
-  channel?.addEventListener('message', listener)
-  return () => channel?.removeEventListener('message', listener)
+  tellers.add(tell)
+  return () => void tellers.delete(tell)
 }
 
 export class Changed extends Error {}
@@ -74,8 +101,8 @@ async function open(): Promise<boolean> {
   }
 }
 
-/** Rows with their images in them again. */
-async function whole(rows: Row[]): Promise<Kept[]> {
+/** Rows with their parts and images in them again; `parts` in the order of their keys. */
+async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
   const hashes = [...new Set(rows.flatMap((row) => row.art))]
   const art = new Map<string, string>()
   for (const one of await db.art.bulkGet(hashes)) {
@@ -83,36 +110,43 @@ async function whole(rows: Row[]): Promise<Kept[]> {
     rememberSound(one)
     art.set(one.hash, one.src)
   }
-  return rows.map(({ key, rev, touched, text }) => ({
-    key,
-    rev,
-    touched,
-    game: unpack(JSON.parse(text) as Game, art),
-  }))
+  const texts = new Map(rows.map(({ key }): [string, string[]] => [key, []]))
+  for (const { key, text } of parts) texts.get(key)?.push(text)
+  return rows.map(({ key, rev, touched, frame }) => {
+    const game = gameOf(frame, texts.get(key)!)
+    return { key, rev, touched, game: unpack(game, art) }
+  })
 }
 
-/** Keeps a row and what it refers to; within a transaction. */
-async function put({ key, rev, touched, game: whole }: Kept): Promise<void> {
+/** Keeps a row and what it refers to; within a transaction. `before`: the parts that are there already, by which only others are written. */
+async function put({ key, rev, touched, game: whole }: Kept, before: readonly Part[] = []): Promise<void> {
   const { game, art } = packed(whole)
   const there = await db.art
     .where('hash')
     .anyOf(art.map(({ hash }) => hash))
     .primaryKeys()
   await db.art.bulkPut(art.filter(({ hash }) => !there.includes(hash)))
-  await db.games.put({ key, rev, touched, text: textOfGame(game), art: art.map(({ hash }) => hash) })
+  const isOther = partsOf(whole).map((part, at) => part !== before[at])
+  await db.parts.bulkPut(
+    partsOf(game).flatMap((part, at) => (isOther[at] ? [{ key, at, text: plainJson(part) }] : [])),
+  )
+  await partsUnder(key, isOther.length).delete()
+  await db.games.put({ key, rev, touched, frame: frameText(game), art: art.map(({ hash }) => hash) })
 }
 
 export async function allGames(): Promise<Kept[]> {
   if (!(await open())) return [...memory.values()]
-  return db.transaction('r', db.games, db.art, async () => whole(await db.games.toArray()))
+  return db.transaction('r', TABLES, async () => whole(await db.games.toArray(), await db.parts.toArray()))
 }
 
 export async function oneGame(key: string): Promise<Kept | undefined> {
   if (!(await open())) return memory.get(key)
-  return db.transaction('r', db.games, db.art, async () => {
+  const kept = await db.transaction('r', TABLES, async () => {
     const row = await db.games.get(key)
-    return row && (await whole([row]))[0]
+    return row && (await whole([row], await partsUnder(key).toArray()))[0]
   })
+  if (kept) stored.set(key, { rev: kept.rev, parts: partsOf(kept.game) })
+  return kept
 }
 
 /** Forgets images that no game shows any more. */
@@ -131,15 +165,17 @@ export async function sweepArt(): Promise<void> {
  */
 export async function keepGame(key: string, game: Game, before: number): Promise<number> {
   const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
-  if (await open())
-    await db.transaction('rw', db.games, db.art, async () => {
+  if (await open()) {
+    const known = stored.get(key)
+    await db.transaction('rw', TABLES, async () => {
       const there = before
         ? await db.games.where('[key+rev]').equals([key, before]).count()
         : await db.games.where('key').equals(key).count()
       if (Boolean(there) !== before > 0) throw new Changed()
-      await put(row)
+      await put(row, known?.rev === before ? known.parts : [])
     })
-  else {
+    stored.set(key, { rev: row.rev, parts: partsOf(game) })
+  } else {
     if ((memory.get(key)?.rev ?? 0) !== before) throw new Changed()
     memory.set(key, row)
   }
@@ -149,13 +185,17 @@ export async function keepGame(key: string, game: Game, before: number): Promise
 
 /** Puts a removed row back just as it was. */
 export async function putBack(row: Kept): Promise<void> {
-  if (await open()) await db.transaction('rw', db.games, db.art, () => put(row))
+  if (await open()) await db.transaction('rw', TABLES, () => put(row))
   else memory.set(row.key, row)
   channel?.postMessage(row.key)
 }
 
 export async function dropGame(key: string): Promise<void> {
-  if (await open()) await db.games.delete(key)
+  if (await open())
+    await db.transaction('rw', TABLES, async () => {
+      await db.games.delete(key)
+      await partsUnder(key).delete()
+    })
   else memory.delete(key)
   channel?.postMessage(key)
 }
@@ -166,7 +206,7 @@ export async function onceEver(name: string, first: () => Promise<Kept[]>): Prom
   if (await open()) {
     const made = await rows()
     if (made.length)
-      await db.transaction('rw', db.games, db.notes, db.art, async () => {
+      await db.transaction('rw', [...TABLES, db.notes], async () => {
         if (await db.notes.get(name)) return
         await db.notes.put({ name, value: true })
         for (const row of made) await put(row)
