@@ -70,7 +70,8 @@ export async function reportEdge(executablePath) {
       const rest = () => page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)))
       const number = page.getByRole('spinbutton', { name: EDITS[station], exact: true })
       await number.focus()
-      // what opening the station began is over when the first edit is saved
+      // what opening the station began is over when there are findings and the first edit is saved
+      await page.locator('.rung .warn').first().waitFor()
       for (let i = 0; i < 4; i++) {
         await rest()
         if (i === 1) await page.evaluate(() => (window.held = []))

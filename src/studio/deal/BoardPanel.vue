@@ -27,7 +27,7 @@ const OUTLINE_NAMES: Record<Outline, string> = {
   islands: 'Two islands',
 }
 const same = (one: readonly string[], other: readonly string[]): boolean =>
-  [...one].sort().join() === [...other].sort().join()
+  one.length === other.length && [...one].sort().join() === [...other].sort().join()
 /** the outline that the gaps of this board make, if one of ours */
 const current = computed(() =>
   OUTLINES.find((outline) =>

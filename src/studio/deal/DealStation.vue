@@ -25,10 +25,9 @@ const checks = useFindings()
 const settings = computed(() => bench.settings!)
 const dealer = computed(() => prepareDeal(bench.game!.deck.pairs, settings.value, true))
 const cells = computed(() => (dealer.value.ok ? dealer.value.value.deal(view.seed || 'first') : null))
-const laid = computed(
-  () =>
-    cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null,
-)
+/** The deal that is seen as a board laid by hand, or null if there is none. */
+const laid = (): (string | null)[] | null =>
+  cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null
 const cards = computed(() => openCells(settings.value.board).length)
 const LENS_NAMES: Record<Lens, string> = {
   faces: 'faces',
@@ -55,10 +54,9 @@ const findings = computed<Finding[]>(() => {
 
 /** Two cards change places, and the board is laid by hand from then on. */
 function swap(from: number, to: number): void {
-  if (!laid.value) return
-  const arranged = [...laid.value]
-  arranged[from] = laid.value[to]!
-  arranged[to] = laid.value[from]!
+  const arranged = laid()
+  if (!arranged) return
+  ;[arranged[from], arranged[to]] = [arranged[to]!, arranged[from]!]
   bench.set('deal', { way: 'arranged', arranged }, 'swap two cards', 'single')
 }
 

@@ -56,23 +56,20 @@ const nearest = computed(() =>
     : null,
 )
 
-const table = computed(() =>
-  props.cells
-    ? placements(made.value, props.settings.board.columns, props.cells, bench.game!.deck.pairs)
-    : [],
-)
+const table = () => placements(made.value, props.settings.board.columns, props.cells!, bench.game!.deck.pairs)
 const FILES = {
   csv: { write: placementsCsv, type: 'text/csv' },
   json: { write: placementsJson, type: 'application/json' },
 }
 function save(kind: keyof typeof FILES): void {
   const name = `${bench.game!.id}-${bench.level?.id ?? 'house'}-places.${kind}`
-  download(name, FILES[kind].write(table.value), FILES[kind].type)
+  download(name, FILES[kind].write(table()), FILES[kind].type)
 }
 async function copy(): Promise<void> {
   try {
-    await navigator.clipboard.writeText(placementsCsv(table.value))
-    say(`${table.value.length} rows are on the clipboard`)
+    const rows = table()
+    await navigator.clipboard.writeText(placementsCsv(rows))
+    say(`${rows.length} rows are on the clipboard`)
   } catch {
     say('This browser does not let the table be copied; download it instead', { tone: 'wrong' })
   }
@@ -109,7 +106,7 @@ async function copy(): Promise<void> {
         Make it {{ nearest.rows }} × {{ nearest.columns }}
       </button>
     </p>
-    <div v-if="table.length" class="row places">
+    <div v-if="cells" class="row places">
       <span>Where each card lies</span>
       <span class="buttons">
         <button class="btn" type="button" aria-label="Copy the placement table" @click="copy">

@@ -14,8 +14,8 @@ import { useView } from '../store/view.ts'
 import { useFigures } from '../workers/useFigures.ts'
 import { bigNumber } from './big-number.ts'
 
-/** How the cards come to lie, and by which seed. `laid` is the deal that is seen, from which a board laid by hand starts. */
-const props = defineProps<{ settings: Settings; laid: (string | null)[] | null }>()
+/** How the cards come to lie, and by which seed. `laid` gives the deal that is seen, from which a board laid by hand starts. */
+const props = defineProps<{ settings: Settings; laid: () => (string | null)[] | null }>()
 const bench = useBench()
 const view = useView()
 
@@ -40,7 +40,7 @@ function choose(next: Way): void {
   const limit = next === 'apart' || next === 'close' ? reach.value?.[next] : undefined
   const fits =
     limit === undefined ? steps : next === 'apart' ? Math.min(steps, limit) : Math.max(steps, limit)
-  const laid = next === 'arranged' ? (props.laid ?? layAnew(bench.game!, props.settings)) : null
+  const laid = next === 'arranged' ? (props.laid() ?? layAnew(bench.game!, props.settings)) : null
   bench.set(
     'deal',
     { way: next, ...(fits === steps ? {} : { steps: fits }), ...(laid ? { arranged: laid } : {}) },
