@@ -66,6 +66,45 @@ test('outlines cut any board, evenly', async ({ page }) => {
   }
 })
 
+test('on a large board, too, cells are pressed, dragged and reached by keys', async ({ page }) => {
+  await openStation(page, 'deal/cabinet')
+  await type(page, 'Rows', '18')
+  await type(page, 'Columns', '20')
+  await choose(page, 'Whether pairs repeat', 'evenly')
+  const canvas = page.locator('.board canvas')
+  await expect(page.locator('.board [data-at]')).toHaveCount(1)
+  // the cell that the keys are at says where all others are: the board stands in the middle of the canvas
+  const board = (await canvas.boundingBox())!
+  const one = (await page.getByRole('button', { name: /^A1, / }).boundingBox())!
+  const across = (board.width - 2 * (one.x - board.x) - one.width) / 19
+  const down = (board.height - 2 * (one.y - board.y) - one.height) / 17
+  const at = (row: number, column: number): [number, number] => [
+    one.x + column * across + one.width / 2,
+    one.y + row * down + one.height / 2,
+  ]
+  const named = (name: string) => page.getByRole('button', { name: new RegExp(`^${name}, `) })
+  const shown = async (name: string): Promise<string> =>
+    (await named(name).getAttribute('aria-label'))!.slice(name.length + 2)
+
+  await page.mouse.move(...at(1, 2))
+  const before = await shown('C2')
+  await page.mouse.click(...at(1, 2))
+  await expect(named('C2')).toHaveAccessibleName('C2, a gap')
+  await page.mouse.click(...at(1, 2))
+  await expect(named('C2')).toHaveAccessibleName(`C2, ${before}`)
+
+  await page.keyboard.press('ArrowUp')
+  await expect(named('C1')).toBeFocused()
+  const dragged = await shown('C1')
+  await page.mouse.move(...at(0, 2))
+  await page.mouse.down()
+  await page.mouse.move(...at(0, 5), { steps: 4 })
+  await page.mouse.up()
+  await page.mouse.move(...at(1, 5))
+  await page.mouse.move(...at(0, 5))
+  await expect(named('F1')).toHaveAccessibleName(`F1, ${dragged}`)
+})
+
 test('lenses show threads, steps and measures; the measures are those of the placement table', async ({
   page,
 }) => {

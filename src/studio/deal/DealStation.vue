@@ -61,7 +61,7 @@ function swap(from: number, to: number): void {
 }
 
 watch(
-  () => [bench.rung, settings.value.deal.seed],
+  [() => bench.rung, () => settings.value.deal.seed],
   () => (view.seed = view.seedFor(settings.value.deal.seed)),
   { immediate: true },
 )

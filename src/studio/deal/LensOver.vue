@@ -70,8 +70,10 @@ const steps = computed(() =>
 const WIDE = 52
 const labels = computed(() =>
   props.stage.places.map(({ x, y }, cell) => {
-    if (props.cells[cell] === NO_CARD) return ''
-    return props.lens === 'steps' ? String(steps.value[cell] ?? '') : `${x}, ${y}`
+    if (props.lens === 'steps') return String(steps.value[cell] ?? '')
+    // small cards have room for one number: along the first row x, along the first column y
+    if (props.small) return cell < props.columns ? String(x) : cell % props.columns ? '' : String(y)
+    return props.cells[cell] === NO_CARD ? '' : `${x}, ${y}`
   }),
 )
 </script>
