@@ -1,15 +1,69 @@
 import eslint from '@eslint/js'
 import prettier from 'eslint-config-prettier'
+import importX from 'eslint-plugin-import-x'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
 
-/** Keeps a floor of the house from reaching for what stands above or beside it. */
-const floor = (files, forbidden, message) => ({
+/** The rooms of core and of the studio, lowest first: a room uses those below it and none beside or above it. */
+const CORE_ROOMS = ['settings', 'deck', 'board', 'deal', 'play', 'game', 'files', 'odds', 'audit', 'findings']
+const STUDIO_ROOMS = ['store', 'workers', 'parts', 'stations', 'pages']
+const STATIONS = ['deck', 'deal', 'rules', 'play', 'ship']
+
+/** What each floor may not reach for. */
+const FLOORS = {
+  core: '^(node:|vue|pinia|dexie|element-plus)|/(player|ship|studio|server|cli)/',
+  player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(ship|studio|server|cli)/',
+  ship: '^(node:|vue)|/(studio|server|cli|player)/',
+  studio: '^node:|/(server|cli)/',
+  server: '/(studio|cli|player|ship|core)/',
+  cli: '/(studio|server|player)/',
+}
+
+/** One block for each room, with all that it may not reach for: a later block would overwrite the patterns of an earlier one. */
+const room = (files, forbidden, message, ignores = []) => ({
   files,
-  ignores: ['**/*.test.ts', 'src/core/testing/**'],
-  rules: { 'no-restricted-imports': ['error', { patterns: [{ regex: forbidden, message }] }] },
+  ignores: ['**/*.test.ts', 'src/core/testing/**', ...ignores],
+  rules: { 'no-restricted-imports': ['error', { patterns: forbidden.map((regex) => ({ regex, message })) }] },
 })
+const above = (rooms, i) => `/(${rooms.slice(i + 1).join('|')})/`
+const ROOMS = [
+  ...CORE_ROOMS.map((name, i) =>
+    room(
+      [`src/core/${name}/**/*.ts`],
+      [FLOORS.core, ...(i < CORE_ROOMS.length - 1 ? [`^\\.\\.${above(CORE_ROOMS, i)}`] : [])],
+      `core/${name} uses the rooms below it only`,
+    ),
+  ),
+  room(['src/core/*.ts'], [FLOORS.core, `^\\./(${CORE_ROOMS.join('|')})/`], 'what all rooms use, uses none'),
+  ...STUDIO_ROOMS.filter((name) => name !== 'stations').map((name) => {
+    const i = STUDIO_ROOMS.indexOf(name)
+    const higher =
+      i < STUDIO_ROOMS.length - 1
+        ? [`^(\\.\\./)+(${STUDIO_ROOMS.slice(i + 1).join('|')}|router)[/.]`]
+        : ['^(\\.\\./)+router']
+    return room(
+      [`src/studio/${name}/**/*.{ts,vue}`],
+      [FLOORS.studio, ...higher],
+      `studio/${name} uses the rooms below it only`,
+    )
+  }),
+  ...STATIONS.map((name) =>
+    room(
+      [`src/studio/stations/${name}/**/*.{ts,vue}`],
+      [
+        FLOORS.studio,
+        '^(\\.\\./)+(pages|router)[/.]',
+        `^\\.\\./(${STATIONS.filter((other) => other !== name).join('|')})/`,
+      ],
+      'stations do not know each other, nor the pages',
+    ),
+  ),
+  room(['src/studio/*.{ts,vue}'], [FLOORS.studio], 'the studio runs in a browser'),
+  ...['player', 'ship', 'server', 'cli'].map((name) =>
+    room([`src/${name}/**/*.ts`], [FLOORS[name]], `${name} uses the floors below it only`),
+  ),
+]
 
 /** Names that core may not touch: it runs anywhere, and its time and chance come from outside. */
 const OUTSIDE = [
@@ -57,24 +111,18 @@ export default ts.config(
       ],
     },
   },
-  floor(
-    ['src/core/**/*.ts'],
-    '^(node:|vue|pinia|dexie|element-plus)|/(player|ship|studio|server|cli)/',
-    'core stands on nothing but itself and plain packages',
-  ),
-  floor(
-    ['src/player/**/*.ts'],
-    '^(node:|vue|pinia|dexie|element-plus|zod)|/(ship|studio|server|cli)/',
-    'the player stands on core alone, without a framework',
-  ),
-  floor(
-    ['src/ship/**/*.ts'],
-    '^(node:|vue)|/(studio|server|cli|player)/',
-    'ship joins core and the built player',
-  ),
-  floor(['src/studio/**/*.{ts,vue}'], '^node:|/(server|cli)/', 'the studio runs in a browser'),
-  floor(['src/server/**/*.ts'], '/(studio|cli|player|ship|core)/', 'the server only serves what is built'),
-  floor(['src/cli/**/*.ts'], '/(studio|server|player)/', 'the command line stands on core and ship'),
+  ...ROOMS,
+  {
+    // a path pattern cannot see circles; lazy imports count too
+    files: ['src/**/*.{ts,vue}', 'scripts/**/*.{ts,mjs}'],
+    plugins: { 'import-x': importX },
+    languageOptions: { parserOptions: { parser: ts.parser } },
+    settings: {
+      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.mjs'], 'vue-eslint-parser': ['.vue'] },
+      'import-x/resolver-next': [importX.createNodeResolver({ extensions: ['.ts', '.vue', '.mjs'] })],
+    },
+    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
+  },
   {
     files: ['**/*.test.ts', 'tests/**/*.ts'],
     rules: { '@typescript-eslint/no-explicit-any': 'off', 'max-lines': 'off' },

@@ -1,5 +1,5 @@
 import { defineConfig } from '@playwright/test'
-import { CHROMIUM_FLAGS } from './scripts/chromium-flags.mjs'
+import { CHROMIUM_FLAGS } from './scripts/tools/chromium-flags.mjs'
 
 const port = Number(process.env.TEST_PORT ?? 8497)
 

@@ -1,8 +1,8 @@
 // npm run bench: speeds and sizes, each as a ratio against something in the same run or against its limit.
-import { ensureBuild, ensureChromium, ensurePackages } from './ensure.mjs'
+import { ensureBuild, ensureChromium, ensurePackages } from './tools/ensure.mjs'
 
 ensurePackages()
-await ensureBuild()
+ensureBuild()
 const { reportSizes } = await import('./bench/sizes.mjs')
 reportSizes()
 const { reportPress } = await import('./bench/press.mjs')

@@ -1,5 +1,5 @@
-import { ensureBuild, ensurePackages } from './ensure.mjs'
+import { ensureBuild, ensurePackages } from './tools/ensure.mjs'
 
 ensurePackages()
-await ensureBuild()
+ensureBuild()
 console.log('built: dist/app, dist/player, dist/node')

@@ -1,8 +1,9 @@
 // npm run dev: the studio with hot reload. The player that ships is built once; Play always uses its source.
-import { ensurePackages, ROOT } from './ensure.mjs'
+import { ensurePackages } from './tools/ensure.mjs'
+import { ROOT } from './tools/root.mjs'
 
 ensurePackages()
-const { buildPlayer } = await import('./build-all.mjs')
+const { buildPlayer } = await import('./tools/build-all.mjs')
 await buildPlayer()
 const { createServer } = await import('vite')
 const server = await createServer({

@@ -1,7 +1,8 @@
 // npm run schemas: writes docs/schema/ from the schemas that the code reads with.
-import { ensureBuild, ensurePackages, ROOT } from './ensure.mjs'
+import { ensureBuild, ensurePackages } from './tools/ensure.mjs'
+import { ROOT } from './tools/root.mjs'
 
 ensurePackages()
-await ensureBuild()
+ensureBuild()
 process.chdir(ROOT)
 await import('../dist/node/schemas.js')

@@ -4,12 +4,13 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { CHROMIUM_FLAGS } from './chromium-flags.mjs'
-import { ensureBuild, ensureChromium, ensurePackages, ROOT } from './ensure.mjs'
+import { CHROMIUM_FLAGS } from './tools/chromium-flags.mjs'
+import { ensureBuild, ensureChromium, ensurePackages } from './tools/ensure.mjs'
+import { ROOT } from './tools/root.mjs'
 
 ensurePackages()
 const executablePath = ensureChromium()
-await ensureBuild()
+ensureBuild()
 const { chromium } = await import('@playwright/test')
 
 const PORT = '8496'

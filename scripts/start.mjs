@@ -1,6 +1,6 @@
 // npm start: installs what is missing, builds what is stale, serves the app.
-import { ensureBuild, ensurePackages } from './ensure.mjs'
+import { ensureBuild, ensurePackages } from './tools/ensure.mjs'
 
 ensurePackages()
-await ensureBuild()
+ensureBuild()
 await import('../dist/node/server.js')

@@ -2,11 +2,12 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuild, ensureChromium, ensurePackages, ROOT, run } from './ensure.mjs'
+import { ensureBuild, ensureChromium, ensurePackages, run } from './tools/ensure.mjs'
+import { ROOT } from './tools/root.mjs'
 
 ensurePackages()
 const chromium = ensureChromium()
-await ensureBuild()
+ensureBuild()
 
 const reports = mkdtempSync(join(tmpdir(), 'lucky-twin-'))
 const read = (name) => {

@@ -3,9 +3,10 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { layoutIn } from '../src/core/deal/frames.ts'
-import { resolveLevel } from '../src/core/game/levels.ts'
-import type { Game, Own } from '../src/core/game/game.ts'
+import { layoutIn } from '../src/core/board/frames.ts'
+import { resolveLevel } from '../src/core/settings/levels.ts'
+import type { Game } from '../src/core/game/game.ts'
+import type { Own } from '../src/core/settings/levels.ts'
 
 /** The shipped page of the clockmaker's game with one level that says all this itself, and that level's rules. */
 function shipped(own: Own): { file: string; settings: ReturnType<typeof resolveLevel> } {

@@ -1,7 +1,7 @@
 // The light table: how long looking for look-alikes takes against drawing the faces, and how smoothly 500 pairs scroll.
 import { readFileSync } from 'node:fs'
-import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
-import { ROOT } from '../ensure.mjs'
+import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { ROOT } from '../tools/root.mjs'
 import { longFrames, LONGEST_FRAME, served } from './frames.mjs'
 
 const SLOWED = 4

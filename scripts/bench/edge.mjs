@@ -1,7 +1,7 @@
 // A game at the edge of what the format allows: how long each station takes to open, and how long an edit holds the page.
 import { readFileSync } from 'node:fs'
-import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
-import { ROOT } from '../ensure.mjs'
+import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { ROOT } from '../tools/root.mjs'
 import { served } from './frames.mjs'
 
 const OPEN = 1500

@@ -1,7 +1,7 @@
 // What the benches in a browser share: the built app, and how long its frames last.
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { ROOT } from '../ensure.mjs'
+import { ROOT } from '../tools/root.mjs'
 
 /** No frame may last longer, in ms. */
 export const LONGEST_FRAME = 50

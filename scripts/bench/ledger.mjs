@@ -1,7 +1,7 @@
 // Play: how smoothly the ledger follows a game that is played at eight times its speed.
 import { readFileSync } from 'node:fs'
-import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
-import { ROOT } from '../ensure.mjs'
+import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { ROOT } from '../tools/root.mjs'
 import { longFrames, LONGEST_FRAME, served } from './frames.mjs'
 
 const SIDE = 10

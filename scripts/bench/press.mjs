@@ -4,8 +4,8 @@ import { spawnSync } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
-import { ROOT } from '../ensure.mjs'
+import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { ROOT } from '../tools/root.mjs'
 
 const SLOWED = 4
 const PRESSES = 30

@@ -1,7 +1,7 @@
 // The shelf: how long it takes to open with games whose pictures cannot be drawn, beside the same games with pictures that can.
 import { readFileSync } from 'node:fs'
-import { CHROMIUM_FLAGS } from '../chromium-flags.mjs'
-import { ROOT } from '../ensure.mjs'
+import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { ROOT } from '../tools/root.mjs'
 import { served } from './frames.mjs'
 
 const GAMES = 12

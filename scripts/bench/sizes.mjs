@@ -1,7 +1,7 @@
 // What a first visit to the shelf loads, and how large a shipped player is, gzipped.
 import { readFileSync } from 'node:fs'
 import { gzipSync } from 'node:zlib'
-import { ROOT } from '../ensure.mjs'
+import { ROOT } from '../tools/root.mjs'
 
 const app = `${ROOT}/dist/app`
 const size = (path) => gzipSync(readFileSync(path)).length
@@ -20,7 +20,7 @@ function firstLoad() {
     for (const next of chunk.imports ?? []) visit(next)
   }
   visit('index.html')
-  visit('src/studio/shelf/ShelfView.vue')
+  visit('src/studio/pages/shelf/ShelfView.vue')
   return files
 }
 

@@ -1,19 +1,19 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { auditBoards, type Audit } from '../core/audit/audit.ts'
 import { auditLog } from '../core/audit/log.ts'
-import type { ReadBoards } from '../core/audit/read-boards.ts'
+import type { ReadBoards } from '../core/files/boards-file.ts'
 import { chanceWords, VERDICT_NAMES, verdictWords } from '../core/audit/words.ts'
 import { prepareDeal } from '../core/deal/deal.ts'
 import { isSeed, nextSeed } from '../core/deal/seed.ts'
-import { textGrid } from '../core/deal/text-grid.ts'
+import { textGrid } from '../core/files/text-grid.ts'
 import { writeDeal } from '../core/files/deal-file.ts'
-import { findingsOf, type Finding } from '../core/game/findings.ts'
-import type { Game, Level } from '../core/game/game.ts'
-import { findLevel, resolveLevel } from '../core/game/levels.ts'
-import { passed, runCheck } from '../core/play/check.ts'
-import { tableOf } from '../core/play/record.ts'
+import { findingsOf } from '../core/findings/findings.ts'
+import type { Game } from '../core/game/game.ts'
+import { findLevel, type Level, resolveLevel } from '../core/settings/levels.ts'
+import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
+import { failedChecks } from '../core/findings/failed-checks.ts'
 import { quoted, quotedValue } from '../core/result.ts'
 import { shipHtml } from '../ship/html.ts'
 import { gatherArt } from '../ship/pictures.ts'
@@ -86,21 +86,6 @@ export function replayRecord(
   for (const { key, expected, actual } of wrong)
     out.tell(`expected ${key} ${quotedValue(expected)}, but it is ${quotedValue(actual)}`)
   return wrong.length ? 1 : 0
-}
-
-/** A finding for each kept check that does not come out as it did. */
-function failedChecks(game: Game): Finding[] {
-  return (game.checks ?? []).flatMap((check, i) => {
-    const checked = runCheck(game, check)
-    if (passed(checked)) return []
-    const [first] = checked.wrong
-    const why = checked.problem
-      ? checked.problem.message
-      : `expected ${first!.key} ${quotedValue(first!.expected)}, but it is ${quotedValue(first!.actual)}`
-    return [
-      { level: 'warns', code: 'kept-check-failed', at: `checks[${i}]`, message: `${check.name}: ${why}` },
-    ]
-  })
 }
 
 /** Prints the findings; 1 if one of them stops the game, or a kept check fails. */

@@ -1,6 +1,6 @@
 import { Command, CommanderError, InvalidArgumentError } from 'commander'
 import { fileURLToPath } from 'node:url'
-import { BOUNDS } from '../core/game/settings.ts'
+import { BOUNDS } from '../core/settings/settings.ts'
 import * as commands from './commands.ts'
 import { Unusable } from './files.ts'
 

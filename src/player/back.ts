@@ -1,5 +1,5 @@
 import type { Pattern } from '../core/deck/back.ts'
-import type { Back } from '../core/game/game.ts'
+import type { Back } from '../core/deck/pair.ts'
 import type { Art } from './face.ts'
 
 /** One tile of each pattern: its side, and its strokes in the back's paper on its ink. */

@@ -1,4 +1,4 @@
-import type { Layout } from '../core/deal/geometry.ts'
+import type { Layout } from '../core/board/geometry.ts'
 import { element } from './element.ts'
 import type { Table } from './table.ts'
 

@@ -1,6 +1,6 @@
 import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
-import { layout, tableStage } from '../core/deal/geometry.ts'
-import { CARD_RATIO } from '../core/game/settings.ts'
+import { layout, tableStage } from '../core/board/geometry.ts'
+import { CARD_RATIO } from '../core/settings/settings.ts'
 import { backBackground } from './back.ts'
 import { BehindView } from './behind.ts'
 import { element } from './element.ts'

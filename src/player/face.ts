@@ -1,4 +1,4 @@
-import type { Face } from '../core/game/game.ts'
+import type { Face } from '../core/deck/pair.ts'
 import { textSize } from './fit-text.ts'
 
 /** Where the picture of a library name is to be had: a path in the studio, a data URL in a shipped game. */

@@ -1,6 +1,6 @@
-import { isWide, roomAround } from '../core/deal/geometry.ts'
+import { isWide, roomAround } from '../core/board/geometry.ts'
 import type { Game } from '../core/game/game.ts'
-import { findLevel } from '../core/game/levels.ts'
+import { findLevel } from '../core/settings/levels.ts'
 import { resultOf } from '../core/play/result.ts'
 import { isOver, NEVER } from '../core/play/round.ts'
 import type { Cells } from '../core/deal/deal.ts'

@@ -1,5 +1,5 @@
 import type { Game } from '../core/game/game.ts'
-import { findLevel } from '../core/game/levels.ts'
+import { findLevel } from '../core/settings/levels.ts'
 import type { Input } from '../core/play/events.ts'
 import { isOver } from '../core/play/round.ts'
 import type { Keep } from './best.ts'

@@ -1,5 +1,5 @@
 import { pairOf, sideOf } from '../core/deck/card.ts'
-import { cellName } from '../core/deal/cells.ts'
+import { cellName } from '../core/board/cells.ts'
 import type { Event } from '../core/play/events.ts'
 import type { RoundResult } from '../core/play/result.ts'
 import { faceWords } from './face.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
-import ToastList from './toast/ToastList.vue'
+import ToastList from './parts/toast/ToastList.vue'
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import '@fontsource-variable/figtree/wght.css'
 import { createPinia } from 'pinia'
 import { createApp } from 'vue'
 import App from './App.vue'
-import './look/base.css'
+import './parts/look/base.css'
 import { router } from './router.ts'
 
 createApp(App).use(createPinia()).use(router).mount('#app')

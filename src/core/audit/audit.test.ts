@@ -10,13 +10,14 @@ import { auditBoards, type Audit } from './audit.ts'
 import { MISTAKES } from './mistakes.ts'
 import { pairClasses } from './classes.ts'
 import { chiSquareTail, normalTails, poissonTail, shiftedChiSquareTail } from './probability.ts'
-import type { ReadBoards } from './read-boards.ts'
+import type { ReadBoards } from '../files/boards-file.ts'
 import { reportOf } from './report.ts'
-import { relationsOn, type AuditBoard } from './table.ts'
+import type { Board } from '../board/cells.ts'
+import { relationsOn } from './table.ts'
 import { Counter, sumTallies } from './tally.ts'
 import { covarianceOfKinds, expectedKinds, squaredDistance, theoryOf } from './theory.ts'
 
-const read = (board: AuditBoard, boards: Card[][], pairs: number): ReadBoards => ({
+const read = (board: Board, boards: Card[][], pairs: number): ReadBoards => ({
   format: 'tokens',
   board,
   guessed: false,
@@ -62,7 +63,7 @@ describe('the theory agrees with every arrangement of small boards', () => {
     cardOf(n, related ? 'b' : 'a', related),
   ]
   const twice = (n: number, related: boolean): Card[] => [...pair(n, related), ...pair(n, related)]
-  test.each<[string, AuditBoard, Card[]]>([
+  test.each<[string, Board, Card[]]>([
     ['2 × 2', { rows: 2, columns: 2, gaps: [] }, [...pair(0, false), ...pair(1, true)]],
     ['1 × 2', { rows: 1, columns: 2, gaps: [] }, pair(0, false)],
     ['2 × 3, three pairs', { rows: 2, columns: 3, gaps: [] }, [0, 1, 2].flatMap((n) => pair(n, false))],

@@ -1,5 +1,5 @@
 import { logOf } from '../deal/count.ts'
-import type { ReadBoards } from './read-boards.ts'
+import type { ReadBoards } from '../files/boards-file.ts'
 import { reasonOf, type Reason } from './reason.ts'
 import { reportOf, type Report } from './report.ts'
 import { Counter, type Tally } from './tally.ts'

@@ -1,9 +1,9 @@
 import { selectPairs } from '../deck/select.ts'
-import { openCells } from '../deal/cells.ts'
+import { openCells } from '../board/cells.ts'
 import { fillIsRandom, fillPairs } from '../deal/fill.ts'
 import { streamOf } from '../deal/seed.ts'
-import type { Pair } from '../game/game.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Pair } from '../deck/pair.ts'
+import type { Settings } from '../settings/settings.ts'
 
 /**
  * Which pairs of a level may be taken for each other: a number for each pair of the deck. Where repeated pairs are laid apart, one that lies there more often takes other places,

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Own } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
 import { auditLog } from './log.ts'
 

@@ -1,4 +1,4 @@
-import { cellName, openCells } from '../deal/cells.ts'
+import { cellName, openCells } from '../board/cells.ts'
 import { cut } from '../result.ts'
 import { likeMistakes, type MistakeName, type SortName } from './mistakes.ts'
 import { UNFAIR, type Report } from './report.ts'

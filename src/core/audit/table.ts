@@ -1,8 +1,5 @@
-import { openCells } from '../deal/cells.ts'
-import { stepsBetween } from '../deal/steps.ts'
-
-/** A board as the audit measures it. Places are the cells that hold a card, in order. */
-export type AuditBoard = { rows: number; columns: number; gaps: readonly string[] }
+import { openCells, type Board } from '../board/cells.ts'
+import { stepsBetween } from '../board/steps.ts'
 
 /**
  * How two places can lie to each other: class 0 side by side (one step, sharing an edge), class 1 corner to corner (one step),
@@ -13,10 +10,10 @@ export const CORNER = 1
 /** The steps, as a king walks, between two places of this class. */
 export const stepsOfClass = (kind: number): number => Math.max(1, kind)
 
-/** The class of any two places, as a square table, and how many classes there are. */
+/** The class of any two places (the cells that hold a card, in order), as a square table, and how many classes there are. */
 export type Relations = { size: number; kinds: number; kind: Uint8Array }
 
-export function relationsOn(board: AuditBoard): Relations {
+export function relationsOn(board: Board): Relations {
   const open = openCells(board)
   const size = open.length
   const kind = new Uint8Array(size * size)

@@ -1,12 +1,12 @@
 import { cardsMatch, pairOf, type Card } from '../deck/card.ts'
-import { openCells } from '../deal/cells.ts'
+import { type Board, openCells } from '../board/cells.ts'
 import { murmur128 } from '../deal/murmur.ts'
 import type { Matches } from './theory.ts'
-import { relationsOn, type AuditBoard, type Relations } from './table.ts'
+import { relationsOn, type Relations } from './table.ts'
 
 /** What is counted of many boards; plain data, so that workers can send it and tallies can be added up. */
 export type Tally = Matches & {
-  board: AuditBoard
+  board: Board
   pairs: number
   deals: number
   /** how often a place held a card of a pair: place × pairs + pair */
@@ -56,12 +56,7 @@ export class Counter {
   private moving = 0
   private lacking = false
 
-  constructor(
-    board: AuditBoard,
-    pairs: number,
-    capacity: number,
-    classes: Uint8Array = new Uint8Array(pairs),
-  ) {
+  constructor(board: Board, pairs: number, capacity: number, classes: Uint8Array = new Uint8Array(pairs)) {
     this.open = openCells(board)
     const size = this.open.length
     this.relations = relationsOn(board)

@@ -1,5 +1,5 @@
 import type { Card } from '../deck/card.ts'
-import { openCells } from './cells.ts'
+import { openCells } from '../board/cells.ts'
 import { keyOf, once, type Board } from './step-rule.ts'
 
 /** What lies on a board: how many cards of each identical pair, and how many of each face of a related one. */

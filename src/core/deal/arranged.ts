@@ -1,8 +1,8 @@
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
-import type { Pair } from '../game/game.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Pair } from '../deck/pair.ts'
+import type { Settings } from '../settings/settings.ts'
 import { bad, good, quoted, type Result } from '../result.ts'
-import { cellName, openCells } from './cells.ts'
+import { cellName, openCells } from '../board/cells.ts'
 
 /**
  * A board laid by hand. In: for every cell "pair-id/a", "pair-id/b" or null where there is a gap.

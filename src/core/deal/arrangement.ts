@@ -1,5 +1,5 @@
 import { faceOf, twinFace, type Card } from '../deck/card.ts'
-import type { CellGraph } from './steps.ts'
+import type { CellGraph } from '../board/steps.ts'
 
 /** Places that are too close for matching cards: for each the others, and the same as a square table. */
 export type TooClose = { graph: CellGraph; joined: Uint8Array }

@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import { chiSquareTail } from '../audit/probability.ts'
-import type { Own } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
 import { allDeals, dealKey } from '../testing/enumerate.ts'
 import { pairsNamed, settingsWith } from '../testing/games.ts'
-import { openCells } from './cells.ts'
+import { openCells } from '../board/cells.ts'
 import { walkApart } from './chains.ts'
 import { streamOf } from './seed.ts'
-import { cellGraph } from './steps.ts'
+import { cellGraph } from '../board/steps.ts'
 
 describe('walking among boards without room for a single swap', () => {
   test.each<[string, Own['board'], number, (i: number) => boolean]>([

@@ -1,7 +1,7 @@
 import { faceOf, twinFace, type Card } from '../deck/card.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
-import type { CellGraph } from './steps.ts'
+import type { CellGraph } from '../board/steps.ts'
 
 /** Moves tried for each card. */
 const MOVES = 12

@@ -1,9 +1,9 @@
 import { selectPairs } from '../deck/select.ts'
-import type { Pair } from '../game/game.ts'
-import type { Settings } from '../game/settings.ts'
-import { openCells } from './cells.ts'
+import type { Pair } from '../deck/pair.ts'
+import type { Settings } from '../settings/settings.ts'
+import { openCells } from '../board/cells.ts'
 import { partMatchings } from './part-matchings.ts'
-import { cellGraph } from './steps.ts'
+import { cellGraph } from '../board/steps.ts'
 
 /** A list of numbers by their natural logarithms; the numbers here run to 10⁸⁰⁰. */
 type Logs = number[]

@@ -1,4 +1,4 @@
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
 import { sample } from './shuffle.ts'

@@ -1,4 +1,4 @@
-import type { CellGraph } from './steps.ts'
+import type { CellGraph } from '../board/steps.ts'
 
 /** For each vertex the one it is paired with, −1 where it is alone. */
 export type Mates = number[]

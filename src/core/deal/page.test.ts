@@ -11,7 +11,7 @@ import {
   type PageLevel,
   type PagePurpose,
 } from '../testing/rebuilt.ts'
-import { cellIndex, cellName } from './cells.ts'
+import { cellIndex, cellName } from '../board/cells.ts'
 import { prepareDeal } from './deal.ts'
 import { murmur128 } from './murmur.ts'
 import { PURPOSES, streamOf } from './seed.ts'

@@ -1,4 +1,4 @@
-import type { CellGraph } from './steps.ts'
+import type { CellGraph } from '../board/steps.ts'
 
 /** More states than this at one vertex are not followed: it would take seconds. */
 const MOST_STATES = 6000

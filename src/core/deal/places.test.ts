@@ -2,9 +2,9 @@ import { describe, expect, test } from '@jest/globals'
 import Papa from 'papaparse'
 import { placements, placementsCsv, placementsJson } from '../files/placement-file.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
-import { cellIndex, openCells } from './cells.ts'
-import { FRAME_NAMES, FRAMES, layoutIn, nearestTouchable, touchSize, TOUCHABLE } from './frames.ts'
-import { OUTLINES, outlineGaps } from './outlines.ts'
+import { cellIndex, openCells } from '../board/cells.ts'
+import { FRAME_NAMES, FRAMES, layoutIn, nearestTouchable, touchSize, TOUCHABLE } from '../board/frames.ts'
+import { OUTLINES, outlineGaps } from '../board/outlines.ts'
 
 describe('outlines', () => {
   const drawn = (outline: (typeof OUTLINES)[number], rows: number, columns: number): string[] => {

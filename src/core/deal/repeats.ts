@@ -1,13 +1,13 @@
 import { cardOf, pairOf, sideOf, type Card } from '../deck/card.ts'
 import { isProvedTooFar } from './apart-bound.ts'
 import { Arrangement, type TooClose } from './arrangement.ts'
-import { openCells } from './cells.ts'
+import { openCells } from '../board/cells.ts'
 import { walkApart } from './chains.ts'
 import { layOnLattice } from './lattice.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
 import { keyOf, once, stepLimit, type Board } from './step-rule.ts'
-import { cellGraph } from './steps.ts'
+import { cellGraph } from '../board/steps.ts'
 import { mendApart, swapApart } from './swaps.ts'
 
 /** The way `apart` for boards on which some pair lies more than once. */

@@ -1,5 +1,5 @@
 import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus'
-import { LENGTHS, type SeedRule } from '../game/settings.ts'
+import { LENGTHS, type SeedRule } from '../settings/settings.ts'
 import { murmur128 } from './murmur.ts'
 
 /** A source of 32-bit numbers. Each purpose has a stream of its own, so a change in one disturbs no other. */

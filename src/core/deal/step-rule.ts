@@ -1,7 +1,7 @@
-import { BOUNDS, type Settings } from '../game/settings.ts'
-import { openCells } from './cells.ts'
+import { BOUNDS, type Settings } from '../settings/settings.ts'
+import { openCells } from '../board/cells.ts'
 import { leastPerfectMatching, perfectMatching, type Mates } from './matching.ts'
-import { cellGraph, type CellGraph } from './steps.ts'
+import { cellGraph, type CellGraph } from '../board/steps.ts'
 
 export type Board = Settings['board']
 export type StepWay = 'apart' | 'close'

@@ -2,7 +2,7 @@ import type { Card } from '../deck/card.ts'
 import { Arrangement, type TooClose } from './arrangement.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
-import type { CellGraph } from './steps.ts'
+import type { CellGraph } from '../board/steps.ts'
 
 /** Swaps tried in a block, for each card; blocks until the odds of a bad swap halve. */
 const SWAPS = 20

@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { chiSquareTail } from '../audit/probability.ts'
 import { cardsMatch, NO_CARD } from '../deck/card.ts'
-import type { Own } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
 import { allDeals, dealKey } from '../testing/enumerate.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { logDeals, logOf } from './count.ts'
@@ -11,7 +11,7 @@ import { prepareDeal, stepsReach } from './deal.ts'
 import { leastPerfectMatching, perfectMatching } from './matching.ts'
 import { partMatchings } from './part-matchings.ts'
 import { stepLimits } from './step-rule.ts'
-import { cellGraph, stepsBetween, type CellGraph } from './steps.ts'
+import { cellGraph, stepsBetween, type CellGraph } from '../board/steps.ts'
 
 const board = (rows: number, columns: number, gaps: string[] = []): Own['board'] => ({ rows, columns, gaps })
 const odd = (i: number): boolean => i % 2 === 1

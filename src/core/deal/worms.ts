@@ -1,7 +1,7 @@
 import { draw } from './draw.ts'
 import type { Mates } from './matching.ts'
 import type { Stream } from './seed.ts'
-import type { CellGraph } from './steps.ts'
+import type { CellGraph } from '../board/steps.ts'
 
 /** Worms for each vertex; enough that nothing of the start is left (tests compare with full enumeration). */
 const WORMS = 2

@@ -1,6 +1,6 @@
-import type { Face, Pair } from '../game/game.ts'
-import { newId } from '../game/new-id.ts'
-import { BOUNDS, LENGTHS } from '../game/settings.ts'
+import type { Face, Pair } from './pair.ts'
+import { newId } from '../settings/new-id.ts'
+import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 
 /** Edits of a deck's pairs, many at once. All take the pairs and give new ones; `ids` says which are meant. */
 type Ids = ReadonlySet<string>

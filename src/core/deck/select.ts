@@ -1,5 +1,5 @@
-import type { Pair } from '../game/game.ts'
-import type { Use } from '../game/settings.ts'
+import type { Pair } from './pair.ts'
+import type { Use } from '../settings/settings.ts'
 
 /**
  * The pairs that a level uses, as indices into the deck, in deck order. Ids and tags that no pair has, and positions

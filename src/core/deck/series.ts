@@ -1,6 +1,6 @@
-import type { Face, Pair } from '../game/game.ts'
-import { newId } from '../game/new-id.ts'
-import { numberWord } from '../game/new-game.ts'
+import type { Face, Pair } from './pair.ts'
+import { newId } from '../settings/new-id.ts'
+import { numberWord } from './number-word.ts'
 import { FACE_INK, FACE_PAPER } from './face.ts'
 
 /** Pairs that follow a plan: no art is needed for them. */

@@ -1,9 +1,10 @@
 import { z } from 'zod'
-import { cardOf, NO_CARD, pairOf, sideOf, type Card } from '../deck/card.ts'
+import { cardName } from '../deck/card-name.ts'
+import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'
-import type { Pair } from '../game/game.ts'
+import type { Pair } from '../deck/pair.ts'
 import { idSchema, seedSchema } from '../game/id-schema.ts'
-import { BOUNDS } from '../game/settings.ts'
+import { BOUNDS } from '../settings/settings.ts'
 import { bad, good, quoted, type Result } from '../result.ts'
 import { parseJson, readWith } from './read-json.ts'
 
@@ -18,10 +19,6 @@ export const dealSchema = z.strictObject({
   cells: z.array(z.unknown()).max(BOUNDS.cards[1]).pipe(z.array(z.string().nullable()).max(BOUNDS.cards[1])),
 })
 export type DealLine = z.infer<typeof dealSchema>
-
-/** "cog/a": how deals and arranged boards name a card. */
-export const cardName = (card: Card, pairs: readonly Pair[]): string =>
-  `${pairs[pairOf(card)]!.id}/${sideOf(card)}`
 
 /** A deal as its line, without the line's end. */
 export function writeDeal(

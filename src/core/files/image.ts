@@ -1,6 +1,6 @@
 import { imageSize } from 'image-size'
 import { toUint8Array } from 'js-base64'
-import { IMAGE_BOUNDS, SIZES } from '../game/settings.ts'
+import { IMAGE_BOUNDS, SIZES } from '../settings/settings.ts'
 import { bad, good, type Result } from '../result.ts'
 import { checkSvg as checkMarkup } from './svg.ts'
 import { readUtf8 } from './utf8.ts'

@@ -1,9 +1,9 @@
 import Papa from 'papaparse'
 import { NO_CARD, pairOf, sideOf } from '../deck/card.ts'
-import { cellName } from '../deal/cells.ts'
+import { cellName } from '../board/cells.ts'
 import type { Cells } from '../deal/deal.ts'
-import type { Layout } from '../deal/geometry.ts'
-import type { Pair } from '../game/game.ts'
+import type { Layout } from '../board/geometry.ts'
+import type { Pair } from '../deck/pair.ts'
 
 /** A row of the placement table: where a card lies, in CSS px from the table's upper left corner, and what it bears. */
 export type Placement = {

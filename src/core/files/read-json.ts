@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { bad, cut, good, quotedValue, type Problem, type Result } from '../result.ts'
-import { SIZES } from '../game/settings.ts'
+import { SIZES } from '../settings/settings.ts'
 
 /** Reads JSON. A problem names the line and column where the text stops being JSON. */
 export function parseJson(text: string): Result<unknown> {

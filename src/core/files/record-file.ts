@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { idSchema } from '../game/id-schema.ts'
-import { expectSchema, inOrder, playedShape, type PlayRecord } from '../play/record.ts'
+import { expectSchema, playedShape } from '../game/check-schema.ts'
+import { inOrder, type PlayRecord } from '../play/record.ts'
 import { good, type Result } from '../result.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 

@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes'
-import { IMAGE_BOUNDS, SIZES } from '../game/settings.ts'
+import { IMAGE_BOUNDS, SIZES } from '../settings/settings.ts'
 import { bad, cut, good, type Result } from '../result.ts'
 import { fragment, readSheet, readStyle, type StyleRule } from './svg-style.ts'
 

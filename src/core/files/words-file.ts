@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
-import type { Pair } from '../game/game.ts'
-import { newId } from '../game/new-id.ts'
-import { BOUNDS, LENGTHS } from '../game/settings.ts'
+import type { Pair } from '../deck/pair.ts'
+import { newId } from '../settings/new-id.ts'
+import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 
 /** Pairs from two columns of text, as they were understood. */
 export type WordPairs = {

@@ -7,7 +7,7 @@ import { problemLine } from '../result.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
 import { gifOf } from '../testing/images.ts'
 import { imagesOf } from './images.ts'
-import { DEFAULTS, type Behind } from './settings.ts'
+import { DEFAULTS, type Behind } from '../settings/settings.ts'
 
 const src = `data:image/gif;base64,${fromUint8Array(gifOf(3, 2, [[3, 2]]))}`
 const image: Behind = { kind: 'image', src, alt: 'A bridge at night' }

@@ -2,11 +2,10 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cellsOf, gameWith, pairsNamed, settingsWith } from '../testing/games.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
-import { findingsOf } from './findings.ts'
-import type { Own } from './game.ts'
-import { isOwn, ownKeys, resolveLevel, withOwn, withoutOwn } from './levels.ts'
-import { newId, ID } from './new-id.ts'
-import { DEFAULTS } from './settings.ts'
+import { findingsOf } from '../findings/findings.ts'
+import { isOwn, type Own, ownKeys, resolveLevel, withoutOwn, withOwn } from '../settings/levels.ts'
+import { newId, ID } from '../settings/new-id.ts'
+import { DEFAULTS } from '../settings/settings.ts'
 
 describe('levels and house rules', () => {
   const level = { id: 'a', name: 'A', board: { rows: 6 }, clock: { mode: 'down' as const } }

@@ -1,24 +1,7 @@
+import type { Back, Pair } from '../deck/pair.ts'
 import type { Check } from '../play/record.ts'
-import type { Section, Settings } from './settings.ts'
-import type { Pattern } from '../deck/back.ts'
-
-/** What is printed on a card's front. `ink` and `paper` are #rrggbb; `alt` is what a screen reader says. */
-export type Face = { alt?: string; ink?: string; paper?: string } & (
-  { kind: 'picture'; name: string } | { kind: 'image'; src: string } | { kind: 'text'; text: string }
-)
-
-/** An entry of the deck. Without `b` it is identical: the same face twice. */
-export type Pair = { id: string; name: string; tags?: string[]; a: Face; b?: Face }
-
-/** What lies in the middle of a back: a picture of the library, or an own image. */
-export type Emblem = { kind: 'picture'; name: string } | { kind: 'image'; src: string }
-
-/** What every card shows face down: a pattern in two colours, an emblem on it, or an own image over all of it. */
-export type Back = { pattern: Pattern; ink: string; paper: string; emblem?: Emblem; image?: string }
-
-/** A level names only what differs from the house rules, section by section, key by key. */
-export type Own = { [S in Section]?: Partial<Settings[S]> }
-export type Level = { id: string; name: string } & Own
+import type { Level } from '../settings/levels.ts'
+import type { Settings } from '../settings/settings.ts'
 
 /** The one document: deck, house rules, levels. Files hold it together with `format` and `version`. */
 export type Game = {

@@ -1,4 +1,6 @@
-import type { Face, Game, Own } from './game.ts'
+import type { Face } from '../deck/pair.ts'
+import type { Game } from './game.ts'
+import type { Own } from '../settings/levels.ts'
 
 /** A place in a game that holds an own image; `put` writes another source there. */
 export type ImagePlace = { src: string; at: string; put: (src: string) => void }

@@ -1,4 +1,4 @@
-import { DEFAULTS } from './settings.ts'
+import { DEFAULTS } from '../settings/settings.ts'
 
 /**
  * Brings a game of an older version up to now, before it is read with the schema. In: parsed JSON without its head.

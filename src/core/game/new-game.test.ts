@@ -1,11 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { createRequire } from 'node:module'
-import { boardFor, evenBoards } from '../deal/board-for.ts'
-import { openCells } from '../deal/cells.ts'
+import { boardFor, evenBoards } from '../board/board-for.ts'
+import { openCells } from '../board/cells.ts'
 import { readGame, writeGame } from '../files/game-file.ts'
-import { findingsOf } from './findings.ts'
-import { MOST_START_PICTURES, newGame, numberWord, startPairs } from './new-game.ts'
+import { findingsOf } from '../findings/findings.ts'
+import { MOST_START_PICTURES, newGame, startPairs } from './new-game.ts'
+import { numberWord } from '../deck/number-word.ts'
 
 const library = new Set(
   Object.keys(

@@ -1,8 +1,11 @@
 import { DEFAULT_BACK } from '../deck/back.ts'
-import { boardFor } from '../deal/board-for.ts'
-import type { Face, Game, Level, Pair } from './game.ts'
-import { newId } from './new-id.ts'
-import { DEFAULTS, LENGTHS } from './settings.ts'
+import { numberWord } from '../deck/number-word.ts'
+import { boardFor } from '../board/board-for.ts'
+import type { Face, Pair } from '../deck/pair.ts'
+import type { Game } from './game.ts'
+import type { Level } from '../settings/levels.ts'
+import { newId } from '../settings/new-id.ts'
+import { DEFAULTS, LENGTHS } from '../settings/settings.ts'
 
 export const STARTS = ['pictures', 'images', 'words', 'letters'] as const
 export type Start = (typeof STARTS)[number]
@@ -12,23 +15,6 @@ const PICTURES =
   'gear old-key compass bell candle magnet telescope hourglass-not-done light-bulb balance-scale toolbox microscope anchor camera umbrella rocket drum kite locomotive sailboat crown scissors teapot violin tent world-map hammer snowflake puzzle-piece abacus balloon trophy parachute ladder envelope accordion radio glasses backpack'.split(
     ' ',
   )
-
-const SMALL =
-  'one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
-    ' ',
-  )
-const TENS = 'twenty thirty forty fifty sixty seventy eighty ninety'.split(' ')
-
-/** The English word for a number from 1 to 200. */
-export function numberWord(n: number): string {
-  if (n >= 100) {
-    const rest = n % 100
-    return `${SMALL[Math.floor(n / 100) - 1]!} hundred${rest ? ` ${numberWord(rest)}` : ''}`
-  }
-  if (n < 20) return SMALL[n - 1]!
-  const unit = n % 10
-  return TENS[Math.floor(n / 10) - 2]! + (unit ? `-${SMALL[unit - 1]!}` : '')
-}
 
 const title = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1).replaceAll('-', ' ')
 

@@ -1,9 +1,9 @@
 import { z } from 'zod'
 import { quoted } from '../result.ts'
 import { PATTERNS } from '../deck/back.ts'
-import { CELL_NAME } from '../deal/cells.ts'
+import { CELL_NAME } from '../board/cells.ts'
 import type { Game } from './game.ts'
-import { checkSchema } from '../play/record.ts'
+import { checkSchema } from './check-schema.ts'
 import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
 import {
   BOUNDS,
@@ -23,7 +23,7 @@ import {
   THEN,
   WAYS,
   type Settings,
-} from './settings.ts'
+} from '../settings/settings.ts'
 
 /** The one schema of the game document. What it accepts is what the studio edits, files hold and docs/schema shows. */
 

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { prepareDeal } from '../deal/deal.ts'
-import type { Own } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { costOf } from './cost.ts'
 import { playLuckiest, shortestClock } from './luckiest.ts'

@@ -1,5 +1,5 @@
 import type { Cells } from '../deal/deal.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 import { addPoints, matchPoints, missPoints, winPoints } from '../play/points.ts'
 import { timeLeft } from '../play/clock.ts'
 import { matchesOf, playFastest, playLuckiest, type Turn } from './luckiest.ts'

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { prepareDeal } from '../deal/deal.ts'
-import { findingsOf } from '../game/findings.ts'
-import type { Own } from '../game/game.ts'
+import { findingsOf } from '../findings/findings.ts'
+import type { Own } from '../settings/levels.ts'
 import { gameWith, pairsNamed, settingsWith } from '../testing/games.ts'
 import { livesNeeded } from './lives.ts'
 

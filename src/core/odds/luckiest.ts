@@ -1,8 +1,9 @@
 import type { Cells } from '../deal/deal.ts'
 import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
-import { BOUNDS, type Settings } from '../game/settings.ts'
+import { BOUNDS, type Settings } from '../settings/settings.ts'
 import { apply, isWaitingForButton } from '../play/machine.ts'
-import { isOver, newRound, NEVER, type Round } from '../play/round.ts'
+import { isOver, NEVER, type Round } from '../play/round.ts'
+import { newRound } from '../play/new-round.ts'
 
 /** Two cells that are pressed in one turn. */
 export type Turn = readonly [number, number]

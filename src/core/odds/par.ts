@@ -1,5 +1,5 @@
 import type { Cells } from '../deal/deal.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 import { repeats } from './repeats.ts'
 
 /** Whether par is what a perfect memory needs on this level: different pairs, shuffled. In: its settings and one of its deals. */

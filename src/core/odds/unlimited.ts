@@ -1,4 +1,4 @@
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 
 /** The settings for players whom nothing stops before the board is cleared: no clock, no lives, no end of turns. */
 export const unlimited = (settings: Settings): Settings => ({

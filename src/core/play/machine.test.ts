@@ -1,14 +1,15 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
-import type { Own } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
 import { anyInputs, anyPairs, anySettings, cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { timeUsed } from './clock.ts'
 import { advance, apply } from './machine.ts'
 import type { Event, Input } from './events.ts'
 import { replay } from './replay.ts'
 import { resultOf, type RoundResult } from './result.ts'
-import { newRound, type Round } from './round.ts'
+import { newRound } from './new-round.ts'
+import type { Round } from './round.ts'
 
 /*
  * Short records with what must come of them, written by hand from the rules. The board is 2 × 2 in order: A1 and B1

@@ -1,4 +1,4 @@
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 
 type Score = Settings['score']
 

@@ -1,15 +1,17 @@
 import type { Cells } from '../deal/deal.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 import { advance, apply } from './machine.ts'
 import type { Input } from './events.ts'
 import type { RoundResult } from './result.ts'
-import { newRound, type Round } from './round.ts'
+import { newRound } from './new-round.ts'
+import type { Round } from './round.ts'
 
-/** A played game: enough to play it again exactly. `until` lets time pass after the last input. */
-export type Played = { inputs: readonly Input[]; until?: number }
-
-/** Plays inputs through the machine. In: a level's settings, the deal, inputs in order of time. */
-export function replay(rules: Settings, cells: Cells, played: Played): Round {
+/** Plays inputs through the machine. In: a level's settings, the deal, inputs in order of time, and up to when time passes after them. */
+export function replay(
+  rules: Settings,
+  cells: Cells,
+  played: { inputs: readonly Input[]; until?: number },
+): Round {
   const round = newRound(rules, cells)
   for (const input of played.inputs) apply(round, input)
   if (played.until !== undefined) advance(round, played.until)

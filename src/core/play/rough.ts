@@ -2,11 +2,12 @@ import { cardsMatch } from '../deck/card.ts'
 import { draw } from '../deal/draw.ts'
 import type { Cells } from '../deal/deal.ts'
 import type { Stream } from '../deal/seed.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 import { REASONS, type Input, type Reason } from './events.ts'
 import { broken, newWatch, type Invariant } from './invariants.ts'
 import { apply } from './machine.ts'
-import { isOver, newRound, NEVER, type Round } from './round.ts'
+import { isOver, NEVER, type Round } from './round.ts'
+import { newRound } from './new-round.ts'
 
 /** The ways in which a game is handled roughly. */
 export const NASTY = [

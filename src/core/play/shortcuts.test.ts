@@ -1,11 +1,12 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import type { Own } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
 import { anySettings, cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { timeLeft } from './clock.ts'
 import { replay } from './replay.ts'
 import { resultOf } from './result.ts'
-import { isOver, newRound, pairsLeft } from './round.ts'
+import { isOver, pairsLeft } from './round.ts'
+import { newRound } from './new-round.ts'
 import { missOnce, toLastPair, toLastSeconds } from './shortcuts.ts'
 
 const roundOf = (own: Own) => {

@@ -1,9 +1,10 @@
-import { cellName } from '../deal/cells.ts'
+import { cellName } from '../board/cells.ts'
 import type { Cells } from '../deal/deal.ts'
-import type { Settings } from '../game/settings.ts'
+import type { Settings } from '../settings/settings.ts'
 import type { Event, Input, Kind } from './events.ts'
 import { advance, apply } from './machine.ts'
-import { newRound, type Round } from './round.ts'
+import { newRound } from './new-round.ts'
+import type { Round } from './round.ts'
 
 /** A turn on the tape. Times in ms: `at` of its judgement, `took` since the one before (or since the deal). */
 export type Chip = {

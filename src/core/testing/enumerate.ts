@@ -1,8 +1,8 @@
 import { cardOf, cardsMatch, NO_CARD, type Card } from '../deck/card.ts'
-import { openCells } from '../deal/cells.ts'
-import { stepsBetween } from '../deal/steps.ts'
-import type { Pair } from '../game/game.ts'
-import type { Settings } from '../game/settings.ts'
+import { openCells } from '../board/cells.ts'
+import { stepsBetween } from '../board/steps.ts'
+import type { Pair } from '../deck/pair.ts'
+import type { Settings } from '../settings/settings.ts'
 
 /** Every deal that a small level allows, found by trying all of them; written as joined cells. */
 

@@ -1,8 +1,9 @@
 import fc from 'fast-check'
 import { DEFAULT_BACK } from '../deck/back.ts'
 import { prepareDeal, type Cells } from '../deal/deal.ts'
-import type { Game, Own, Pair } from '../game/game.ts'
-import { resolveLevel } from '../game/levels.ts'
+import type { Game } from '../game/game.ts'
+import { type Own, resolveLevel } from '../settings/levels.ts'
+import type { Pair } from '../deck/pair.ts'
 import {
   CLOCK_MODES,
   CLOCK_STARTS,
@@ -12,7 +13,7 @@ import {
   ON_MATCH,
   ON_MISS,
   type Settings,
-} from '../game/settings.ts'
+} from '../settings/settings.ts'
 import type { Input } from '../play/events.ts'
 
 /** Games, levels, deals and inputs for tests. */

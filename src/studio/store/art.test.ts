@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import type { Pair } from '../../core/game/game.ts'
+import type { Pair } from '../../core/deck/pair.ts'
 import { gameWith } from '../../core/testing/games.ts'
 import { artOf, packed, unpack } from './art.ts'
 

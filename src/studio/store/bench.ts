@@ -1,9 +1,16 @@
 import { produce, type Draft } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { Game, Level } from '../../core/game/game.ts'
-import { findLevel, isOwn, resolveLevel, withOwn, withoutOwn } from '../../core/game/levels.ts'
-import type { Section, Settings } from '../../core/game/settings.ts'
+import type { Game } from '../../core/game/game.ts'
+import {
+  findLevel,
+  isOwn,
+  type Level,
+  resolveLevel,
+  withoutOwn,
+  withOwn,
+} from '../../core/settings/levels.ts'
+import type { Section, Settings } from '../../core/settings/settings.ts'
 import { Changed, keepGame, oneGame, onOtherTab } from './db.ts'
 import { checkImages } from './sound-images.ts'
 

@@ -1,5 +1,6 @@
 import { afterAll, describe, expect, test } from '@jest/globals'
-import type { Game, Pair } from '../../core/game/game.ts'
+import type { Game } from '../../core/game/game.ts'
+import type { Pair } from '../../core/deck/pair.ts'
 import { gameWith } from '../../core/testing/games.ts'
 
 await import('../testing/browser.ts')

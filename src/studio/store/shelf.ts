@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
-import { newId } from '../../core/game/new-id.ts'
-import { LENGTHS } from '../../core/game/settings.ts'
+import { newId } from '../../core/settings/new-id.ts'
+import { LENGTHS } from '../../core/settings/settings.ts'
 import { allGames, dropGame, keepGame, onceEver, onOtherTab, putBack, sweepArt, type Kept } from './db.ts'
 
 /** The games on the shelf, the last touched first. */

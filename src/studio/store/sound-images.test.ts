@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { fromUint8Array } from 'js-base64'
-import type { Face, Game } from '../../core/game/game.ts'
+import type { Face } from '../../core/deck/pair.ts'
+import type { Game } from '../../core/game/game.ts'
 import { gameWith, pairsNamed } from '../../core/testing/games.ts'
 import { pngOf } from '../../core/testing/images.ts'
 import {

@@ -1,7 +1,8 @@
 import { shallowRef } from 'vue'
-import type { Back, Face, Game } from '../../core/game/game.ts'
+import type { Back, Face } from '../../core/deck/pair.ts'
+import type { Game } from '../../core/game/game.ts'
 import { imagesOf } from '../../core/game/images.ts'
-import type { Behind } from '../../core/game/settings.ts'
+import type { Behind } from '../../core/settings/settings.ts'
 
 /**
  * Which own images may be drawn. Files are checked as they are opened; what was kept before there were bounds is checked before it is drawn for the first time. One

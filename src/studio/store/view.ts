@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref } from 'vue'
-import { FRAMES, type Frame, type FrameName } from '../../core/deal/frames.ts'
+import { FRAMES, type Frame, type FrameName } from '../../core/board/frames.ts'
 import { nextSeed } from '../../core/deal/seed.ts'
-import type { SeedRule } from '../../core/game/settings.ts'
+import type { SeedRule } from '../../core/settings/settings.ts'
 
 export const LENSES = ['faces', 'backs', 'threads', 'steps', 'measures'] as const
 export type Lens = (typeof LENSES)[number]

@@ -1,9 +1,0 @@
-// node scripts/tile-yard.mjs: draws demo/tile-yard.png and makes demo/tile-yard.game.json of it.
-import { ensurePackages, ROOT } from './ensure.mjs'
-
-ensurePackages()
-// the studio itself needs these files, so only what runs in Node is built here
-const { buildNode } = await import('./build-all.mjs')
-await buildNode()
-process.chdir(ROOT)
-await import('../dist/node/tile-yard.js')

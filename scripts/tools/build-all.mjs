@@ -1,0 +1,24 @@
+// Builds everything: the picture library, the player that ships, the studio, and what runs in Node.
+import { rmSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { build } from 'vite'
+import { ROOT } from './root.mjs'
+import { layOutPictures } from './pictures.mjs'
+
+const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel: 'warn' })
+
+/** The studio puts the built player into the files it ships, so the player comes first. */
+export async function buildPlayer() {
+  await layOutPictures(ROOT)
+  await build(config('vite.player.config.ts'))
+}
+
+/** The server, the command line and what the scripts run. */
+export const buildNode = () => build(config('vite.node.config.ts'))
+
+if (import.meta.main ?? process.argv[1] === fileURLToPath(import.meta.url)) {
+  rmSync(`${ROOT}/dist`, { recursive: true, force: true })
+  await buildPlayer()
+  await build(config('vite.config.ts'))
+  await buildNode()
+}

@@ -1,0 +1,86 @@
+// What the commands need, made only where it is missing or stale. Node's own modules only: nothing is installed yet.
+import { spawnSync } from 'node:child_process'
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { ROOT } from './root.mjs'
+
+const NPM = process.platform === 'win32' ? 'npm.cmd' : 'npm'
+
+function filesBelow(path) {
+  const whole = join(ROOT, path)
+  if (!existsSync(whole)) return []
+  if (!statSync(whole).isDirectory()) return [path]
+  return readdirSync(whole)
+    .sort()
+    .flatMap((name) => filesBelow(join(path, name)))
+}
+
+function hashOf(paths) {
+  const hash = createHash('sha256')
+  for (const path of paths.flatMap(filesBelow)) hash.update(path).update(readFileSync(join(ROOT, path)))
+  return hash.digest('hex')
+}
+
+const stampIs = (path, value) => existsSync(path) && readFileSync(path, 'utf8') === value
+
+/** Installs the packages of the lock file, if those of this very lock file are not there. */
+export function ensurePackages() {
+  const stamp = join(ROOT, 'node_modules', '.lucky-twin-lock')
+  const lock = hashOf(['package-lock.json'])
+  if (stampIs(stamp, lock)) return
+  console.log('Installing packages …')
+  const done = spawnSync(NPM, ['ci', '--no-audit', '--no-fund'], { cwd: ROOT, stdio: 'inherit' })
+  if (done.status !== 0) process.exit(done.status ?? 1)
+  writeFileSync(stamp, lock)
+}
+
+/** Builds the player, the studio, the server and the command line, if what they are made of has changed. The build tool's memory goes with its process. */
+export function ensureBuild() {
+  const stamp = join(ROOT, 'dist', '.built')
+  const made = hashOf([
+    'src',
+    'demo',
+    'scripts',
+    'public/mark.svg',
+    'index.html',
+    'package-lock.json',
+    'vite.config.ts',
+    'vite.player.config.ts',
+    'vite.node.config.ts',
+  ])
+  if (stampIs(stamp, made)) return
+  console.log('Building …')
+  const code = run(process.execPath, [join(ROOT, 'scripts', 'tools', 'build-all.mjs')])
+  if (code !== 0) process.exit(code)
+  mkdirSync(dirname(stamp), { recursive: true })
+  writeFileSync(stamp, made)
+}
+
+/** Chromium for the browser tests: Debian's, installed if it is missing and this user may. Out: its path. */
+export function ensureChromium() {
+  const path = process.env.CHROMIUM_PATH || '/usr/bin/chromium'
+  if (existsSync(path)) return path
+  const root = process.getuid?.() === 0
+  const apt = (...rest) => {
+    const [command, ...start] = root ? ['apt-get'] : ['sudo', '-n', 'apt-get']
+    return spawnSync(command, [...start, ...rest], {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status
+  }
+  console.log('Installing chromium …')
+  if (apt('update') === 0 && apt('install', '-y', 'chromium') === 0 && existsSync(path)) return path
+  console.error(
+    `The browser tests need chromium at ${path}, and it could not be installed with apt-get.\n` +
+      'Install it as root (apt-get install chromium), or set CHROMIUM_PATH to one that is there.',
+  )
+  process.exit(1)
+}
+
+/** Runs a program to its end. Out: its exit code. */
+export function run(command, args, env = {}) {
+  return (
+    spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
+  )
+}

@@ -1,0 +1,64 @@
+import { BOUNDS, CARD_RATIO, type Settings } from '../settings/settings.ts'
+import { cardSize, layout, tableArea, tableStage, type Around, type Layout, type Stage } from './geometry.ts'
+
+/** Screens that a board is judged by: their size in CSS px, and how large such a px commonly is on them, in mm. */
+export const FRAMES = {
+  phone: { width: 360, height: 640, mm: 25.4 / 160 },
+  tablet: { width: 1024, height: 768, mm: 25.4 / 132 },
+  desktop: { width: 1280, height: 800, mm: 25.4 / 96 },
+} as const
+export type FrameName = keyof typeof FRAMES
+export const FRAME_NAMES = Object.keys(FRAMES) as FrameName[]
+
+/** A screen in CSS px; `safe` px along every edge are kept free for what the device shows there. */
+export type Frame = { width: number; height: number; safe: number }
+export const FRAME_BOUNDS = { side: [200, 4000], safe: [0, 120] } as const
+
+/** Smaller than this, a card is hard to hit with a finger; in CSS px (WCAG 2.2, success criterion 2.5.5). */
+export const TOUCHABLE = 44
+
+type Shown = Around & {
+  board: Pick<Settings['board'], 'rows' | 'columns'>
+  look: Pick<Settings['look'], 'shape'>
+}
+
+/** The stage that a level's board has on this screen, in CSS px. */
+function stageIn(frame: Frame, shown: Shown): Stage {
+  const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
+  return tableStage(width, height, CARD_RATIO[shown.look.shape])
+}
+
+/** Where the cells of a level lie on this screen, by the one geometry. x and y count from the table's corner. */
+export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; height: number } {
+  const stage = stageIn(frame, shown)
+  const { rows, columns } = shown.board
+  return { width: stage.width, height: stage.height, ...layout(stage, rows, columns) }
+}
+
+/** The shorter side of a card on this screen, in CSS px. */
+export function touchSize(frame: Frame, shown: Shown): number {
+  const { width, height } = cardSize(stageIn(frame, shown), shown.board.rows, shown.board.columns)
+  return Math.min(width, height)
+}
+
+/**
+ * The board nearest to this one whose cards can be touched on this screen: as many cards as possible, at most those of now, even
+ * without gaps, and of these the one most like it. Null if there is none.
+ */
+export function nearestTouchable(frame: Frame, shown: Shown): { rows: number; columns: number } | null {
+  const { rows, columns } = shown.board
+  const [low, high] = BOUNDS.side
+  let best: { rows: number; columns: number } | null = null
+  let bestCost = Infinity
+  for (let r: number = low; r <= high; r++)
+    for (let c: number = low; c <= high; c++) {
+      if ((r * c) % 2 || r * c > rows * columns) continue
+      if (touchSize(frame, { ...shown, board: { rows: r, columns: c } }) < TOUCHABLE) continue
+      const cost = (rows * columns - r * c) * 100 + Math.abs(r - rows) + Math.abs(c - columns)
+      if (cost < bestCost) {
+        best = { rows: r, columns: c }
+        bestCost = cost
+      }
+    }
+  return best
+}

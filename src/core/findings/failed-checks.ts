@@ -1,0 +1,19 @@
+import type { Game } from '../game/game.ts'
+import { passed, runCheck } from '../game/check.ts'
+import { quotedValue } from '../result.ts'
+import type { Finding } from './findings.ts'
+
+/** A finding for each kept check that does not come out as it did. */
+export function failedChecks(game: Game): Finding[] {
+  return (game.checks ?? []).flatMap((check, i) => {
+    const checked = runCheck(game, check)
+    if (passed(checked)) return []
+    const [first] = checked.wrong
+    const why = checked.problem
+      ? checked.problem.message
+      : `expected ${first!.key} ${quotedValue(first!.expected)}, but it is ${quotedValue(first!.actual)}`
+    return [
+      { level: 'warns', code: 'kept-check-failed', at: `checks[${i}]`, message: `${check.name}: ${why}` },
+    ]
+  })
+}

@@ -1,0 +1,62 @@
+import { z } from 'zod'
+import { REASONS } from '../play/events.ts'
+import { inOrder, type Check } from '../play/record.ts'
+import { NEVER } from '../play/round.ts'
+import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
+
+/** The schemas of played games and kept checks. */
+
+const time = z
+  .int()
+  .min(0)
+  .max(NEVER - 1)
+const count = z.int().min(0)
+export const inputSchema = z.discriminatedUnion('do', [
+  z.strictObject({ at: time, do: z.literal('press'), cell: z.int() }),
+  z.strictObject({ at: time, do: z.enum(['turn-back', 'pause', 'resume']) }),
+])
+
+export const expectSchema = z.strictObject({
+  outcome: z.enum(['won', 'lost', 'open']).optional(),
+  lostBy: z.enum(['lives', 'turns', 'clock']).nullable().optional(),
+  turns: count.optional(),
+  flips: count.optional(),
+  matches: count.optional(),
+  misses: count.optional(),
+  found: count.optional(),
+  lucky: count.optional(),
+  slips: count.optional(),
+  fresh: count.optional(),
+  longestStreak: count.optional(),
+  score: z.int().optional(),
+  stars: z.int().min(0).max(3).nullable().optional(),
+  lives: z.int().min(0).max(BOUNDS.lives[1]).nullable().optional(),
+  timeUsed: count.optional(),
+  refused: z.partialRecord(z.enum(REASONS), count).optional(),
+  players: z
+    .array(z.strictObject({ matches: count, misses: count, score: z.int() }))
+    .max(BOUNDS.players[1])
+    .optional(),
+})
+
+export const playedShape = {
+  level: idSchema,
+  seed: seedSchema,
+  deal: z.array(cardNameSchema.nullable()).max(BOUNDS.cards[1]).optional(),
+  inputs: z.array(z.unknown()).max(BOUNDS.inputs[1]).pipe(z.array(inputSchema).max(BOUNDS.inputs[1])),
+  until: time.optional(),
+  story: z.array(z.string().max(LENGTHS.text)).max(BOUNDS.inputs[1]).optional(),
+}
+
+export const checkSchema = z
+  .strictObject({
+    id: idSchema,
+    name: z.string().min(1).max(LENGTHS.name),
+    ...playedShape,
+    expect: expectSchema,
+  })
+  .superRefine((check, context) => {
+    const wrong = inOrder(check as Check)
+    if (wrong) context.addIssue({ code: 'custom', path: wrong.at.split(/[.[\]]+/), message: wrong.message })
+  }) as unknown as z.ZodType<Check>

@@ -1,0 +1,93 @@
+import { arrangedCells } from '../deal/arranged.ts'
+import { prepareDeal, type Cells, type Dealer, type DealProblem } from '../deal/deal.ts'
+import type { Check, Played } from '../play/record.ts'
+import { differences, replay } from '../play/replay.ts'
+import { resultOf, type RoundResult } from '../play/result.ts'
+import { firstDifference, storyOf } from '../play/tape.ts'
+import { bad, good, quoted, type Problem, type Result } from '../result.ts'
+import { findLevel, resolveLevel, type Level } from '../settings/levels.ts'
+import { newId } from '../settings/new-id.ts'
+import type { Settings } from '../settings/settings.ts'
+import type { Game } from './game.ts'
+
+type Prepared = { house: Settings; pairs: Game['deck']['pairs']; dealer: Result<Dealer, DealProblem> }
+const prepared = new WeakMap<Level, Prepared>()
+
+/** A level's dealer, made once for as long as that level, the house rules and the deck are the same values: a game may have a thousand checks. */
+function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepared['dealer'] {
+  const kept = prepared.get(level)
+  if (kept?.house === house && kept.pairs === deck.pairs) return kept.dealer
+  const dealer = prepareDeal(deck.pairs, rules)
+  prepared.set(level, { house, pairs: deck.pairs, dealer })
+  return dealer
+}
+
+/**
+ * The board and the rules of a played game, as the game's level stands now. What can go wrong: the level is not there, or cannot be
+ * dealt, or the deal that was kept does not fit it.
+ */
+export function tableOf(
+  game: Game,
+  played: Pick<Played, 'level' | 'seed' | 'deal'>,
+): Result<{ rules: Settings; cells: Cells }> {
+  const level = findLevel(game, played.level)
+  if (!level) return bad('level', `no level ${quoted(played.level)} in this game`)
+  const rules = resolveLevel(game, level)
+  if (played.deal) {
+    const cells = arrangedCells(game.deck.pairs, rules.board, played.deal)
+    return cells.ok ? good({ rules, cells: cells.value }) : bad('deal', cells.problem.message)
+  }
+  const dealer = dealerOf(game, level, rules)
+  if (!dealer.ok) return bad(dealer.problem.at, dealer.problem.message)
+  return good({ rules, cells: dealer.value.deal(played.seed) })
+}
+
+/** What came of a kept check: nothing `wrong` is good. `turn` is where the game first goes another way, 0 if it does not. */
+export type Checked = {
+  id: string
+  /** why it could not be played at all */
+  problem: Problem | null
+  result: RoundResult | null
+  wrong: { key: string; expected: unknown; actual: unknown }[]
+  turn: number
+}
+
+export const passed = ({ problem, wrong }: Checked): boolean => !problem && wrong.length === 0
+
+/** Plays a kept check by the rules as they stand now. */
+export function runCheck(game: Game, check: Check): Checked {
+  const table = tableOf(game, check)
+  if (!table.ok) return { id: check.id, problem: table.problem, result: null, wrong: [], turn: 0 }
+  const { rules, cells } = table.value
+  const round = replay(rules, cells, check)
+  const result = resultOf(round)
+  const story = storyOf(round.events!, rules.board.columns)
+  const turn = check.story ? firstDifference(check.story, story) : 0
+  const wrong: Checked['wrong'] = differences(check.expect, result)
+  if (turn) wrong.push({ key: `turn ${turn}`, expected: check.story![turn - 1], actual: story[turn - 1] })
+  return { id: check.id, problem: null, result, wrong, turn }
+}
+
+/** A game just played, as a check that expects all of what came of it. What can go wrong: as `tableOf`. */
+export function checkOf(game: Game, played: Played, name: string): Check | null {
+  const table = tableOf(game, played)
+  if (!table.ok) return null
+  const { rules, cells } = table.value
+  const round = replay(rules, cells, played)
+  const { level, seed, deal, inputs, until } = played
+  return {
+    id: newId(
+      name,
+      (game.checks ?? []).map((one) => one.id),
+      'check',
+    ),
+    name,
+    level,
+    seed,
+    ...(deal && { deal }),
+    inputs,
+    ...(until !== undefined && { until }),
+    story: storyOf(round.events!, rules.board.columns),
+    expect: resultOf(round),
+  }
+}

@@ -1,0 +1,78 @@
+import type { Level } from './levels.ts'
+import { newId } from './new-id.ts'
+import { BOUNDS, type Settings } from './settings.ts'
+
+/** One end of a ladder: a full board, its clock in ms (null: none), and its look times in ms. */
+export type End = { rows: number; columns: number; limit: number | null; missLook: number; firstLook: number }
+
+/** Levels that are made at once, at most. */
+export const LADDER_LEVELS = [2, 30] as const
+
+/**
+ * Boards from one to another, a step each, evenly in cards: each board has an even number of cards, goes on from the one before
+ * in the same direction, and is as near as possible to a straight line between the two ends, in its number of cards and in its shape.
+ */
+export function boardsBetween(
+  from: { rows: number; columns: number },
+  to: { rows: number; columns: number },
+  count: number,
+): { rows: number; columns: number }[] {
+  const [low, high] = BOUNDS.side
+  const all: { rows: number; columns: number }[] = []
+  for (let rows = low; rows <= high; rows++)
+    for (let columns = low; columns <= high; columns++)
+      if ((rows * columns) % 2 === 0 && rows * columns <= BOUNDS.cards[1]) all.push({ rows, columns })
+  const cards = (board: { rows: number; columns: number }): number => board.rows * board.columns
+  const rises = cards(to) >= cards(from)
+  let before = from
+  return Array.from({ length: count }, (_, i) => {
+    if (i === 0 || i === count - 1) {
+      const { rows, columns } = i === 0 ? from : to
+      return { rows, columns }
+    }
+    // each step goes the same way, and none beyond the last
+    const onWay = all.filter((board) =>
+      rises
+        ? cards(board) >= cards(before) && cards(board) <= cards(to)
+        : cards(board) <= cards(before) && cards(board) >= cards(to),
+    )
+    const share = i / (count - 1)
+    const wanted = cards(from) + (cards(to) - cards(from)) * share
+    const shape = Math.log(from.columns / from.rows) * (1 - share) + Math.log(to.columns / to.rows) * share
+    const far = (board: { rows: number; columns: number }): number =>
+      Math.abs(cards(board) - wanted) / wanted + Math.abs(Math.log(board.columns / board.rows) - shape) / 3
+    return (before = onWay.reduce((best, board) => (far(board) < far(best) ? board : best)))
+  })
+}
+
+/**
+ * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: the ids that are taken
+ * already. Out: levels that say only this themselves; all else follows the house rules. A clock is there from the first level on if
+ * both ends have one.
+ */
+export function makeLadder(
+  from: End,
+  to: End,
+  count: number,
+  taken: readonly string[],
+  nameOf: (number: number) => string = (number) => `Level ${number}`,
+): Level[] {
+  const ids = [...taken]
+  const between = (a: number, b: number, share: number, step: number): number =>
+    Math.round((a + (b - a) * share) / step) * step
+  return boardsBetween(from, to, count).map((board, i) => {
+    const share = count > 1 ? i / (count - 1) : 0
+    const name = nameOf(i + 1)
+    const id = newId(name, ids, 'level')
+    ids.push(id)
+    const clock: Partial<Settings['clock']> =
+      from.limit !== null && to.limit !== null
+        ? { mode: 'down', limit: between(from.limit, to.limit, share, 1000) }
+        : { mode: 'off' }
+    const turn = {
+      firstLook: between(from.firstLook, to.firstLook, share, 100),
+      missLook: between(from.missLook, to.missLook, share, 50),
+    }
+    return { id, name, board: { ...board, gaps: [] }, turn, clock }
+  })
+}

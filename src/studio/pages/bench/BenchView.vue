@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { RouterLink, useRoute, useRouter } from 'vue-router'
+import LadderView from '../ladder/LadderView.vue'
+import { STATIONS, type Station } from '../stations.ts'
+import { useBench } from '../../store/bench.ts'
+import BenchTop from './BenchTop.vue'
+import KeysDialog from './KeysDialog.vue'
+import { useKeys } from '../../parts/look/useKeys.ts'
+
+const bench = useBench()
+const route = useRoute()
+const router = useRouter()
+const found = ref<boolean | null>(null)
+const keysOpen = ref(false)
+
+const VIEWS = {
+  deck: defineAsyncComponent(() => import('../../stations/deck/DeckStation.vue')),
+  deal: defineAsyncComponent(() => import('../../stations/deal/DealStation.vue')),
+  rules: defineAsyncComponent(() => import('../../stations/rules/RulesStation.vue')),
+  play: defineAsyncComponent(() => import('../../stations/play/PlayStation.vue')),
+  ship: defineAsyncComponent(() => import('../../stations/ship/ShipStation.vue')),
+}
+const station = computed(() => route.params.station as Station)
+const withLadder = computed(() => station.value !== 'deck' && station.value !== 'ship')
+
+/** A station keeps the rung; one that plays needs a level, so the house rules give way to the first. */
+const to = (name: Station) => {
+  const level = bench.rung || (name === 'play' ? bench.game?.levels[0]?.id : '')
+  return {
+    name: 'bench',
+    params: { id: String(route.params.id), station: name, ...(level ? { level } : {}) },
+  }
+}
+
+watch(
+  () => String(route.params.id ?? ''),
+  async (id) => {
+    if (!id) return
+    found.value = null
+    found.value = await bench.open(id)
+    followRoute()
+  },
+  { immediate: true },
+)
+watch(() => [route.params.level, route.params.station], followRoute)
+watch(
+  () => bench.game?.title,
+  (title) => (document.title = title ? `${title} · Lucky Twin` : 'Lucky Twin'),
+)
+
+/** The rung of the address, if the game has it; otherwise the first level, which the address then names. */
+function followRoute(): void {
+  if (!bench.game || !station.value) return
+  const asked = String(route.params.level ?? '')
+  const known = bench.game.levels.some(({ id }) => id === asked)
+  if (known) bench.rung = asked
+  else if (!withLadder.value) return
+  else if (station.value === 'play' || asked)
+    void router.replace({
+      ...to(station.value),
+      params: { ...to(station.value).params, level: bench.game.levels[0]!.id },
+    })
+  else bench.rung = ''
+}
+watch(
+  () => bench.rung,
+  (rung) => {
+    if (withLadder.value && rung && rung !== route.params.level) void router.replace(to(station.value))
+  },
+)
+
+useKeys({
+  'ctrl+z': bench.undo,
+  'ctrl+shift+z': bench.redo,
+  'ctrl+y': bench.redo,
+  '?': () => (keysOpen.value = true),
+  ...Object.fromEntries(STATIONS.map((name, i) => [`alt+${i + 1}`, () => void router.push(to(name))])),
+})
+
+const saveNow = (): void => void bench.flush()
+onMounted(() => {
+  window.addEventListener('pagehide', saveNow)
+  document.addEventListener('visibilitychange', saveNow)
+})
+onBeforeUnmount(() => {
+  saveNow()
+  window.removeEventListener('pagehide', saveNow)
+  document.removeEventListener('visibilitychange', saveNow)
+})
+</script>
+
+<template>
+  <div v-if="bench.game && found" class="bench">
+    <BenchTop :station="station" :to="to" @keys="keysOpen = true" />
+    <div class="work" :class="{ ladder: withLadder }">
+      <LadderView v-if="withLadder" :station="station" />
+      <main class="station">
+        <component :is="VIEWS[station]" />
+      </main>
+    </div>
+    <KeysDialog v-model="keysOpen" />
+  </div>
+  <main v-else-if="found === false" class="lost">
+    <h1>This game is not on the shelf</h1>
+    <p class="soft">It may have been removed, or it is kept in another browser.</p>
+    <RouterLink class="btn main" to="/">To the shelf</RouterLink>
+  </main>
+</template>
+
+<style scoped>
+.bench {
+  display: grid;
+  grid-template-rows: 56px minmax(0, 1fr);
+  height: 100%;
+  min-width: 320px;
+}
+.work {
+  display: grid;
+  min-height: 0;
+  grid-template-columns: minmax(0, 1fr);
+}
+.work.ladder {
+  grid-template-columns: 200px minmax(0, 1fr);
+}
+.station {
+  position: relative;
+  min-height: 0;
+  min-width: 0;
+  background: var(--card);
+}
+.lost {
+  display: grid;
+  gap: 16px;
+  place-content: center;
+  justify-items: center;
+  height: 90%;
+}
+@media (max-width: 760px) {
+  .bench {
+    grid-template-rows: auto minmax(0, 1fr);
+  }
+  .work.ladder {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
+</style>

@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { STATION_NAMES, STATIONS } from '../stations.ts'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+
+const open = defineModel<boolean>({ required: true })
+const KEYS: [string, [string, string][]][] = [
+  [
+    'On the bench',
+    [
+      [`Alt+1 … Alt+${STATIONS.length}`, STATIONS.map((name) => STATION_NAMES[name]).join(', ')],
+      ['Ctrl+Z', 'undo'],
+      ['Ctrl+Shift+Z', 'redo'],
+      ['?', 'all keys'],
+    ],
+  ],
+  [
+    'Deal and Play',
+    [
+      ['D', 'deal again'],
+      ['G', 'glass: see through the backs'],
+      ['Shift+← ↑ → ↓', 'in Deal: the card changes places with its neighbour'],
+      ['P', 'pause'],
+      [', and .', 'in Play: back and on along the tape'],
+    ],
+  ],
+  [
+    'On the table',
+    [
+      ['← ↑ → ↓', 'from card to card'],
+      ['Home, End', 'to the ends of the row'],
+      ['Enter, Space', 'press the card'],
+    ],
+  ],
+  [
+    'On the light table and the ladder',
+    [
+      ['Alt+↑, Alt+↓', 'move what has the focus, or all that is chosen'],
+      ['Shift+← ↑ → ↓', 'choose on the way'],
+      ['Ctrl+A', 'choose all that is shown'],
+      ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut, paste pairs'],
+      ['Delete', 'remove what is chosen'],
+    ],
+  ],
+]
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="All keys" :width="520">
+    <section v-for="[title, rows] in KEYS" :key="title">
+      <h3>{{ title }}</h3>
+      <dl>
+        <template v-for="[key, what] in rows" :key="key">
+          <dt>{{ key }}</dt>
+          <dd>{{ what }}</dd>
+        </template>
+      </dl>
+    </section>
+    <p class="soft">No key does anything while text is being typed.</p>
+  </ModalDialog>
+</template>
+
+<style scoped>
+section {
+  margin-bottom: 16px;
+}
+dl {
+  display: grid;
+  grid-template-columns: 150px 1fr;
+  gap: 4px 12px;
+  margin: 6px 0 0;
+}
+dt {
+  font-weight: 700;
+}
+dd {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,73 @@
+<script setup lang="ts">
+import { useRouter } from 'vue-router'
+import { downloadGame } from '../../parts/look/download.ts'
+import { useBench } from '../../store/bench.ts'
+import { useShelf } from '../../store/shelf.ts'
+
+/** Whether the game is kept, and the ways out where it is not. */
+const bench = useBench()
+const shelf = useShelf()
+const router = useRouter()
+
+async function keepAsCopy(): Promise<void> {
+  const mine = bench.game!
+  // the copy is safe before anything else is let go
+  const id = await shelf.add({ ...mine, title: `${mine.title} copy` })
+  await bench.takeTheirs()
+  await router.push({ name: 'bench', params: { id, station: 'deck' } })
+}
+</script>
+
+<template>
+  <span v-if="bench.state === 'saved'" class="saved" role="status">saved ✓</span>
+  <span v-else-if="bench.state === 'saving'" class="saving" role="status">saving…</span>
+  <div v-else-if="bench.state === 'failed'" class="banner" role="alert">
+    <p>
+      <strong>This browser did not keep the last changes</strong> ({{ bench.failure }}). They are safe while
+      this tab is open.
+    </p>
+    <button class="btn" type="button" @click="downloadGame(bench.game!)">Save to a file</button>
+    <button class="btn" type="button" @click="bench.retry()">Try again</button>
+  </div>
+  <div v-else class="banner" role="alert">
+    <p><strong>Another tab has changed this game.</strong> Nothing is overwritten until you choose.</p>
+    <button class="btn" type="button" @click="bench.takeTheirs()">Take the other tab's</button>
+    <button class="btn" type="button" @click="keepAsCopy">Keep mine as a copy</button>
+    <button class="btn" type="button" @click="bench.keepMine()">Replace it with mine</button>
+  </div>
+</template>
+
+<style scoped>
+.saved,
+.saving {
+  margin-right: 8px;
+  color: var(--lagoon-deep);
+  font-size: 14px;
+  font-weight: 600;
+}
+.saving {
+  color: var(--ink-soft);
+}
+.banner {
+  position: fixed;
+  top: 64px;
+  right: 16px;
+  z-index: 100;
+  display: flex;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 8px;
+  max-width: 560px;
+  padding: 12px 16px;
+  border: 1px solid #d9a49c;
+  border-radius: var(--round-card);
+  background: var(--brick-pale);
+  box-shadow: var(--shadow);
+}
+.banner p {
+  flex: 1 1 100%;
+}
+strong {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,99 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { differing, findLevel, resolveLevel, withRulesOf } from '../../../core/settings/levels.ts'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { SETTING_WORDS, valueWords } from '../../parts/settings/setting-words.ts'
+import { useBench } from '../../store/bench.ts'
+import { useDone } from '../../parts/toast/useDone.ts'
+
+/** Two levels side by side, only what differs; the rules of the one can be given to the other, or to all. */
+const open = defineModel<boolean>({ required: true })
+const bench = useBench()
+const done = useDone()
+const one = ref('')
+const other = ref('')
+const levels = computed(() => bench.game?.levels ?? [])
+const choices = computed(() => levels.value.map(({ id, name }) => [id, name] as const))
+watch(
+  open,
+  (on) => {
+    if (!on) return
+    const at = Math.max(
+      0,
+      levels.value.findIndex(({ id }) => id === bench.rung),
+    )
+    one.value = levels.value[at]?.id ?? ''
+    other.value = (levels.value[at + 1] ?? levels.value[at - 1])?.id ?? ''
+  },
+  { immediate: true },
+)
+const nameOf = (id: string): string => findLevel(bench.game!, id)?.name ?? ''
+const rows = computed(() => {
+  const game = bench.game!
+  return differing(
+    resolveLevel(game, findLevel(game, one.value)),
+    resolveLevel(game, findLevel(game, other.value)),
+  )
+})
+function give(to: readonly string[]): void {
+  const from = findLevel(bench.game!, one.value)
+  if (!from) return
+  const wanted = new Set(to)
+  bench.edit('copy rules', (game) => {
+    game.levels = game.levels.map((level) => (wanted.has(level.id) ? withRulesOf(level, from) : level))
+  })
+  done(`The rules of "${from.name}" are copied`)
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Two levels side by side" :width="680">
+    <p v-if="levels.length < 2" class="soft">There is only one level yet. Add another to compare it with.</p>
+    <table v-else>
+      <thead>
+        <tr>
+          <th scope="col">what differs</th>
+          <th scope="col"><ChoiceWord v-model="one" label="The one level" :choices="choices" /></th>
+          <th scope="col"><ChoiceWord v-model="other" label="The other level" :choices="choices" /></th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in rows" :key="row.key">
+          <th scope="row">{{ SETTING_WORDS[row.key as keyof typeof SETTING_WORDS].label }}</th>
+          <td>{{ valueWords(row.key, row.one) }}</td>
+          <td>{{ valueWords(row.key, row.other) }}</td>
+        </tr>
+        <tr v-if="!rows.length">
+          <td colspan="3">Nothing: both are played in the same way.</td>
+        </tr>
+      </tbody>
+    </table>
+    <template v-if="levels.length > 1" #buttons>
+      <button class="btn" type="button" :disabled="one === other" @click="give([other])">
+        Give {{ nameOf(other) }} the rules of {{ nameOf(one) }}
+      </button>
+      <button class="btn" type="button" @click="give(levels.map(({ id }) => id))">
+        Give them to all levels
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+table {
+  width: 100%;
+  border-collapse: collapse;
+}
+th,
+td {
+  padding: 6px 10px 6px 0;
+  border-bottom: 1px solid var(--sand);
+  text-align: left;
+  vertical-align: top;
+  overflow-wrap: anywhere;
+}
+tbody th {
+  font-weight: 500;
+}
+</style>

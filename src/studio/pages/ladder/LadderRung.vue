@@ -1,0 +1,226 @@
+<script setup lang="ts">
+import IconCopy from '~icons/ph/copy'
+import IconDown from '~icons/ph/caret-down'
+import IconRemove from '~icons/ph/trash'
+import IconRename from '~icons/ph/pencil-simple'
+import IconUp from '~icons/ph/caret-up'
+import IconWarn from '~icons/ph/warning-circle'
+import { computed, nextTick, ref } from 'vue'
+import { RouterLink, useRoute } from 'vue-router'
+import { openCells } from '../../../core/board/cells.ts'
+import { type Level, resolveLevel } from '../../../core/settings/levels.ts'
+import { LENGTHS } from '../../../core/settings/settings.ts'
+import { clockText } from '../../../player/words.ts'
+import BoardMini from '../../parts/cards/BoardMini.vue'
+import { useFindings } from '../../parts/findings/store.ts'
+import type { Station } from '../stations.ts'
+import { useBench } from '../../store/bench.ts'
+
+const props = defineProps<{ level: Level; index: number; station: Station; last: boolean }>()
+const emit = defineEmits<{ duplicate: []; remove: []; move: [by: number] }>()
+const bench = useBench()
+const checks = useFindings()
+const route = useRoute()
+const naming = ref(false)
+/** the name as it is being typed; findings that come in meanwhile leave it alone */
+const typed = ref('')
+const field = ref<HTMLInputElement>()
+
+const open = computed(() => bench.rung === props.level.id)
+const settings = computed(() => resolveLevel(bench.game!, props.level))
+const findings = computed(() => checks.ofRung(props.index))
+const facts = computed(() => {
+  const { board, clock, limits } = settings.value
+  const cards = openCells(board).length
+  return [
+    cards % 2 ? `${cards} cards` : `${cards / 2} pairs`,
+    clock.mode === 'down' ? clockText(clock.limit, true) : '',
+    limits.lives === null ? '' : `${limits.lives} ${limits.lives === 1 ? 'life' : 'lives'}`,
+    limits.turns === null ? '' : `${limits.turns} turns`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+})
+const to = computed(() => ({
+  name: 'bench',
+  params: { id: String(route.params.id), station: props.station, level: props.level.id },
+}))
+
+async function startNaming(): Promise<void> {
+  typed.value = props.level.name
+  naming.value = true
+  await nextTick()
+  field.value?.select()
+}
+function rename(): void {
+  const name = typed.value.trim().slice(0, LENGTHS.name)
+  naming.value = false
+  if (name && name !== props.level.name) bench.replaceLevel({ ...props.level, name }, 'rename a level')
+}
+</script>
+
+<template>
+  <li
+    class="rung"
+    :class="{ open }"
+    @keydown.alt.up.prevent="emit('move', -1)"
+    @keydown.alt.down.prevent="emit('move', 1)"
+  >
+    <RouterLink
+      class="face"
+      :to="to"
+      :aria-current="open || undefined"
+      draggable="false"
+      @dblclick="startNaming"
+    >
+      <BoardMini :board="settings.board" />
+      <strong v-if="!naming">{{ level.name }}</strong>
+      <span class="soft">{{ facts }}</span>
+      <span v-if="findings.length" class="warn" :title="findings[0]!.message"
+        ><IconWarn aria-hidden="true" />{{ findings.length }}<span class="hidden-text"> findings</span></span
+      >
+    </RouterLink>
+    <input
+      v-if="naming"
+      ref="field"
+      v-model="typed"
+      class="naming"
+      aria-label="Name of the level"
+      maxlength="120"
+      @blur="rename"
+      @keydown.enter="rename"
+      @keydown.esc="naming = false"
+    />
+    <div v-if="open" class="tools">
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Rename this level"
+        title="Rename"
+        @click="startNaming"
+      >
+        <IconRename />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Duplicate this level"
+        title="Duplicate"
+        @click="emit('duplicate')"
+      >
+        <IconCopy />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Move this level up"
+        title="Up (Alt+↑)"
+        @click="emit('move', -1)"
+      >
+        <IconUp />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Move this level down"
+        title="Down (Alt+↓)"
+        @click="emit('move', 1)"
+      >
+        <IconDown />
+      </button>
+      <button
+        class="icon-btn"
+        type="button"
+        aria-label="Remove this level"
+        :title="last ? 'A game has at least one level' : 'Remove'"
+        :disabled="last"
+        @click="emit('remove')"
+      >
+        <IconRemove />
+      </button>
+    </div>
+  </li>
+</template>
+
+<style scoped>
+.rung {
+  position: relative;
+  border: 1px solid transparent;
+  border-radius: var(--round-card);
+}
+/* of a hundred levels only those in sight are laid out */
+.rung:not(.open) {
+  content-visibility: auto;
+  contain-intrinsic-height: auto 130px;
+}
+.rung.open {
+  border-color: var(--line);
+  background: var(--card);
+  box-shadow: var(--shadow);
+}
+.rung.open::before {
+  content: '';
+  position: absolute;
+  inset: 12px auto 12px -14px;
+  width: 5px;
+  border-radius: 0 4px 4px 0;
+  background: var(--apricot);
+}
+.face {
+  display: grid;
+  gap: 2px;
+  padding: 10px 12px 8px;
+  border-radius: inherit;
+  color: inherit;
+  text-decoration: none;
+}
+.rung:not(.open) .face:hover {
+  background: var(--sand);
+}
+.face :deep(.mini) {
+  margin-bottom: 4px;
+  color: #cdc0a8;
+}
+.open .face :deep(.mini) {
+  color: var(--apricot);
+}
+.face .soft {
+  font-size: 13px;
+}
+strong {
+  overflow-wrap: anywhere;
+}
+.warn {
+  position: absolute;
+  top: 10px;
+  right: 10px;
+  display: flex;
+  align-items: center;
+  gap: 3px;
+  color: var(--brick);
+  font-size: 13px;
+  font-weight: 700;
+}
+.naming {
+  width: calc(100% - 24px);
+  margin: 0 12px 6px;
+  padding: 4px 6px;
+  border: 1px solid var(--lagoon);
+  border-radius: var(--round);
+  font: 600 15px var(--body);
+  color: inherit;
+}
+.tools {
+  display: flex;
+  justify-content: space-between;
+  padding: 0 6px 6px;
+}
+.tools .icon-btn {
+  width: 30px;
+  height: 30px;
+}
+.tools .icon-btn :deep(svg) {
+  width: 17px;
+  height: 17px;
+}
+</style>

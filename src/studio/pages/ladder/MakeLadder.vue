@@ -1,0 +1,140 @@
+<script setup lang="ts">
+import { computed, reactive, ref } from 'vue'
+import type { Level } from '../../../core/settings/levels.ts'
+import { findingsOf } from '../../../core/findings/findings.ts'
+import { LADDER_LEVELS, makeLadder, type End } from '../../../core/settings/ladder.ts'
+import { BOUNDS } from '../../../core/settings/settings.ts'
+import BoardMini from '../../parts/cards/BoardMini.vue'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
+import { writeNumber } from '../../parts/settings/numbers.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** Levels between an easiest and a hardest board, seen before they are taken. */
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ add: [levels: Level[], instead: boolean] }>()
+const bench = useBench()
+const ends = reactive<[End, End]>([
+  { rows: 2, columns: 3, limit: 60_000, missLook: 1500, firstLook: 2000 },
+  { rows: 6, columns: 6, limit: 240_000, missLook: 800, firstLook: 0 },
+])
+const clocked = ref(true)
+const count = ref(6)
+const NAMES = ['The easiest', 'The hardest'] as const
+
+const odd = computed(() => ends.map(({ rows, columns }) => (rows * columns) % 2 === 1))
+const levels = computed(() => {
+  if (odd.value.includes(true)) return []
+  const [from, to] = ends.map((end) => ({ ...end, limit: clocked.value ? end.limit : null })) as [End, End]
+  return makeLadder(from, to, count.value, bench.game?.levels.map(({ id }) => id) ?? [])
+})
+/** What would stop one of them, so that it is known before. */
+const stops = computed(() => {
+  if (!open.value || !bench.game || !levels.value.length) return []
+  return findingsOf({ ...bench.game, levels: levels.value }).filter(({ level }) => level === 'stops')
+})
+function take(instead: boolean): void {
+  emit('add', levels.value, instead)
+  open.value = false
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Make a ladder" :width="820">
+    <div class="ends">
+      <section v-for="(end, i) in ends" :key="i" :aria-label="NAMES[i]">
+        <h3>{{ NAMES[i] }}</h3>
+        <p>
+          <NumberWord
+            v-model="end.rows"
+            :label="`Rows, ${NAMES[i]!.toLowerCase()}`"
+            :bounds="BOUNDS.side"
+            unit="count"
+          />
+          rows of
+          <NumberWord
+            v-model="end.columns"
+            :label="`Columns, ${NAMES[i]!.toLowerCase()}`"
+            :bounds="BOUNDS.side"
+            unit="count"
+          />; a miss lies open
+          <NumberWord
+            v-model="end.missLook"
+            :label="`Look time of a miss, ${NAMES[i]!.toLowerCase()}`"
+            :bounds="BOUNDS.look"
+            unit="seconds"
+          />, the first look lasts
+          <NumberWord
+            v-model="end.firstLook"
+            :label="`First look, ${NAMES[i]!.toLowerCase()}`"
+            :bounds="BOUNDS.look"
+            unit="seconds"
+          /><template v-if="clocked && end.limit !== null"
+            >, the clock counts down from
+            <NumberWord
+              v-model="end.limit"
+              :label="`Clock, ${NAMES[i]!.toLowerCase()}`"
+              :bounds="BOUNDS.limit"
+              unit="clock" /></template
+          >.
+        </p>
+        <p v-if="odd[i]" class="bad" role="alert">
+          {{ end.rows }} × {{ end.columns }} is odd: one card would have no twin. Change one of the two.
+        </p>
+      </section>
+    </div>
+    <p>
+      <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels,
+      <label><input v-model="clocked" type="checkbox" /> with a clock</label>
+    </p>
+    <ol class="rungs" aria-label="The ladder as it would be">
+      <li v-for="level in levels" :key="level.id">
+        <BoardMini :board="{ rows: level.board!.rows!, columns: level.board!.columns!, gaps: [] }" />
+        <strong>{{ level.name }}</strong>
+        <span class="soft">{{ level.board!.rows }} × {{ level.board!.columns }}</span>
+        <span v-if="level.clock!.limit" class="soft">{{ writeNumber(level.clock!.limit, 'clock') }}</span>
+        <span class="soft">{{ writeNumber(level.turn!.missLook!, 'seconds') }}</span>
+      </li>
+    </ol>
+    <p v-for="one in stops.slice(0, 3)" :key="one.at" class="bad">{{ one.message }}.</p>
+    <template #buttons>
+      <button class="btn" type="button" :disabled="!levels.length" @click="take(false)">
+        Add these levels
+      </button>
+      <button class="btn main" type="button" :disabled="!levels.length" @click="take(true)">
+        Take them instead of all others
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.ends {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 28px;
+  line-height: 1.9;
+}
+.rungs {
+  display: flex;
+  align-items: flex-end;
+  justify-content: safe center;
+  gap: 18px;
+  margin: 16px 0 6px;
+  padding: 12px;
+  overflow-x: auto;
+  border-radius: var(--round);
+  background: var(--paper);
+  list-style: none;
+}
+.rungs li {
+  display: grid;
+  justify-items: center;
+  gap: 2px;
+  font-size: 14px;
+  white-space: nowrap;
+}
+.bad {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,136 @@
+<script setup lang="ts">
+import IconImages from '~icons/ph/image'
+import IconLetters from '~icons/ph/text-aa'
+import IconPictures from '~icons/ph/compass'
+import IconWords from '~icons/ph/translate'
+import { computed, ref } from 'vue'
+import type { Game } from '../../../core/game/game.ts'
+import { MOST_START_PICTURES, newGame, startPairs, type Start } from '../../../core/game/new-game.ts'
+import type { ReadImage } from '../../parts/cards/image-files.ts'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+
+const emit = defineEmits<{ make: [game: Game] }>()
+const { say } = useToasts()
+
+const KINDS: { kind: Start; label: string; icon: typeof IconImages; title: string }[] = [
+  { kind: 'pictures', label: 'Pictures', icon: IconPictures, title: 'New picture game' },
+  { kind: 'images', label: 'Own images', icon: IconImages, title: 'New image game' },
+  { kind: 'words', label: 'Words and meanings', icon: IconWords, title: 'New word game' },
+  { kind: 'letters', label: 'Letters, numbers', icon: IconLetters, title: 'New letter game' },
+]
+const kind = ref<Start>('pictures')
+const pairs = ref(8)
+const picker = ref<InstanceType<typeof FilePicker>>()
+const most = computed(() => (kind.value === 'pictures' ? MOST_START_PICTURES : 200))
+const wanted = computed(() => Math.max(2, Math.min(most.value, Math.round(pairs.value) || 2)))
+
+function make(): void {
+  if (kind.value === 'images') return picker.value?.choose()
+  const { title } = KINDS.find((one) => one.kind === kind.value)!
+  emit('make', newGame(title, startPairs(kind.value, wanted.value)))
+}
+
+async function fromImages(files: readonly File[]): Promise<void> {
+  const { imagePairs, readImages } = await import('../../parts/cards/image-files.ts')
+  const images: ReadImage[] = []
+  await readImages(files, (image, problem) => {
+    if (image) images.push(image)
+    else say(problem, { tone: 'wrong' })
+  })
+  const { pairs: made } = imagePairs(images, [], false)
+  if (made.length) emit('make', newGame('New image game', made))
+}
+</script>
+
+<template>
+  <form class="new" @submit.prevent="make">
+    <h2>New game</h2>
+    <fieldset>
+      <legend>What is on the cards?</legend>
+      <label v-for="one in KINDS" :key="one.kind" class="kind" :class="{ chosen: kind === one.kind }">
+        <input v-model="kind" class="hidden-text" type="radio" name="kind" :value="one.kind" />
+        <component :is="one.icon" aria-hidden="true" />{{ one.label }}
+      </label>
+    </fieldset>
+    <label v-if="kind !== 'images'" class="pairs">
+      How many pairs?
+      <input v-model.number="pairs" type="number" min="2" :max="most" required />
+    </label>
+    <p v-else class="pairs soft">One pair for each image you choose.</p>
+    <button class="btn main" type="submit">{{ kind === 'images' ? 'Choose images…' : 'Make it' }}</button>
+    <FilePicker ref="picker" label="Images for a new game" accept="image/*" multiple @take="fromImages" />
+  </form>
+</template>
+
+<style scoped>
+.new {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  padding: 16px 18px 18px;
+  border: 1.5px dashed #b9ad95;
+  border-radius: var(--round-card);
+}
+h2 {
+  font-size: 21px;
+}
+fieldset {
+  display: grid;
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  border: 0;
+}
+legend {
+  margin-bottom: 6px;
+  padding: 0;
+}
+.kind {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 42px;
+  padding: 0 14px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  font-weight: 600;
+  cursor: pointer;
+}
+.kind svg {
+  width: 24px;
+  height: 24px;
+  color: var(--ink-soft);
+}
+.kind:hover {
+  border-color: #b9ad95;
+}
+.kind.chosen {
+  border-color: var(--lagoon);
+  box-shadow: 0 0 0 2px #1f7f8040;
+}
+.kind.chosen svg {
+  color: var(--lagoon);
+}
+.kind:focus-within {
+  outline: 2px solid var(--lagoon);
+  outline-offset: 2px;
+}
+.pairs {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  min-height: 32px;
+}
+.pairs input {
+  width: 64px;
+  padding: 2px 4px;
+  border: 0;
+  border-bottom: 2px solid var(--lagoon);
+  background: none;
+  color: inherit;
+  font: 700 16px var(--body);
+  text-align: center;
+}
+</style>

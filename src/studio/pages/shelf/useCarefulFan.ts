@@ -1,0 +1,60 @@
+import { onBeforeUnmount, ref, type Ref } from 'vue'
+import type { Face } from '../../../core/deck/pair.ts'
+import type { Kept } from '../../store/db.ts'
+
+/** Games whose cards are being drawn in some tab; what stands here when a browser starts took the last one with it. */
+const NOTE = 'lucky-twin/drawing'
+const here = new Set<string>()
+
+function change(names: (all: Set<string>) => void): void {
+  try {
+    const all = new Set(JSON.parse(localStorage.getItem(NOTE) ?? '[]') as string[])
+    names(all)
+    localStorage.setItem(NOTE, JSON.stringify([...all]))
+  } catch {
+    // where nothing can be noted, nothing is: all is drawn
+  }
+}
+const isNoted = (name: string): boolean => {
+  let found = false
+  change((all) => (found = all.has(name)))
+  return found
+}
+const done = (name: string): void => {
+  here.delete(name)
+  change((all) => all.delete(name))
+}
+// a tab that is left has not failed
+addEventListener('pagehide', () => change((all) => here.forEach((name) => all.delete(name))))
+
+/**
+ * The cards that a game shows on the shelf, drawn with care: a browser that did not survive drawing them draws signs in their place the next time, until the game is
+ * changed or its user wants them. So one bad game never keeps the shelf from opening. `safe`: signs are drawn; `draw` draws the cards all the same.
+ */
+export function useCarefulFan(
+  box: () => Kept,
+  fan: () => readonly Face[],
+): { safe: Ref<boolean>; draw: () => void } {
+  const name = `${box().key} ${box().rev}`
+  const hasImages = fan().some(({ kind }) => kind === 'image')
+  const safe = ref(hasImages && !here.has(name) && isNoted(name))
+
+  function begin(): void {
+    if (!hasImages) return
+    here.add(name)
+    change((all) => all.add(name))
+    // two frames and a rest later all that can take a browser with it has
+    requestAnimationFrame(() =>
+      requestAnimationFrame(() => (window.requestIdleCallback ?? setTimeout)(() => done(name))),
+    )
+  }
+  if (!safe.value) begin()
+  onBeforeUnmount(() => !safe.value && done(name))
+  return {
+    safe,
+    draw() {
+      safe.value = false
+      begin()
+    },
+  }
+}

@@ -1,0 +1,26 @@
+import { onBeforeUnmount, shallowRef, watch } from 'vue'
+import type { Finding } from '../../../core/findings/findings.ts'
+import type { Kept } from '../../store/db.ts'
+import { newOverseer } from '../../workers/jobs/look-over.ts'
+
+/** The findings of all games on the shelf, one game after the other: the shelf does not wait for them. */
+export function useShelfFindings(boxes: () => readonly Kept[]) {
+  const found = shallowRef<ReadonlyMap<string, readonly Finding[]>>(new Map())
+  const overseer = newOverseer()
+  const nameOf = ({ key, rev }: Kept): string => `${rev} ${key}`
+
+  watch(
+    boxes,
+    async (now) => {
+      for (const box of now) {
+        if (found.value.has(nameOf(box))) continue
+        const { findings } = await overseer.look(box.game)
+        if (now !== boxes()) return
+        found.value = new Map(found.value).set(nameOf(box), findings)
+      }
+    },
+    { immediate: true },
+  )
+  onBeforeUnmount(overseer.end)
+  return { findingsOf: (box: Kept): readonly Finding[] => found.value.get(nameOf(box)) ?? [] }
+}

@@ -1,0 +1,175 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Pair } from '../../../core/deck/pair.ts'
+import { newId } from '../../../core/settings/new-id.ts'
+import { pictureIndex, searchPictures, smallPictureUrl, type Picture } from '../../store/pictures.ts'
+import { useBench } from '../../store/bench.ts'
+import ModalDialog from '../look/ModalDialog.vue'
+
+/** The picture library: search by word, choose one or many. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ one?: boolean }>()
+const emit = defineEmits<{ add: [pairs: Pair[]] }>()
+const bench = useBench()
+
+const AT_ONCE = 120
+const library = ref<Picture[]>([])
+const problem = ref('')
+const query = ref('')
+const limit = ref(AT_ONCE)
+const chosen = ref<string[]>([])
+const found = computed(() => searchPictures(library.value, query.value))
+const inDeck = computed(
+  () =>
+    new Set(
+      bench.game!.deck.pairs.flatMap(({ a, b }) =>
+        [a, b].flatMap((face) => (face?.kind === 'picture' ? [face.name] : [])),
+      ),
+    ),
+)
+
+watch(open, async (isOpen) => {
+  if (!isOpen) return
+  chosen.value = []
+  try {
+    library.value = await pictureIndex()
+    problem.value = ''
+  } catch (error) {
+    problem.value = `The picture library could not be fetched: ${(error as Error).message}`
+  }
+})
+watch(query, () => (limit.value = AT_ONCE))
+
+function choose(name: string): void {
+  if (props.one) {
+    chosen.value = [name]
+    add()
+  } else
+    chosen.value = chosen.value.includes(name)
+      ? chosen.value.filter((one) => one !== name)
+      : [...chosen.value, name]
+}
+function add(): void {
+  const ids = bench.game!.deck.pairs.map(({ id }) => id)
+  emit(
+    'add',
+    chosen.value.map((name) => {
+      const words = name.replaceAll('-', ' ')
+      const id = newId(name, ids, 'pair')
+      ids.push(id)
+      return { id, name: words.charAt(0).toUpperCase() + words.slice(1), a: { kind: 'picture', name } }
+    }),
+  )
+  open.value = false
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Pictures" :width="860">
+    <label class="search">
+      <span class="hidden-text">Search the pictures</span>
+      <input v-model="query" type="search" placeholder="a word, such as key, boat, music" autofocus />
+      <span class="soft" role="status"
+        >{{ found.length }} {{ found.length === 1 ? 'picture' : 'pictures' }}</span
+      >
+    </label>
+    <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+    <div class="results" tabindex="-1">
+      <button
+        v-for="picture in found.slice(0, limit)"
+        :key="picture.name"
+        class="picture"
+        type="button"
+        :aria-pressed="chosen.includes(picture.name)"
+        :aria-label="picture.words + (inDeck.has(picture.name) ? ', in the deck' : '')"
+        :title="picture.words"
+        @click="choose(picture.name)"
+      >
+        <img :src="smallPictureUrl(picture.name)" alt="" loading="lazy" width="48" height="48" />
+        <span v-if="inDeck.has(picture.name)" class="has">in the deck</span>
+      </button>
+      <p v-if="library.length && !found.length" class="none soft">
+        No picture fits "{{ query }}". Try one word, or a more general one.
+      </p>
+      <button v-if="found.length > limit" class="btn more" type="button" @click="limit += AT_ONCE">
+        Show more
+      </button>
+    </div>
+    <template v-if="!one" #buttons>
+      <button class="btn" type="button" @click="open = false">Cancel</button>
+      <button class="btn main" type="button" :disabled="!chosen.length" @click="add">
+        {{
+          chosen.length > 1 ? `Add ${chosen.length} pairs` : chosen.length ? 'Add 1 pair' : 'Choose pictures'
+        }}
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.search {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+}
+.search input {
+  flex: 1;
+  height: 42px;
+  padding: 0 14px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: #fff;
+  color: var(--ink);
+  font: 400 16px var(--body);
+}
+.search input::placeholder {
+  color: #6f6b7d;
+}
+.results {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(82px, 1fr));
+  gap: 8px;
+  align-content: start;
+  height: min(480px, 52vh);
+  margin-top: 14px;
+  padding: 4px;
+  overflow-y: auto;
+}
+.picture {
+  position: relative;
+  display: grid;
+  place-items: center;
+  height: 82px;
+  border: 1px solid var(--sand);
+  border-radius: var(--round-card);
+  background: var(--card);
+  cursor: pointer;
+}
+.picture:hover {
+  border-color: #b9ad95;
+  background: #fff;
+}
+.picture[aria-pressed='true'] {
+  border-color: var(--lagoon);
+  background: var(--lagoon-pale);
+  box-shadow: 0 0 0 2px var(--lagoon);
+}
+.has {
+  position: absolute;
+  bottom: 1px;
+  color: var(--ink-soft);
+  font-size: 12px;
+  line-height: 1.2;
+}
+.none,
+.more {
+  grid-column: 1 / -1;
+}
+.more {
+  justify-self: center;
+}
+.problem {
+  margin-top: 12px;
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,21 @@
+import type { Back } from '../../../core/deck/pair.ts'
+import { drawBack, loadBack } from '../../workers/painting/paint-back.ts'
+import { backForWorker } from '../../workers/painting/for-workers.ts'
+
+/** A card's back on a card of so many px of the page, with corners so round, ready for a canvas. */
+export async function backBitmap(
+  back: Back,
+  width: number,
+  height: number,
+  round: number,
+): Promise<ImageBitmap> {
+  const loaded = await loadBack(await backForWorker(back))
+  const scale = devicePixelRatio
+  const pen = new OffscreenCanvas(Math.ceil(width * scale), Math.ceil(height * scale)).getContext('2d')!
+  pen.scale(scale, scale)
+  pen.beginPath()
+  pen.roundRect(0, 0, width, height, round)
+  pen.clip()
+  drawBack(pen, loaded, width, height)
+  return pen.canvas.transferToImageBitmap()
+}

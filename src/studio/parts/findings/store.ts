@@ -1,0 +1,52 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Finding } from '../../../core/findings/findings.ts'
+import { useBench } from '../../store/bench.ts'
+import { newOverseer, type LookedOver } from '../../workers/jobs/look-over.ts'
+
+const NONE: readonly Finding[] = []
+
+/** What the checks say of the game on the bench. They follow it a moment behind; `current` says whether they are of the game as it is. */
+export const useFindings = defineStore('findings', () => {
+  const bench = useBench()
+  const overseer = newOverseer()
+  const looked = shallowRef<LookedOver>({ findings: [], house: [] })
+  const current = ref(false)
+  let shown = ''
+
+  watch(
+    () => bench.game,
+    async (game) => {
+      current.value = false
+      // what was found in another game says nothing of this one
+      if (bench.key !== shown) looked.value = { findings: [], house: [] }
+      shown = bench.key
+      if (!game) return
+      const found = await overseer.look(game)
+      if (game !== bench.game) return
+      looked.value = found
+      current.value = true
+    },
+    { immediate: true },
+  )
+
+  const all = computed(() => looked.value.findings)
+  /** by place in the ladder; the list of a level stays the same value as long as it says the same, so that only those that changed are drawn anew */
+  const byLevel = computed<ReadonlyMap<number, readonly Finding[]>>((before) => {
+    const levels = new Map<number, Finding[]>()
+    for (const finding of all.value) {
+      const found = /^levels\[(\d+)\]/.exec(finding.at)
+      if (found) levels.set(Number(found[1]), [...(levels.get(Number(found[1])) ?? []), finding])
+    }
+    return new Map(
+      [...levels].map(([level, found]) => {
+        const same = before?.get(level)
+        return [level, same && JSON.stringify(same) === JSON.stringify(found) ? same : found]
+      }),
+    )
+  })
+  /** The findings of a level by its place in the ladder; null: of the house rules, as if they were one. */
+  const ofRung = (level: number | null): readonly Finding[] =>
+    level === null ? looked.value.house : (byLevel.value.get(level) ?? NONE)
+  return { all, current, ofRung }
+})

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import type { Section } from '../../../core/settings/settings.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** Stands beside a setting that this level says itself; one press gives it back to the house rules. */
+const props = defineProps<{ section: Section; names: readonly string[] }>()
+const bench = useBench()
+const owned = (): string[] => props.names.filter((name) => bench.owns(props.section, name as never))
+function giveBack(): void {
+  for (const name of owned()) bench.giveBack(props.section, name as never)
+}
+</script>
+
+<template>
+  <button
+    v-if="owned().length"
+    class="own"
+    type="button"
+    title="This level's own. Press to follow the house rules again."
+    :aria-label="`${names.join(', ')}: own; follow the house rules again`"
+    @click="giveBack"
+  >
+    own
+  </button>
+</template>

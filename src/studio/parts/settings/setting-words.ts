@@ -1,0 +1,146 @@
+import { BOUNDS, type Section, type Settings } from '../../../core/settings/settings.ts'
+import { writeNumber, type Unit } from './numbers.ts'
+
+/** A setting in words: what it is called, and what a number of it is or what its choices are called. */
+export type SettingWords = {
+  label: string
+  bounds?: readonly [number, number]
+  unit?: Unit
+  choices?: readonly (readonly [string, string])[]
+}
+type Key = { [S in Section]: `${S}.${keyof Settings[S] & string}` }[Section]
+
+const number = (label: string, bounds: readonly [number, number], unit?: Unit): SettingWords => ({
+  label,
+  bounds,
+  ...(unit ? { unit } : {}),
+})
+const choice = (label: string, ...choices: [string, string][]): SettingWords => ({ label, choices })
+
+/** Every setting by its place in the file. Sentences, search and comparing all speak with these words. */
+export const SETTING_WORDS: Record<Key, SettingWords> = {
+  'board.rows': number('Rows', BOUNDS.side),
+  'board.columns': number('Columns', BOUNDS.side),
+  'board.gaps': { label: 'Gaps' },
+  'fill.use': { label: 'Which part of the deck' },
+  'fill.pick': choice('How pairs are picked', ['random', 'at random'], ['first', 'the first of them']),
+  'fill.repeat': choice(
+    'Whether pairs repeat',
+    ['never', 'never'],
+    ['evenly', 'evenly, if they do not suffice'],
+    ['at-random', 'at random, if they do not suffice'],
+  ),
+  'deal.way': { label: 'Way of dealing' },
+  'deal.steps': number('Steps between twins', BOUNDS.steps),
+  'deal.arranged': { label: 'Laid by hand' },
+  'deal.seed': { label: 'When the seed changes' },
+  'turn.firstLook': number('First look', BOUNDS.look, 'seconds'),
+  'turn.matchLook': number('Look time of a match', BOUNDS.look, 'seconds'),
+  'turn.missLook': number('Look time of a miss', BOUNDS.look, 'seconds'),
+  'turn.duringLook': choice(
+    'A press during the look time',
+    ['wait', 'does nothing'],
+    ['skip', 'ends it'],
+    ['skip-and-flip', 'ends it and turns the next card'],
+  ),
+  'turn.onMatch': choice(
+    'What becomes of twins',
+    ['stay', 'stay face up'],
+    ['fade', 'stay, faded'],
+    ['leave', 'leave the board'],
+  ),
+  'turn.onMiss': choice(
+    'What becomes of missed cards',
+    ['timed', 'turn back by themselves'],
+    ['press', 'turn back at the next press'],
+    ['button', 'turn back by a button'],
+  ),
+  'clock.mode': choice('Clock', ['off', 'is not shown'], ['up', 'counts up'], ['down', 'counts down']),
+  'clock.limit': number('Limit', BOUNDS.limit, 'clock'),
+  'clock.startsAt': choice(
+    'The clock starts',
+    ['first-flip', 'with the first flip'],
+    ['deal', 'at the deal'],
+  ),
+  'clock.lookStopsClock': choice(
+    'The clock during the look time',
+    ['false', 'runs on'],
+    ['true', 'stands still'],
+  ),
+  'clock.matchBonus': number('Clock bonus of a match', BOUNDS.clockChange, 'seconds'),
+  'clock.missPenalty': number('Clock penalty of a miss', BOUNDS.clockChange, 'seconds'),
+  'limits.lives': number('Lives', BOUNDS.lives),
+  'limits.livesLostOn': choice('Lives are lost', ['miss', 'for each miss'], ['slip', 'for each slip']),
+  'limits.turns': number('Turn limit', BOUNDS.turns),
+  'score.match': number('Points of a match', BOUNDS.points, 'points'),
+  'score.streakStep': number('More for each match in a row', BOUNDS.streakStep, 'more'),
+  'score.streakMax': number('Most for a streak', BOUNDS.streakMax, 'times'),
+  'score.miss': number('Points a miss takes', BOUNDS.points, 'points'),
+  'score.slip': number('Points a slip takes', BOUNDS.points, 'points'),
+  'score.lucky': number('Points of luck', BOUNDS.points, 'points'),
+  'score.perSecondLeft': number('Points for each second left', BOUNDS.points, 'points'),
+  'score.perLifeLeft': number('Points for each life left', BOUNDS.points, 'points'),
+  'score.floorAtZero': choice(
+    'Whether the score may fall below zero',
+    ['true', 'never falls'],
+    ['false', 'may fall'],
+  ),
+  'score.stars': { label: 'Stars' },
+  'players.names': { label: 'Players' },
+  'players.matchGoesAgain': choice(
+    'Who goes after a match',
+    ['true', 'the same player goes again'],
+    ['false', 'the next player goes'],
+  ),
+  'finish.wait': number('Wait at the end', BOUNDS.wait, 'seconds'),
+  'finish.then': choice(
+    'What comes at the end',
+    ['result', 'the result is shown'],
+    ['deal-again', 'the cards are dealt again'],
+    ['next-level', 'the next level begins'],
+  ),
+  'look.table': { label: 'Colour of the table' },
+  'look.shape': choice(
+    'Shape of the cards',
+    ['portrait', 'upright'],
+    ['square', 'square'],
+    ['landscape', 'broad'],
+  ),
+  'look.flip': choice(
+    'How cards flip',
+    ['turn', 'turn over sideways'],
+    ['tip', 'tip over upwards'],
+    ['melt', 'melt from one side into the other'],
+  ),
+  'look.dealIn': choice(
+    'How cards are dealt in',
+    ['in-turn', 'one after the other'],
+    ['from-middle', 'from the middle outwards'],
+    ['at-once', 'all at once'],
+    ['lying', 'without any motion'],
+  ),
+  'look.behind': { label: 'Behind the cards' },
+  'look.sounds': choice('Sounds', ['true', 'are on'], ['false', 'are off']),
+}
+
+export const settingWords = <S extends Section>(section: S, name: keyof Settings[S] & string): SettingWords =>
+  SETTING_WORDS[`${section}.${name}` as Key]
+
+/** The value of a setting in words, as its sentence says it. */
+export function valueWords(key: string, value: unknown): string {
+  const { choices, unit } = SETTING_WORDS[key as Key]
+  const chosen = choices?.find(([one]) => one === String(value))
+  if (chosen) return chosen[1]
+  if (value === null || (Array.isArray(value) && !value.length)) return 'none'
+  if (typeof value === 'number') return writeNumber(value, unit ?? 'count')
+  if (Array.isArray(value)) return key === 'deal.arranged' ? 'own places' : value.join(', ')
+  if (typeof value !== 'object') return String(value).replaceAll('-', ' ')
+  const { by, at, tags, pairs, from, to, fixed, alt, name } = value as Record<string, unknown>
+  if (by)
+    return `by ${String(by)}: ${(at as number[]).map((one) => writeNumber(one, by === 'time' ? 'clock' : 'count')).join(', ')}`
+  if (tags) return `pairs tagged ${(tags as string[]).join(', ')}`
+  if (pairs) return `${(pairs as string[]).length} chosen pairs`
+  if (from) return `pairs ${String(from)} to ${String(to)}`
+  if (fixed) return `always "${String(fixed)}"`
+  return String(alt ?? name ?? 'an image')
+}

@@ -1,5 +1,0 @@
-import { passed, type Checked } from '../../core/play/check.ts'
-
-/** How a check stands: not run yet, as expected, or not. */
-export const stateOf = (checked: Checked | undefined): 'waits' | 'holds' | 'fails' =>
-  !checked ? 'waits' : passed(checked) ? 'holds' : 'fails'

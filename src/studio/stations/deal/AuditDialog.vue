@@ -1,0 +1,186 @@
+<script setup lang="ts">
+import IconFile from '~icons/ph/upload-simple'
+import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { problemLine } from '../../../core/result.ts'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import { textOf } from '../../parts/look/text-of.ts'
+import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+import type { AuditInput, AuditOutput } from '../../workers/jobs/audit.worker.ts'
+import BoardsAsRead from './BoardsAsRead.vue'
+
+/** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and judged like our own. */
+const open = defineModel<boolean>({ required: true })
+const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
+type Read = Extract<AuditOutput, { ok: true }>['value']
+
+const text = ref('')
+const source = ref('')
+const given = ref<{ rows: number; columns: number } | null>(null)
+const share = ref(0)
+const problem = ref('')
+const over = ref(false)
+const job = shallowRef<Job<AuditOutput> | null>(null)
+const found = shallowRef<Read | null>(null)
+const picker = ref<InstanceType<typeof FilePicker>>()
+
+const EXAMPLE = 'A B B C A C\nC A B A C B\n…'
+watch(open, (isOpen) => {
+  if (!isOpen) return job.value?.cancel()
+  text.value = source.value = problem.value = ''
+  found.value = null
+  given.value = null
+})
+onBeforeUnmount(() => job.value?.cancel())
+
+async function read(): Promise<void> {
+  job.value?.cancel()
+  problem.value = ''
+  share.value = 0
+  const started = startJob<AuditInput, AuditOutput>(
+    new Worker(new URL('../../workers/jobs/audit.worker.ts', import.meta.url), { type: 'module' }),
+    { text: text.value, size: given.value ? { ...given.value } : {} },
+    (done) => (share.value = done),
+  )
+  job.value = started
+  try {
+    const answer = await started.done
+    if (answer.ok) {
+      found.value = answer.value
+      const { rows, columns } = answer.value.read.board
+      given.value = { rows, columns }
+    } else problem.value = problemLine(answer.problem)
+  } catch (error) {
+    if (!(error instanceof Cancelled)) problem.value = (error as Error).message
+  } finally {
+    if (job.value === started) job.value = null
+  }
+}
+
+async function take(files: Iterable<File> = []): Promise<void> {
+  over.value = false
+  const [file] = files
+  if (!file) return
+  const content = await textOf(file)
+  if (!content.ok) {
+    problem.value = `${file.name}: ${problemLine(content.problem)}`
+    return
+  }
+  source.value = file.name
+  text.value = content.value
+  found.value = null
+  given.value = null
+  await read()
+}
+/** A typed size is tried as soon as it multiplies to the number of cells. */
+function resize(side: 'rows' | 'columns', value: number): void {
+  const cells = found.value!.read.boards[0]!.length
+  if (cells % value) {
+    problem.value = `${cells} cells do not make ${value} ${side}`
+    return
+  }
+  given.value =
+    side === 'rows' ? { rows: value, columns: cells / value } : { rows: cells / value, columns: value }
+  void read()
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Boards of another program" :width="1040">
+    <div
+      class="audit"
+      :class="{ over }"
+      @dragover.prevent.stop="over = true"
+      @dragleave.self="over = false"
+      @drop.prevent.stop="take($event.dataTransfer?.files)"
+    >
+      <template v-if="!found">
+        <p class="soft">
+          Paste boards that your own program dealt, or drop a file: a few thousand show much. JSON lines
+          (<code>{"cells": […]}</code>
+          or a plain list), CSV with a board a row, or a board a line of any names.
+        </p>
+        <textarea
+          v-model="text"
+          rows="9"
+          aria-label="Boards"
+          :placeholder="EXAMPLE"
+          spellcheck="false"
+          autofocus
+        />
+      </template>
+      <template v-else>
+        <BoardsAsRead
+          :read="found.read"
+          :count="found.count"
+          :source="source"
+          :given="given"
+          @resize="resize"
+        />
+        <FairReport
+          class="judged"
+          :tally="found.audit.tally"
+          :report="found.audit.report"
+          claim="shuffled"
+          :names="found.read.names"
+          :reason="found.audit.reason?.message"
+        />
+      </template>
+      <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
+      <div v-if="job" class="going">
+        <progress :value="share" max="1" aria-label="Reading boards" />
+        <button class="btn" type="button" @click="job.cancel()">Stop</button>
+      </div>
+      <FilePicker ref="picker" label="File with boards" @take="take" />
+    </div>
+    <template #buttons>
+      <button class="btn" type="button" @click="picker?.choose()"><IconFile />Open a file</button>
+      <button v-if="found" class="btn" type="button" @click="found = null">Other boards</button>
+      <button v-else class="btn main" type="button" :disabled="!text.trim() || job !== null" @click="read">
+        Judge them
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.audit {
+  min-height: 300px;
+  border: 2px solid transparent;
+  border-radius: var(--round-card);
+}
+.audit.over {
+  border: 2px dashed var(--lagoon);
+}
+textarea {
+  width: 100%;
+  margin-top: 10px;
+  padding: 10px 12px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: #fff;
+  color: var(--ink);
+  font:
+    400 15px/1.5 ui-monospace,
+    monospace;
+  resize: vertical;
+}
+textarea::placeholder {
+  color: #6f6b7d;
+}
+.problem {
+  margin-top: 12px;
+  color: var(--brick);
+  font-weight: 600;
+}
+.going {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 12px;
+}
+progress {
+  width: 260px;
+  accent-color: var(--lagoon);
+}
+</style>

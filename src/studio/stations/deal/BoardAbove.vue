@@ -1,0 +1,194 @@
+<script setup lang="ts">
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { NO_CARD, pairOf, sideOf } from '../../../core/deck/card.ts'
+import { cellName } from '../../../core/board/cells.ts'
+import type { Cells } from '../../../core/deal/deal.ts'
+import { layoutIn } from '../../../core/board/frames.ts'
+import { cellAt, layout, tableStage } from '../../../core/board/geometry.ts'
+import { CARD_RATIO, type Settings } from '../../../core/settings/settings.ts'
+import { faceWords } from '../../../player/face.ts'
+import { useBench } from '../../store/bench.ts'
+import { useView } from '../../store/view.ts'
+import BoardCell, { type SeenCell } from './BoardCell.vue'
+import LensOver from './LensOver.vue'
+import SmallCards from './SmallCards.vue'
+import { useCardDrag } from './useCardDrag.ts'
+
+/**
+ * The board seen from above, with real cards where the geometry puts them: filling the table, or to scale on the chosen screen. A press makes a
+ * cell a gap, or fills it; a card dragged onto another changes places with it.
+ */
+const props = defineProps<{ settings: Settings; cells: Cells | null }>()
+const emit = defineEmits<{ swap: [from: number, to: number] }>()
+const bench = useBench()
+const view = useView()
+const box = ref<HTMLElement>()
+const size = ref({ width: 600, height: 500 })
+const cursor = ref(0)
+const looked = ref(-1)
+
+const board = computed(() => props.settings.board)
+/** the table in px of the frame, and how large such a px is drawn */
+const stage = computed(() => {
+  const { rows, columns } = board.value
+  const { width, height } = size.value
+  if (!view.frame) {
+    const made = layout(tableStage(width, height, CARD_RATIO[props.settings.look.shape]), rows, columns)
+    return { ...made, width, height, scale: 1 }
+  }
+  const made = layoutIn(view.frame, props.settings)
+  const scale = Math.min((width - 16) / made.width, (height - 16) / made.height)
+  return { ...made, scale }
+})
+const places = computed(() => stage.value.places)
+/** From so many px of the page on, cards are so many that they are drawn on one canvas. */
+const SMALL_CARD = 34
+const small = computed(() => stage.value.card.width * stage.value.scale <= SMALL_CARD)
+const origin = computed(() => ({
+  x: (size.value.width - stage.value.width * stage.value.scale) / 2,
+  y: (size.value.height - stage.value.height * stage.value.scale) / 2,
+}))
+const gaps = computed(() => new Set(board.value.gaps))
+const faces = computed(() => view.lens !== 'backs')
+
+function seenAt(cell: number): SeenCell {
+  const name = cellName(cell, board.value.columns)
+  const gap = gaps.value.has(name)
+  const card = props.cells?.[cell]
+  if (gap || card === undefined || card === NO_CARD)
+    return { cell, name, gap, face: null, words: gap ? 'a gap' : 'a card' }
+  const pair = bench.game!.deck.pairs[pairOf(card)]!
+  const face = (sideOf(card) === 'b' && pair.b) || pair.a
+  return { cell, name, gap, face, words: faceWords(face, pair.name) }
+}
+const seen = computed(() => places.value.map((_, cell) => seenAt(cell)))
+const cursorCell = computed(() => Math.min(cursor.value, seen.value.length - 1))
+/** The cells that are buttons in the page: all of them, of a large board those that the hand or the keys are at. */
+const buttons = computed(() => {
+  if (!small.value) return seen.value
+  const { from, over } = drag.value ?? {}
+  const at = new Set([cursorCell.value, looked.value, from ?? -1, over ?? -1])
+  return [...at].flatMap((cell) => seen.value[cell] ?? [])
+})
+
+/** The cell under a point of the window, −1 for none. */
+function cellUnder(x: number, y: number): number {
+  const { left, top } = box.value!.getBoundingClientRect()
+  const { scale } = stage.value
+  return cellAt(stage.value, (x - left - origin.value.x) / scale, (y - top - origin.value.y) / scale)
+}
+const { drag, down, wasDrag } = useCardDrag(
+  cellUnder,
+  (cell) => props.cells !== null && props.cells[cell] !== NO_CARD && !seen.value[cell]?.gap,
+  (from, to) => emit('swap', from, to),
+)
+
+function toggle(cell: number): void {
+  if (wasDrag() || !seen.value[cell]) return
+  const { name } = seen.value[cell]
+  const now = board.value.gaps
+  const next = gaps.value.has(name) ? now.filter((gap) => gap !== name) : [...now, name]
+  bench.set('board', { gaps: next }, gaps.value.has(name) ? `fill ${name}` : `make ${name} a gap`, 'single')
+}
+
+async function arrow(event: KeyboardEvent): Promise<void> {
+  const { rows, columns } = board.value
+  const row = Math.floor(cursorCell.value / columns)
+  const column = cursorCell.value % columns
+  const to: Record<string, [number, number]> = {
+    ArrowLeft: [row, column - 1],
+    ArrowRight: [row, column + 1],
+    ArrowUp: [row - 1, column],
+    ArrowDown: [row + 1, column],
+    Home: [row, 0],
+    End: [row, columns - 1],
+  }
+  const next = to[event.key]
+  if (!next || event.altKey) return
+  event.preventDefault()
+  const [r, c] = next
+  if (r < 0 || r >= rows || c < 0 || c >= columns) return
+  const goal = r * columns + c
+  const card = (cell: number): boolean => props.cells !== null && props.cells[cell] !== NO_CARD
+  if (event.shiftKey && card(cursorCell.value) && card(goal)) emit('swap', cursorCell.value, goal)
+  cursor.value = goal
+  await nextTick()
+  box.value?.querySelector<HTMLElement>(`[data-at="${cursor.value}"]`)?.focus()
+}
+
+const watched = new ResizeObserver(([entry]) => {
+  if (entry) size.value = { width: entry.contentRect.width, height: entry.contentRect.height }
+})
+onMounted(() => watched.observe(box.value!))
+onBeforeUnmount(() => watched.disconnect())
+</script>
+
+<template>
+  <div ref="box" class="board" @keydown="arrow" @pointerleave="looked = -1">
+    <div
+      class="stage"
+      :class="{ framed: view.frame }"
+      :style="{
+        left: `${origin.x}px`,
+        top: `${origin.y}px`,
+        width: `${stage.width * stage.scale}px`,
+        height: `${stage.height * stage.scale}px`,
+      }"
+    >
+      <SmallCards
+        v-if="small"
+        :cells="seen"
+        :away="drag?.from"
+        :faces="faces"
+        :back="bench.game!.deck.back"
+        :stage="stage"
+        @pointermove="looked = cellUnder($event.clientX, $event.clientY)"
+        @pointerdown="down($event, cellUnder($event.clientX, $event.clientY))"
+        @click="toggle(cellUnder($event.clientX, $event.clientY))"
+      />
+      <BoardCell
+        v-for="one in buttons"
+        :key="one.cell"
+        :seen="one"
+        :place="places[one.cell]!"
+        :scale="stage.scale"
+        :shape="settings.look.shape"
+        :back="bench.game!.deck.back"
+        :faces="faces"
+        :small="small"
+        :dim="view.lens === 'threads' || view.lens === 'measures'"
+        :tabbable="one.cell === cursorCell"
+        :under="drag?.over === one.cell"
+        :drag="drag?.from === one.cell ? drag : null"
+        @focus="((cursor = one.cell), (looked = one.cell))"
+        @pointerenter="looked = one.cell"
+        @pointerdown="down($event, one.cell)"
+        @click="toggle(one.cell)"
+      />
+      <LensOver
+        v-if="cells"
+        :lens="view.lens"
+        :cells="cells"
+        :columns="board.columns"
+        :stage="stage"
+        :small="small"
+        :looked="looked"
+      />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.board {
+  position: relative;
+  min-height: 0;
+}
+.stage {
+  position: absolute;
+}
+.stage.framed {
+  border-radius: 4px;
+  background: #0000001f;
+  outline: 1.5px dashed #ffffff59;
+}
+</style>

@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import IconDoubt from '~icons/ph/question'
+import IconFair from '~icons/ph/scales'
+import IconUnfair from '~icons/ph/warning-octagon'
+import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import type { Claim, Report } from '../../../core/audit/report.ts'
+import type { Tally } from '../../../core/audit/tally.ts'
+import { chanceWords, VERDICT_NAMES, verdictWords } from '../../../core/audit/words.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { heatMap, landings, stepsChart } from './charts.ts'
+
+/** What many deals came to: where a chosen pair landed, how twins lie to each other, and one verdict. */
+const props = defineProps<{
+  tally: Tally
+  report: Report
+  claim: Claim
+  names: readonly string[]
+  reason?: string | undefined
+}>()
+const ChartView = defineAsyncComponent(() => import('./ChartView.vue'))
+
+const present = computed(() => {
+  const { at, pairs } = props.tally
+  const found: number[] = []
+  for (let pair = 0; pair < pairs; pair++) {
+    let seen = false
+    for (let i = pair; !seen && i < at.length; i += pairs) seen = at[i]! > 0
+    if (seen) found.push(pair)
+  }
+  return found
+})
+const pair = ref(0)
+watch(
+  present,
+  (pairs) => {
+    if (!pairs.includes(pair.value)) pair.value = pairs[0] ?? 0
+  },
+  { immediate: true },
+)
+const choices = computed(() =>
+  present.value.map((at) => [String(at), props.names[at] ?? `pair ${at + 1}`] as const),
+)
+const landed = computed(() => {
+  const { cells, even } = landings(props.tally, pair.value)
+  const counts = cells.map(({ seen }) => seen)
+  return { even, least: Math.min(...counts), most: Math.max(...counts) }
+})
+const count = (n: number): string => n.toLocaleString('en', { maximumFractionDigits: n < 100 ? 1 : 0 })
+const heat = computed(() => heatMap(props.tally, pair.value))
+const steps = computed(() => props.report.steps && stepsChart(props.report.steps))
+const sign = computed(() =>
+  props.report.verdict === 'fair' ? IconFair : props.report.verdict === 'unfair' ? IconUnfair : IconDoubt,
+)
+const twins = computed(() => {
+  const { beside, steps: far } = props.report
+  return [
+    ...(beside
+      ? [
+          `Side by side: ${beside.seen.toFixed(2)} a board, ${beside.expected.toFixed(2)} expected (${chanceWords(beside.p)}).`,
+        ]
+      : []),
+    ...(far
+      ? [
+          props.claim === 'by-steps'
+            ? `${far.meanSeen.toFixed(2)} steps on average, where a shuffle has ${far.meanExpected.toFixed(2)}.`
+            : `${far.meanSeen.toFixed(2)} steps on average, ${far.meanExpected.toFixed(2)} expected.`,
+        ]
+      : []),
+  ]
+})
+const whole = computed(() => {
+  const { places, repeats, deals, beside, steps: far } = props.report
+  const same =
+    repeats.distinct === deals
+      ? 'No board came twice.'
+      : `${count(repeats.distinct)} different boards among ${count(deals)}${
+          repeats.expected === null
+            ? ''
+            : `; ${count(repeats.seen)} pairs of equal ones, ${count(repeats.expected)} expected`
+        }.`
+  return [
+    ...(places
+      ? [
+          `Pair by place: chi-square ${count(places.statistic)} on ${count(places.degrees)} degrees (${chanceWords(places.p)}).`,
+        ]
+      : []),
+    ...(beside && far && props.claim === 'shuffled'
+      ? [`Twins side by side ${chanceWords(beside.p)}, steps between them ${chanceWords(far.p)}.`]
+      : []),
+    same,
+  ]
+})
+</script>
+
+<template>
+  <div class="report">
+    <section class="where" aria-label="Where a pair lands">
+      <div class="heat">
+        <ChartView
+          :option="heat"
+          :label="`Where ${names[pair]} lands: ${count(landed.least)} to ${count(landed.most)} times a cell, even would be ${count(landed.even)}`"
+        />
+      </div>
+      <p>
+        Where
+        <ChoiceWord
+          :model-value="String(pair)"
+          label="Pair"
+          :choices="choices"
+          @update:model-value="(value) => (pair = Number(value))"
+        />
+        lands: {{ count(landed.least) }} to {{ count(landed.most) }} times a cell, even would be
+        {{ count(landed.even) }}.
+      </p>
+    </section>
+    <section v-if="steps" class="apart" aria-label="How twins lie">
+      <div class="bars">
+        <ChartView :option="steps" label="Steps between twins, seen as bars, expected as marks" />
+      </div>
+      <p>
+        Steps between twins, <b class="bar">seen</b> and <b class="mark">expected</b>. {{ twins.join(' ') }}
+      </p>
+    </section>
+    <section class="verdict" :class="report.verdict" role="status">
+      <component :is="sign" aria-hidden="true" />
+      <div>
+        <p>
+          <strong>{{ VERDICT_NAMES[report.verdict] }}.</strong> {{ verdictWords(report, claim) }}
+        </p>
+        <p v-if="reason" class="reason">{{ reason }}</p>
+        <p class="figures">{{ whole.join(' ') }}</p>
+      </div>
+    </section>
+  </div>
+</template>
+
+<style scoped>
+.report {
+  display: grid;
+  grid-template-columns: minmax(0, 190px) minmax(0, 210px) minmax(0, 1fr);
+  gap: 22px;
+  align-items: start;
+}
+.where,
+.apart {
+  display: grid;
+  gap: 6px;
+}
+.where p,
+.apart p {
+  font-size: 14px;
+  line-height: 1.4;
+}
+.heat,
+.bars {
+  height: 122px;
+}
+.heat {
+  max-width: 210px;
+}
+.bar {
+  color: var(--lagoon-deep);
+}
+.mark {
+  color: var(--apricot-deep);
+}
+.verdict {
+  display: grid;
+  grid-template-columns: 26px 1fr;
+  gap: 10px;
+  padding: 12px 14px;
+  border-radius: var(--round-card);
+  background: var(--sand);
+}
+.verdict svg {
+  width: 26px;
+  height: 26px;
+}
+.verdict.fair {
+  background: var(--lagoon-pale);
+  color: #0f5556;
+}
+.verdict.unfair {
+  background: var(--brick-pale);
+  color: var(--brick);
+}
+.verdict.doubtful {
+  background: var(--apricot-pale);
+  color: #7c3214;
+}
+.reason {
+  margin-top: 6px;
+  color: var(--ink);
+}
+.figures {
+  margin-top: 6px;
+  color: var(--ink);
+  font-size: 14px;
+}
+@media (max-width: 760px) {
+  .report {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

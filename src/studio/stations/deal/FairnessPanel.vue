@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import IconAudit from '~icons/ph/magnifying-glass'
+import IconRun from '~icons/ph/cards-three'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import type { Settings } from '../../../core/settings/settings.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { useBench } from '../../store/bench.ts'
+import { useView } from '../../store/view.ts'
+import { measureFairness } from '../../workers/jobs/fairness.ts'
+import { Cancelled, type Job } from '../../workers/jobs/job.ts'
+import type { Fairness } from '../../workers/jobs/messages.ts'
+import AuditDialog from './AuditDialog.vue'
+
+/** Deals the open level many times and says whether the cards lie as chance lays them; and takes boards of other programs. */
+const props = defineProps<{ settings: Settings; ready: boolean }>()
+const bench = useBench()
+const view = useView()
+const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
+
+const COUNTS = [1e3, 1e4, 1e5, 1e6].map((n) => [String(n), n.toLocaleString('en')] as const)
+const count = ref('10000')
+const share = ref(0)
+const job = shallowRef<Job<Fairness> | null>(null)
+const result = shallowRef<(Fairness & { way: Settings['deal']['way']; count: number }) | null>(null)
+const failure = ref('')
+const auditOpen = ref(false)
+
+const names = computed(() => bench.game!.deck.pairs.map(({ name }) => name))
+const dealt = computed(() => props.settings.deal.way !== 'in-order' && props.settings.deal.way !== 'arranged')
+const claim = computed(() => (result.value && result.value.way !== 'shuffled' ? 'by-steps' : 'shuffled'))
+
+async function run(): Promise<void> {
+  job.value?.cancel()
+  failure.value = ''
+  result.value = null
+  share.value = 0
+  const { way } = props.settings.deal
+  const started = measureFairness(
+    bench.game!.deck.pairs,
+    props.settings,
+    Number(count.value),
+    `fairness-${view.seedFor('every-play')}`,
+    (done) => (share.value = done),
+  )
+  job.value = started
+  try {
+    result.value = { ...(await started.done), way, count: Number(count.value) }
+  } catch (error) {
+    if (!(error instanceof Cancelled)) failure.value = (error as Error).message
+  } finally {
+    if (job.value === started) job.value = null
+  }
+}
+const cancel = (): void => job.value?.cancel()
+
+// what was measured of another board or deck says nothing of this one
+watch(
+  () => {
+    const { board, fill, deal } = props.settings
+    return JSON.stringify([bench.rung, board, fill, deal.way, deal.steps, names.value.length])
+  },
+  () => {
+    cancel()
+    result.value = null
+  },
+)
+onBeforeUnmount(cancel)
+</script>
+
+<template>
+  <section class="fairness panel" :class="{ idle: !result && !job }" aria-labelledby="fairness-title">
+    <div class="run">
+      <h2 id="fairness-title">Fairness</h2>
+      <p v-if="dealt" class="soft">
+        Deal this level
+        <ChoiceWord v-model="count" label="How many deals" :choices="COUNTS" />
+        times.
+      </p>
+      <p v-else class="soft">This level is not shuffled: there is nothing to test.</p>
+      <div v-if="job" class="going">
+        <progress :value="share" max="1" aria-label="Dealing">{{ Math.round(share * 100) }} %</progress>
+        <button class="btn" type="button" @click="cancel">Stop</button>
+      </div>
+      <span v-else class="buttons">
+        <button v-if="dealt" class="btn main" type="button" :disabled="!ready" @click="run">
+          <IconRun />{{ result ? 'Once more' : 'Deal them' }}
+        </button>
+        <button class="btn" type="button" @click="auditOpen = true"><IconAudit />Other boards…</button>
+      </span>
+      <p v-if="failure" class="failure" role="alert">This could not be measured: {{ failure }}</p>
+    </div>
+    <FairReport v-if="result" :tally="result.tally" :report="result.report" :claim="claim" :names="names" />
+    <p v-else class="soft hint">
+      Shows whether some pair favours some place, and twins lie together too often.
+      <strong>Other boards</strong> are those of your own program.
+    </p>
+    <AuditDialog v-model="auditOpen" />
+  </section>
+</template>
+
+<style scoped>
+.fairness {
+  display: grid;
+  grid-template-columns: 178px minmax(0, 1fr);
+  gap: 20px;
+  align-items: center;
+  padding: 12px 16px;
+  background: var(--paper);
+}
+.run {
+  display: grid;
+  gap: 6px;
+  align-self: start;
+}
+/* before anything is measured it takes one line only, or two */
+.idle {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 20px;
+}
+.idle .hint {
+  flex: 1 1 320px;
+}
+.idle .run,
+.idle .buttons {
+  display: flex;
+  align-items: center;
+  align-self: center;
+  gap: 14px;
+  white-space: nowrap;
+}
+.idle .run .btn {
+  width: auto;
+}
+.run .btn {
+  width: 100%;
+}
+.buttons {
+  display: grid;
+  justify-items: stretch;
+  gap: 8px;
+}
+.going {
+  display: grid;
+  gap: 8px;
+  justify-items: start;
+}
+progress {
+  width: 100%;
+  height: 10px;
+  accent-color: var(--lagoon);
+}
+.failure {
+  color: var(--brick);
+}
+.hint {
+  max-width: 60ch;
+}
+@media (max-width: 760px) {
+  .fairness {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,137 @@
+<script setup lang="ts">
+import IconCopy from '~icons/ph/copy'
+import IconSave from '~icons/ph/download-simple'
+import { computed } from 'vue'
+import type { Cells } from '../../../core/deal/deal.ts'
+import {
+  FRAME_BOUNDS,
+  FRAMES,
+  layoutIn,
+  nearestTouchable,
+  touchSize,
+  TOUCHABLE,
+  type FrameName,
+} from '../../../core/board/frames.ts'
+import { placements, placementsCsv, placementsJson } from '../../../core/files/placement-file.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
+import { download } from '../../parts/look/download.ts'
+import { useBench } from '../../store/bench.ts'
+import { useView, type FrameChoice } from '../../store/view.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+
+/** The screen by which the board is judged: how large a card becomes on it, and where every card lies. */
+const props = defineProps<{ settings: Settings; cells: Cells | null }>()
+const bench = useBench()
+const view = useView()
+const { say } = useToasts()
+
+const CHOICES = computed<[FrameChoice, string][]>(() => [
+  ['free', 'any screen'],
+  ...(Object.keys(FRAMES) as FrameName[]).map((name): [FrameChoice, string] => [
+    name,
+    `a ${name}, ${FRAMES[name].width} × ${FRAMES[name].height}`,
+  ]),
+  ['own', 'an own size'],
+])
+/** without a choice a phone is told of, since it is the smallest */
+const named = computed(() => (view.frameChoice === 'free' ? 'phone' : view.frameChoice))
+const frame = computed(() => view.frame ?? { ...FRAMES.phone, safe: 0 })
+const made = computed(() => layoutIn(frame.value, props.settings))
+const sentence = computed(() => {
+  const { width, height } = made.value.card
+  const px = `${width} × ${height} px`
+  const mm = named.value === 'own' ? FRAMES.desktop.mm : FRAMES[named.value].mm
+  const size = `${(width * mm).toFixed(1)} × ${(height * mm).toFixed(1)} mm`
+  const where = named.value === 'own' ? 'There' : `On a ${named.value}`
+  const enough = touchSize(frame.value, props.settings) >= TOUCHABLE
+  return `${where} a card is ${px}, about ${size}: ${enough ? 'large enough to touch' : `smaller than the ${TOUCHABLE} px that a finger needs`}.`
+})
+
+/** On a screen that was chosen, the board that would do; for a phone the findings above say so in any case. */
+const nearest = computed(() =>
+  view.frame && touchSize(frame.value, props.settings) < TOUCHABLE
+    ? nearestTouchable(frame.value, props.settings)
+    : null,
+)
+
+const table = () => placements(made.value, props.settings.board.columns, props.cells!, bench.game!.deck.pairs)
+const FILES = {
+  csv: { write: placementsCsv, type: 'text/csv' },
+  json: { write: placementsJson, type: 'application/json' },
+}
+function save(kind: keyof typeof FILES): void {
+  const name = `${bench.game!.id}-${bench.level?.id ?? 'house'}-places.${kind}`
+  download(name, FILES[kind].write(table()), FILES[kind].type)
+}
+async function copy(): Promise<void> {
+  try {
+    const rows = table()
+    await navigator.clipboard.writeText(placementsCsv(rows))
+    say(`${rows.length} rows are on the clipboard`)
+  } catch {
+    say('This browser does not let the table be copied; download it instead', { tone: 'wrong' })
+  }
+}
+</script>
+
+<template>
+  <section aria-labelledby="frame-title">
+    <h3 id="frame-title">Screen</h3>
+    <div class="row">
+      <span>Seen on</span>
+      <ChoiceWord v-model="view.frameChoice" label="Screen" :choices="CHOICES" />
+    </div>
+    <div v-if="view.frameChoice === 'own'" class="row">
+      <span>Width and height in px</span>
+      <span>
+        <NumberWord v-model="view.ownFrame.width" label="Width of the screen" :bounds="FRAME_BOUNDS.side" />
+        ×
+        <NumberWord v-model="view.ownFrame.height" label="Height of the screen" :bounds="FRAME_BOUNDS.side" />
+      </span>
+    </div>
+    <div v-if="view.frame" class="row">
+      <span>Kept free at every edge, in px</span>
+      <NumberWord v-model="view.safe" label="Safe margin" :bounds="FRAME_BOUNDS.safe" />
+    </div>
+    <p class="note">
+      {{ sentence }}
+      <button
+        v-if="nearest"
+        class="btn"
+        type="button"
+        @click="bench.set('board', { ...nearest, gaps: [] }, 'a board that can be touched', 'single')"
+      >
+        Make it {{ nearest.rows }} × {{ nearest.columns }}
+      </button>
+    </p>
+    <div v-if="cells" class="row places">
+      <span>Where each card lies</span>
+      <span class="buttons">
+        <button class="btn" type="button" aria-label="Copy the placement table" @click="copy">
+          <IconCopy />Copy
+        </button>
+        <button class="btn" type="button" aria-label="Placement table as CSV" @click="save('csv')">
+          <IconSave />CSV
+        </button>
+        <button class="btn" type="button" aria-label="Placement table as JSON" @click="save('json')">
+          JSON
+        </button>
+      </span>
+    </div>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+<style scoped>
+.buttons {
+  display: flex;
+  gap: 6px;
+}
+.btn {
+  min-height: 32px;
+  padding: 0 9px;
+  font-size: 14px;
+}
+</style>

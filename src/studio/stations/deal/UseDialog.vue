@@ -1,0 +1,189 @@
+<script setup lang="ts">
+import { ElSegmented } from 'element-plus'
+import 'element-plus/theme-chalk/el-segmented.css'
+import { computed, ref, watch } from 'vue'
+import { selectPairs } from '../../../core/deck/select.ts'
+import type { Use } from '../../../core/settings/settings.ts'
+import FaceView from '../../parts/cards/FaceView.vue'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import { useBench } from '../../store/bench.ts'
+
+/**
+ * Which part of the deck a level uses, chosen by looking at the faces. What is chosen holds at once; each press is one step to undo.
+ * `needed` is how many pairs the board takes.
+ */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ use: Use; needed: number }>()
+const bench = useBench()
+
+const pairs = computed(() => bench.game!.deck.pairs)
+const chosen = computed(() => new Set(selectPairs(pairs.value, props.use)))
+const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
+type How = 'all' | 'tags' | 'range' | 'pairs'
+const HOWS: { value: How; label: string }[] = [
+  { value: 'all', label: 'the whole deck' },
+  { value: 'tags', label: 'by tag' },
+  { value: 'range', label: 'by place' },
+  { value: 'pairs', label: 'one by one' },
+]
+const how = computed<How>(() =>
+  props.use === 'all' ? 'all' : 'tags' in props.use ? 'tags' : 'pairs' in props.use ? 'pairs' : 'range',
+)
+/** a range is set by its two ends; this is the first of them, while the second is waited for */
+const anchor = ref<number | null>(null)
+watch([open, how], () => (anchor.value = null))
+
+const set = (use: Use): void => bench.set('fill', { use }, 'choose the pairs', 'single')
+const idsOf = (places: Iterable<number>): string[] =>
+  [...places].sort((a, b) => a - b).map((place) => pairs.value[place]!.id)
+function choose(next: How): void {
+  if (next === 'all') set('all')
+  else if (next === 'tags') set({ tags: tags.value.slice(0, 1) })
+  else if (next === 'pairs') set({ pairs: idsOf(chosen.value) })
+  else set({ from: 1, to: Math.max(1, Math.min(pairs.value.length, props.needed)) })
+}
+function toggleTag(tag: string): void {
+  const now = props.use !== 'all' && 'tags' in props.use ? props.use.tags : []
+  set({ tags: now.includes(tag) ? now.filter((one) => one !== tag) : [...now, tag] })
+}
+/** A press on a face: an end of a range, or in or out of what is chosen one by one. */
+function press(place: number): void {
+  if (how.value === 'range') {
+    const other = anchor.value
+    set({ from: Math.min(place, other ?? place) + 1, to: Math.max(place, other ?? place) + 1 })
+    anchor.value = other === null ? place : null
+    return
+  }
+  const next = new Set(chosen.value)
+  if (!next.delete(place)) next.add(place)
+  set({ pairs: idsOf(next) })
+}
+const HINTS: Record<How, string> = {
+  all: 'Every pair of the deck, and what you add to it. Press a face to leave it out.',
+  tags: 'All pairs with one of the tags that are lit. Press a face to choose one by one from there.',
+  range: 'A run of the deck, whatever lies there: press its first face and its last.',
+  pairs: 'Press a face to take it in or leave it out.',
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Which pairs this level uses" :width="900">
+    <div class="head">
+      <ElSegmented
+        :model-value="how"
+        :options="HOWS.filter(({ value }) => value !== 'tags' || tags.length > 0)"
+        aria-label="Which part of the deck"
+        @update:model-value="choose"
+      />
+      <span class="count" role="status"
+        ><strong>{{ chosen.size }} {{ chosen.size === 1 ? 'pair' : 'pairs' }}</strong> for {{ needed }}
+        {{ needed === 1 ? 'place' : 'places' }}</span
+      >
+    </div>
+    <div v-if="how === 'tags'" class="tags" role="group" aria-label="Tags">
+      <button
+        v-for="tag in tags"
+        :key="tag"
+        class="tag"
+        type="button"
+        :aria-pressed="use !== 'all' && 'tags' in use && use.tags.includes(tag)"
+        @click="toggleTag(tag)"
+      >
+        {{ tag }}
+      </button>
+    </div>
+    <p class="soft hint">{{ anchor === null ? HINTS[how] : 'Now press the last one.' }}</p>
+    <ul class="faces" tabindex="-1">
+      <li v-for="(pair, place) in pairs" :key="pair.id">
+        <button
+          class="face"
+          :class="{ anchor: anchor === place }"
+          type="button"
+          :aria-pressed="chosen.has(place)"
+          :aria-label="`${place + 1}, ${pair.name}`"
+          :title="`${place + 1}: ${pair.name}`"
+          @click="press(place)"
+        >
+          <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>
+          <span v-if="pair.b" class="card twin"><FaceView :face="pair.b" :name="pair.name" /></span>
+        </button>
+      </li>
+    </ul>
+    <template #buttons>
+      <button class="btn main" type="button" @click="open = false">Done</button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.head {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+  gap: 16px;
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  margin-top: 12px;
+}
+.tag {
+  padding: 2px 12px;
+  border: 1px solid var(--line);
+  border-radius: 12px;
+  background: var(--card);
+  color: var(--ink);
+  font: 600 14px/1.5 var(--body);
+  cursor: pointer;
+}
+.tag[aria-pressed='true'] {
+  border-color: var(--lagoon);
+  background: var(--lagoon-pale);
+  color: #0f5556;
+}
+.hint {
+  margin: 12px 0 8px;
+}
+.faces {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-content: start;
+  height: min(440px, 50vh);
+  margin: 0;
+  padding: 6px;
+  overflow-y: auto;
+  list-style: none;
+}
+.face {
+  display: flex;
+  gap: 2px;
+  padding: 5px;
+  border: 2px solid transparent;
+  border-radius: 9px;
+  background: none;
+  cursor: pointer;
+}
+.face:hover {
+  background: var(--sand);
+}
+.face[aria-pressed='true'] {
+  border-color: var(--lagoon);
+  background: var(--lagoon-pale);
+}
+.face[aria-pressed='false'] .card {
+  opacity: 0.5;
+  filter: saturate(0.3);
+}
+.face.anchor {
+  border-color: var(--apricot);
+}
+.card {
+  width: 52px;
+  height: 62px;
+  border-radius: 6px;
+  background: var(--card);
+  box-shadow: 0 0 0 1px var(--line);
+}
+</style>

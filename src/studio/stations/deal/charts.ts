@@ -1,0 +1,142 @@
+import {
+  BarChart,
+  HeatmapChart,
+  ScatterChart,
+  type BarSeriesOption,
+  type HeatmapSeriesOption,
+  type ScatterSeriesOption,
+} from 'echarts/charts'
+import {
+  GridComponent,
+  TooltipComponent,
+  VisualMapComponent,
+  type GridComponentOption,
+  type TooltipComponentOption,
+  type VisualMapComponentOption,
+} from 'echarts/components'
+import { init, use, type ComposeOption, type ECharts } from 'echarts/core'
+import { SVGRenderer } from 'echarts/renderers'
+import { cellName, openCells } from '../../../core/board/cells.ts'
+import type { Report } from '../../../core/audit/report.ts'
+import type { Tally } from '../../../core/audit/tally.ts'
+
+/** The pictures of a fairness report, in the colours of the twins: apricot for fewer than even, lagoon for more. */
+use([BarChart, HeatmapChart, ScatterChart, GridComponent, TooltipComponent, VisualMapComponent, SVGRenderer])
+
+export type Chart = ECharts
+export type ChartOption = ComposeOption<
+  | BarSeriesOption
+  | HeatmapSeriesOption
+  | ScatterSeriesOption
+  | GridComponentOption
+  | TooltipComponentOption
+  | VisualMapComponentOption
+>
+export const chartOn = (box: HTMLElement): Chart => init(box, undefined, { renderer: 'svg' })
+
+const FEWER = '#d9673c'
+const EVEN = '#f3ebdc'
+const MORE = '#1f7f80'
+const INK = '#23243f'
+const SOFT = '#5d5a6e'
+const FONT = "'Figtree Variable', system-ui, sans-serif"
+const TIP = {
+  borderWidth: 0,
+  backgroundColor: INK,
+  textStyle: { color: '#fffdf8', fontFamily: FONT, fontSize: 14 },
+} as const
+const BARE = { axisLine: { show: false }, axisTick: { show: false }, splitLine: { show: false } } as const
+/** Deviations beyond so many standard deviations have the full colour. */
+const FULL = 4
+
+/** Where the cards of one pair landed: how often it was at each cell, and how often it should have been. */
+export function landings(
+  tally: Tally,
+  pair: number,
+): { cells: { cell: number; seen: number }[]; even: number } {
+  const open = openCells(tally.board)
+  const cells = open.map((cell, place) => ({ cell, seen: tally.at[place * tally.pairs + pair]! }))
+  return { cells, even: cells.reduce((sum, { seen }) => sum + seen, 0) / cells.length }
+}
+
+export function heatMap(tally: Tally, pair: number): ChartOption {
+  const { rows, columns } = tally.board
+  const { cells, even } = landings(tally, pair)
+  const step = Math.sqrt(even) || 1
+  return {
+    animation: false,
+    grid: { left: 20, right: 2, top: 18, bottom: 2 },
+    tooltip: {
+      ...TIP,
+      formatter: (info) => {
+        const [column, row, seen] = (info as unknown as { data: [number, number, number] }).data
+        return `${cellName(row * columns + column, columns)}: ${seen.toLocaleString('en')}, even would be ${even.toFixed(1)}`
+      },
+    },
+    xAxis: {
+      type: 'category',
+      position: 'top',
+      data: Array.from({ length: columns }, (_, i) => cellName(i, columns)[0]!),
+      axisLabel: { color: SOFT, fontFamily: FONT, fontSize: 12, margin: 4, interval: 0, hideOverlap: true },
+      ...BARE,
+    },
+    yAxis: {
+      type: 'category',
+      inverse: true,
+      data: Array.from({ length: rows }, (_, i) => String(i + 1)),
+      axisLabel: { color: SOFT, fontFamily: FONT, fontSize: 12, margin: 4, interval: 0, hideOverlap: true },
+      ...BARE,
+    },
+    visualMap: {
+      show: false,
+      dimension: 2,
+      min: even - FULL * step,
+      max: even + FULL * step,
+      inRange: { color: [FEWER, EVEN, MORE] },
+    },
+    series: [
+      {
+        type: 'heatmap',
+        data: cells.map(({ cell, seen }) => [cell % columns, Math.floor(cell / columns), seen]),
+        itemStyle: { borderColor: '#fffdf8', borderWidth: 2, borderRadius: 4 },
+        emphasis: { itemStyle: { borderColor: INK } },
+      },
+    ],
+  }
+}
+
+/** How far twins lay apart, as bars, and what chance expects, as marks. */
+export function stepsChart({ seen, expected }: NonNullable<Report['steps']>): ChartOption {
+  const percent = (share: number): string => `${(share * 100).toFixed(1)} %`
+  return {
+    animation: false,
+    grid: { left: 4, right: 4, top: 8, bottom: 20 },
+    tooltip: {
+      ...TIP,
+      trigger: 'axis',
+      formatter: (infos) => {
+        const at = (infos as unknown as { dataIndex: number }[])[0]!.dataIndex
+        return `${at + 1} ${at ? 'steps' : 'step'}: ${percent(seen[at]!)}, expected ${percent(expected[at]!)}`
+      },
+    },
+    xAxis: {
+      type: 'category',
+      data: seen.map((_, i) => String(i + 1)),
+      axisLabel: { color: SOFT, fontFamily: FONT, fontSize: 12, interval: 0, hideOverlap: true },
+      axisTick: { show: false },
+      axisLine: { lineStyle: { color: '#ddd3c0' } },
+    },
+    yAxis: { type: 'value', show: false },
+    series: [
+      { type: 'bar', data: seen, itemStyle: { color: MORE, borderRadius: [3, 3, 0, 0] }, barMaxWidth: 26 },
+      {
+        type: 'scatter',
+        data: expected,
+        symbol: 'rect',
+        symbolSize: [22, 3],
+        itemStyle: { color: FEWER },
+        z: 3,
+      },
+    ],
+  }
+}

@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { ElColorPicker } from 'element-plus'
+import 'element-plus/theme-chalk/el-color-picker.css'
+import { computed, ref } from 'vue'
+import { PATTERNS } from '../../../core/deck/back.ts'
+import type { Back, Pair } from '../../../core/deck/pair.ts'
+import { problemLine } from '../../../core/result.ts'
+import BackView from '../../parts/cards/BackView.vue'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import { useBench } from '../../store/bench.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { imageSource } from '../../parts/cards/image-files.ts'
+import PicturePicker from '../../parts/cards/PicturePicker.vue'
+import { BACK_COLOURS } from './back-colours.ts'
+import { smallestCard } from './smallest-card.ts'
+
+/** The back of every card, on one large card. */
+const bench = useBench()
+const { say } = useToasts()
+const size = computed(() => smallestCard(bench.game!))
+const back = computed(() => bench.game!.deck.back)
+const picking = ref(false)
+const picker = ref<InstanceType<typeof FilePicker>>()
+const wanted = ref<'emblem' | 'image'>('emblem')
+
+function change(next: Partial<Back>, about = ''): void {
+  bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
+}
+const without = (key: 'emblem' | 'image'): void =>
+  bench.edit('change the back', (game) => void delete game.deck.back[key])
+function choose(kind: typeof wanted.value): void {
+  wanted.value = kind
+  picker.value?.choose()
+}
+async function useImage([file]: [File, ...File[]]): Promise<void> {
+  const source = await imageSource(file)
+  if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
+  const { src } = source.value
+  change(wanted.value === 'image' ? { image: src } : { emblem: { kind: 'image', src } })
+}
+function usePicture([pair]: Pair[]): void {
+  if (pair?.a.kind === 'picture') change({ emblem: { kind: 'picture', name: pair.a.name } })
+}
+</script>
+
+<template>
+  <section aria-labelledby="back-title">
+    <h2 id="back-title">The back</h2>
+    <p class="soft">What every card shows while it lies face down.</p>
+    <div class="large"><BackView :back="back" /></div>
+    <p class="soft real">
+      <span class="real-size" :style="{ width: `${size.width}px`, height: `${size.height}px` }"
+        ><BackView :back="back" /></span
+      >as large as the smallest card on a phone, {{ size.width }} × {{ size.height }} px
+    </p>
+    <div class="row">
+      <span>Emblem</span>
+      <button v-if="back.emblem" class="btn" type="button" @click="without('emblem')">None</button>
+      <button class="btn" type="button" :disabled="!!back.image" @click="picking = true">A picture</button>
+      <button class="btn" type="button" :disabled="!!back.image" @click="choose('emblem')">An image</button>
+    </div>
+    <div class="row">
+      <span>Own image over all</span>
+      <button v-if="back.image" class="btn" type="button" @click="without('image')">Take it away</button>
+      <button v-else class="btn" type="button" @click="choose('image')">Choose</button>
+    </div>
+    <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
+    <PicturePicker v-model="picking" one @add="usePicture" />
+    <h3 id="patterns">Pattern</h3>
+    <div class="patterns" role="group" aria-labelledby="patterns">
+      <button
+        v-for="pattern in PATTERNS"
+        :key="pattern"
+        class="pattern"
+        type="button"
+        :aria-pressed="back.pattern === pattern"
+        @click="change({ pattern })"
+      >
+        <span class="small"><BackView :back="{ ...back, pattern }" /></span>{{ pattern }}
+      </button>
+    </div>
+    <h3 id="inks">Two colours</h3>
+    <div class="inks" role="group" aria-labelledby="inks">
+      <button
+        v-for="({ ink, paper }, name) in BACK_COLOURS"
+        :key="ink"
+        class="ink"
+        type="button"
+        :aria-label="name"
+        :title="name"
+        :aria-pressed="back.ink === ink && back.paper === paper"
+        :style="{ background: ink, borderColor: paper }"
+        @click="change({ ink, paper })"
+      />
+    </div>
+    <div class="row">
+      <span>Own colours</span>
+      <ElColorPicker
+        :model-value="back.ink"
+        color-format="hex"
+        aria-label="Ground of the back"
+        @change="(ink) => ink && change({ ink }, 'ink')"
+      />
+      <ElColorPicker
+        :model-value="back.paper"
+        color-format="hex"
+        aria-label="Lines and edge of the back"
+        @change="(paper) => paper && change({ paper }, 'paper')"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+h2 {
+  font-size: 20px;
+}
+h3 {
+  margin: 16px 0 8px;
+}
+.large {
+  width: 148px;
+  height: 176px;
+  margin: 16px auto 4px;
+  border-radius: 12px;
+  box-shadow: 0 6px 18px #23243f33;
+}
+.real {
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 10px;
+  margin: 10px 0 4px;
+}
+.real-size {
+  flex: none;
+  border-radius: 6px;
+  overflow: hidden;
+}
+.row .btn {
+  min-height: 32px;
+  padding: 0 10px;
+  font-size: 14px;
+}
+.large :deep(.back-view) {
+  border-width: 7px;
+}
+.patterns {
+  display: grid;
+  grid-template-columns: repeat(3, 1fr);
+  gap: 8px;
+}
+.pattern {
+  display: grid;
+  justify-items: center;
+  gap: 4px;
+  padding: 8px 2px 6px;
+  border: 1px solid var(--line);
+  border-radius: 8px;
+  background: var(--card);
+  color: inherit;
+  font: 500 13px var(--body);
+  cursor: pointer;
+}
+.pattern:hover {
+  background: var(--paper);
+}
+.pattern[aria-pressed='true'] {
+  border-color: var(--lagoon);
+  box-shadow: 0 0 0 2px #1f7f8040;
+}
+.small {
+  width: 42px;
+  height: 50px;
+  border-radius: 6px;
+}
+.inks {
+  display: flex;
+  gap: 10px;
+}
+.ink {
+  width: 40px;
+  height: 40px;
+  border: 5px solid;
+  border-radius: 9px;
+  box-shadow: 0 0 0 1px var(--line);
+  cursor: pointer;
+}
+.ink[aria-pressed='true'] {
+  box-shadow: 0 0 0 3px var(--lagoon);
+}
+.row {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-top: 14px;
+  color: var(--ink-soft);
+}
+.row span {
+  flex: 1;
+}
+</style>

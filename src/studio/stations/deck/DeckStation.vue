@@ -1,0 +1,223 @@
+<script setup lang="ts">
+import { ElSegmented } from 'element-plus'
+import 'element-plus/theme-chalk/el-segmented.css'
+import { computed, ref } from 'vue'
+import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
+import SearchField from '../../parts/look/SearchField.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { useBench } from '../../store/bench.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import BackDesigner from './BackDesigner.vue'
+import DeckFindings from './DeckFindings.vue'
+import DeckWays from './DeckWays.vue'
+import { droppedFiles } from './dropped-files.ts'
+import LightTable from './LightTable.vue'
+import LikenessAside from './LikenessAside.vue'
+import ManySlip from './ManySlip.vue'
+import PairSlip from './PairSlip.vue'
+import { smallestCard } from './smallest-card.ts'
+import { some, useDeckEdits } from './useDeckEdits.ts'
+import { BACK, useLookAlikes } from './useLookAlikes.ts'
+import { usePairClipboard } from './usePairClipboard.ts'
+import { useSelection } from './useSelection.ts'
+
+const bench = useBench()
+const { say } = useToasts()
+const query = ref('')
+const tag = ref('')
+const vision = ref<Vision>('everyone')
+const light = ref<InstanceType<typeof LightTable>>()
+const ways = ref<InstanceType<typeof DeckWays>>()
+const dropping = ref(false)
+
+const pairs = computed(() => bench.game!.deck.pairs)
+const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
+const shown = computed(() => {
+  const wanted = query.value.trim().toLowerCase()
+  return pairs.value.filter(
+    ({ name, tags: own = [] }) =>
+      (!tag.value || own.includes(tag.value)) &&
+      (!wanted || [name, ...own].some((word) => word.toLowerCase().includes(wanted))),
+  )
+})
+const whole = computed(() => shown.value.length === pairs.value.length)
+const selection = useSelection(computed(() => shown.value.map(({ id }) => id)))
+const chosen = computed(() => {
+  const ids = new Set(selection.inOrder.value)
+  return pairs.value.filter(({ id }) => ids.has(id))
+})
+
+const { ties, progress, threshold } = useLookAlikes(() => bench.game!)
+const seenTies = computed(() =>
+  ties.value
+    .filter(({ likeness }) => likeness[vision.value] >= threshold.value)
+    .sort((a, b) => b.likeness[vision.value] - a.likeness[vision.value]),
+)
+const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== BACK))
+
+const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
+function remove(label?: string): void {
+  deck.remove(label)
+  void light.value?.focusLead()
+}
+function step(by: number): void {
+  if (!whole.value) return say('Show the whole deck to change its order')
+  deck.step(by)
+  void light.value?.focusLead()
+}
+const clipboard = usePairClipboard({
+  chosen: () => chosen.value,
+  remove,
+  add: deck.add,
+  files: (files) => ways.value?.takeImages(files),
+  words: (text) => ways.value?.takeWords(text),
+})
+async function drop(event: DragEvent): Promise<void> {
+  dropping.value = false
+  if (event.dataTransfer) ways.value?.takeImages(await droppedFiles(event.dataTransfer))
+}
+</script>
+
+<template>
+  <div
+    class="deck"
+    @dragover.prevent="dropping = $event.dataTransfer?.types.includes('Files') ?? false"
+    @drop.prevent="drop"
+    @dragleave.self="dropping = false"
+  >
+    <section class="left" aria-labelledby="light-table">
+      <header>
+        <h2 id="light-table">Light table</h2>
+        <span class="soft count">{{
+          whole ? some(pairs.length) : `${shown.length} of ${some(pairs.length)}`
+        }}</span>
+        <SearchField v-model="query" label="Search by name or tag" placeholder="name or tag" />
+        <ChoiceWord
+          v-if="tags.length"
+          v-model="tag"
+          label="Only pairs with this tag"
+          :choices="[['', 'every tag'], ...tags.map((word) => [word, word] as const)]"
+        />
+        <span class="seen">
+          <span id="seen-label" class="soft">seen as</span>
+          <ElSegmented v-model="vision" :options="[...VISIONS]" aria-labelledby="seen-label" size="small" />
+        </span>
+      </header>
+      <LightTable
+        ref="light"
+        :class="{ dropping }"
+        :pairs="shown"
+        :selection="selection"
+        :ties="pairTies"
+        :vision="vision"
+        :whole="whole"
+        @move="deck.move"
+        @step="step"
+        @remove="remove()"
+      >
+        <p v-if="pairs.length === 0" class="empty">
+          <strong>No pairs yet.</strong> Add pictures from the library, drop images here, cut a sheet, paste
+          words, or take a series.
+        </p>
+        <p v-else-if="shown.length === 0" class="empty">
+          No pair is called or tagged "{{ query || tag }}".
+          <button class="btn" type="button" @click="query = tag = ''">Show all</button>
+        </p>
+      </LightTable>
+      <DeckWays ref="ways" @add="deck.add" @paste="clipboard.paste" />
+    </section>
+    <aside class="right" aria-label="Slip">
+      <PairSlip
+        v-if="chosen.length === 1"
+        :key="chosen[0]!.id"
+        :pair="chosen[0]!"
+        @remove="remove()"
+        @move="step"
+        @double="deck.double"
+      />
+      <ManySlip
+        v-else-if="chosen.length > 1"
+        :pairs="chosen"
+        @remove="remove()"
+        @step="step"
+        @double="deck.double"
+        @copy="clipboard.copy"
+        @cut="clipboard.cut"
+      />
+      <BackDesigner v-else />
+      <LikenessAside
+        v-model:threshold="threshold"
+        :ties="seenTies"
+        :chosen="chosen.length === 1 ? chosen[0]!.id : null"
+        :progress="progress"
+        :vision="vision"
+        :size="smallestCard(bench.game!).width"
+        @choose="selection.only"
+      />
+      <DeckFindings :ties="ties" :seen="pairTies" @choose="selection.these" />
+      <button v-if="chosen.length" class="btn to-back" type="button" @click="selection.only(null)">
+        Design the back
+      </button>
+    </aside>
+  </div>
+</template>
+
+<style scoped>
+.deck {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 300px;
+  height: 100%;
+}
+.left {
+  display: grid;
+  grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr);
+  gap: 12px;
+  min-height: 0;
+  padding: 14px 20px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
+}
+h2,
+.count {
+  white-space: nowrap;
+}
+.seen {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  margin-left: auto;
+  white-space: nowrap;
+}
+.dropping {
+  border: 2px dashed var(--lagoon);
+}
+.empty {
+  display: grid;
+  justify-items: center;
+  gap: 10px;
+  padding: 80px 24px;
+  text-align: center;
+}
+.right {
+  overflow-y: auto;
+  padding: 16px 20px 24px;
+  border-left: 1px solid var(--line);
+}
+.to-back {
+  width: 100%;
+  margin-top: 16px;
+}
+@media (max-width: 760px) {
+  .deck {
+    grid-template: max-content max-content / minmax(0, 1fr);
+    overflow-y: auto;
+  }
+  .left {
+    grid-template-rows: auto 60vh auto;
+  }
+}
+</style>

@@ -1,0 +1,75 @@
+<script setup lang="ts">
+import IconFile from '~icons/ph/upload-simple'
+import IconPaste from '~icons/ph/clipboard-text'
+import IconPictures from '~icons/ph/images-square'
+import IconSeries from '~icons/ph/list-numbers'
+import IconSheet from '~icons/ph/grid-nine'
+import IconWords from '~icons/ph/list-dashes'
+import { ref } from 'vue'
+import type { Pair } from '../../../core/deck/pair.ts'
+import ImagesDialog from './ImagesDialog.vue'
+import PicturePicker from '../../parts/cards/PicturePicker.vue'
+import SeriesDialog from './SeriesDialog.vue'
+import SheetDialog from './SheetDialog.vue'
+import WordsDialog from './WordsDialog.vue'
+
+/** The ways into a deck: a button and a dialog each. Files and words that come by themselves open the dialog of their kind. */
+const emit = defineEmits<{ add: [pairs: readonly Pair[], label: string]; paste: [] }>()
+const way = ref<'pictures' | 'images' | 'sheet' | 'words' | 'series' | null>(null)
+const images = ref<File[]>([])
+const pasted = ref('')
+
+const open = (name: NonNullable<typeof way.value>, label: string) => ({
+  modelValue: way.value === name,
+  'onUpdate:modelValue': (on: boolean) => {
+    way.value = on ? name : null
+    if (on) return
+    pasted.value = ''
+    images.value = []
+  },
+  onAdd: (pairs: readonly Pair[]) => emit('add', pairs, label),
+})
+defineExpose({
+  takeImages(files: File[]): void {
+    if (!files.length) return
+    images.value = files
+    way.value = 'images'
+  },
+  takeWords(text: string): void {
+    pasted.value = text
+    way.value = 'words'
+  },
+})
+</script>
+
+<template>
+  <footer>
+    <span class="soft">Add</span>
+    <button class="btn" type="button" @click="way = 'pictures'"><IconPictures />Pictures</button>
+    <button class="btn" type="button" @click="way = 'images'"><IconFile />Images</button>
+    <button class="btn" type="button" @click="way = 'sheet'"><IconSheet />Sheet</button>
+    <button class="btn" type="button" @click="way = 'words'"><IconWords />Words</button>
+    <button class="btn" type="button" @click="way = 'series'"><IconSeries />Series</button>
+    <button class="btn" type="button" title="Paste pairs (Ctrl+V)" @click="emit('paste')">
+      <IconPaste />Paste
+    </button>
+    <span class="soft tip">or drop files on the table</span>
+    <PicturePicker v-bind="open('pictures', 'add pictures')" />
+    <ImagesDialog v-bind="open('images', 'add images')" :files="images" />
+    <SheetDialog v-bind="open('sheet', 'add tiles')" />
+    <WordsDialog v-bind="open('words', 'add words')" :pasted="pasted" />
+    <SeriesDialog v-bind="open('series', 'add a series')" />
+  </footer>
+</template>
+
+<style scoped>
+footer {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+.tip {
+  margin-left: auto;
+}
+</style>

@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import IconFile from '~icons/ph/upload-simple'
+import IconFolder from '~icons/ph/folder-open'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Pair } from '../../../core/deck/pair.ts'
+import FaceView from '../../parts/cards/FaceView.vue'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import { useBench } from '../../store/bench.ts'
+import { droppedFiles, inOrder } from './dropped-files.ts'
+import {
+  imagePairs,
+  LONGEST_SIDE,
+  readImages,
+  twinsAmong,
+  type ReadImage,
+} from '../../parts/cards/image-files.ts'
+
+/** Pairs from image files: read one by one, seen before they are added, joined by their names on request. */
+const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ files: readonly File[] }>()
+const emit = defineEmits<{ add: [pairs: Pair[]] }>()
+const bench = useBench()
+
+const images = shallowRef<ReadImage[]>([])
+const problems = ref<string[]>([])
+const join = ref(false)
+const done = ref(0)
+const total = ref(0)
+const over = ref(false)
+const picker = ref<InstanceType<typeof FilePicker>>()
+const folder = ref<InstanceType<typeof FilePicker>>()
+let run = 0
+
+const taken = computed(() => bench.game!.deck.pairs.map(({ id }) => id))
+const twins = computed(() => twinsAmong(images.value).size)
+const made = computed(() => imagePairs(images.value, taken.value, join.value))
+const smaller = computed(() => images.value.filter((image) => image.smaller).length)
+const reading = computed(() => done.value < total.value)
+const TOLD = 4
+const SHOWN = 60
+
+watch(
+  open,
+  (isOpen) => {
+    run++
+    images.value = []
+    problems.value = []
+    join.value = false
+    done.value = total.value = 0
+    if (isOpen && props.files.length) void read(props.files)
+  },
+  { immediate: true },
+)
+
+async function read(files: readonly File[]): Promise<void> {
+  const mine = run
+  const list = inOrder(files)
+  total.value += list.length
+  await readImages(list, (image, problem) => {
+    if (mine !== run) return false
+    done.value++
+    if (image) images.value = [...images.value, image]
+    else problems.value.push(problem)
+    return true
+  })
+}
+async function drop(event: DragEvent): Promise<void> {
+  over.value = false
+  if (event.dataTransfer) await read(await droppedFiles(event.dataTransfer))
+}
+/** Gives up what has not been read yet; what has stays. */
+function stop(): void {
+  run++
+  total.value = done.value
+}
+function add(): void {
+  emit('add', made.value.pairs)
+  open.value = false
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Images" :width="860">
+    <div
+      class="drop"
+      :class="{ over }"
+      @dragover.prevent.stop="over = true"
+      @dragleave.self="over = false"
+      @drop.prevent.stop="drop"
+    >
+      <div class="choose">
+        <button class="btn" type="button" @click="picker?.choose()"><IconFile />Choose files</button>
+        <button class="btn" type="button" @click="folder?.choose()"><IconFolder />Choose a folder</button>
+        <span class="soft"
+          >or drop files and folders here, or paste an image. PNG, JPEG, WebP, GIF, SVG.</span
+        >
+      </div>
+      <div v-if="reading" class="going">
+        <progress :value="done" :max="total" aria-label="Reading images" />
+        <span class="soft">{{ done }} of {{ total }}</span>
+        <button class="btn" type="button" @click="stop">Stop</button>
+      </div>
+      <div v-if="problems.length" role="alert">
+        <ul class="problems">
+          <li v-for="problem in problems.slice(0, TOLD)" :key="problem">{{ problem }}</li>
+          <li v-if="problems.length > TOLD">and {{ problems.length - TOLD }} more</li>
+        </ul>
+      </div>
+      <label v-if="twins" class="join">
+        <input v-model="join" type="checkbox" />
+        Make related pairs of {{ twins * 2 }} images whose names differ only in a final a/b, 1/2 or left/right
+      </label>
+      <p v-if="images.length" class="soft">
+        {{ made.pairs.length }} {{ made.pairs.length === 1 ? 'pair' : 'pairs' }} from {{ images.length }}
+        {{ images.length === 1 ? 'image' : 'images'
+        }}{{ made.twice ? `; ${made.twice} came twice and are taken once` : ''
+        }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
+      </p>
+      <ul v-if="made.pairs.length" class="preview" aria-label="Pairs to be added">
+        <li v-for="pair in made.pairs.slice(0, SHOWN)" :key="pair.id">
+          <span class="cards">
+            <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>
+            <span v-if="pair.b" class="card"><FaceView :face="pair.b" :name="pair.name" /></span>
+          </span>
+          <span class="name">{{ pair.name }}</span>
+        </li>
+        <li v-if="made.pairs.length > SHOWN" class="soft">and {{ made.pairs.length - SHOWN }} more</li>
+      </ul>
+      <p v-else-if="!reading" class="none soft">
+        Each image becomes a pair of twins. Larger ones are made {{ LONGEST_SIDE }} px on their longest side:
+        more cannot be seen on a card.
+      </p>
+    </div>
+    <FilePicker ref="picker" label="Images to add" accept="image/*" multiple @take="read" />
+    <FilePicker ref="folder" label="Folder of images to add" folder @take="read" />
+    <template #buttons>
+      <button class="btn" type="button" @click="open = false">Cancel</button>
+      <button class="btn main" type="button" :disabled="!made.pairs.length || reading" @click="add">
+        {{ made.pairs.length === 1 ? 'Add 1 pair' : `Add ${made.pairs.length} pairs` }}
+      </button>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.drop {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  min-height: 260px;
+  border-radius: var(--round-card);
+}
+.drop.over {
+  outline: 2px dashed var(--lagoon);
+  outline-offset: 6px;
+}
+.choose,
+.going {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+}
+progress {
+  flex: 1;
+  accent-color: var(--lagoon);
+}
+.problems {
+  margin: 0;
+  padding-left: 20px;
+  color: var(--brick);
+}
+.join {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-weight: 600;
+}
+.join input {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--lagoon);
+}
+.preview {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 14px;
+  max-height: min(360px, 42vh);
+  margin: 0;
+  padding: 4px;
+  overflow-y: auto;
+  list-style: none;
+}
+.preview li {
+  display: grid;
+  justify-items: center;
+  gap: 4px;
+}
+.cards {
+  display: flex;
+  gap: 3px;
+}
+.card {
+  width: 62px;
+  height: 74px;
+  border-radius: 7px;
+  background: var(--card);
+  box-shadow: 0 0 0 1px var(--line);
+}
+.name {
+  max-width: 120px;
+  overflow: hidden;
+  font-size: 13px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.none {
+  padding: 40px 60px;
+  text-align: center;
+}
+</style>

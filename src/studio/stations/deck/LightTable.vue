@@ -1,0 +1,253 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import { visionMatrix, VISIONS, type Vision } from '../../../core/deck/vision.ts'
+import type { Pair } from '../../../core/deck/pair.ts'
+import TieThreads from './TieThreads.vue'
+import TileRows from './TileRows.vue'
+import type { Tie } from './useLookAlikes.ts'
+import { useRubberBand } from './useRubberBand.ts'
+import type { useSelection } from './useSelection.ts'
+import { useShield } from './useShield.ts'
+import { useTileGrid } from './useTileGrid.ts'
+import type { Place } from './useTileDrag.ts'
+
+/** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
+const props = defineProps<{
+  pairs: readonly Pair[]
+  selection: ReturnType<typeof useSelection>
+  ties: readonly Tie[]
+  vision: Vision
+  /** whether what is shown is the whole deck, so that its order can be changed */
+  whole: boolean
+}>()
+const emit = defineEmits<{ move: [ids: string[], to: number]; step: [by: number]; remove: [] }>()
+
+const ground = ref<HTMLElement>()
+const table = ref<HTMLElement>()
+const { chosen, lead, press, only, these, all } = props.selection
+
+const { perRow, height, middleOf, lineAt } = useTileGrid(
+  ground,
+  computed(() => props.pairs.length),
+)
+/** Tiles lie in blocks of some rows, each painted by itself, so that scrolling paints what comes near and not the whole table. */
+const ROWS = 4
+const blocks = computed(() => {
+  const size = perRow.value * ROWS
+  return Array.from({ length: size && Math.ceil(props.pairs.length / size) }, (_, i) =>
+    props.pairs.slice(i * size, (i + 1) * size),
+  )
+})
+
+const shield = ref<HTMLElement>()
+const { raise, lower, press: pressTile, click } = useShield(shield)
+
+const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
+const seen = computed(() => {
+  const here = new Set(props.pairs.map(({ id }) => id))
+  return props.ties.filter(({ one, other }) => here.has(one) && here.has(other))
+})
+/** the one tile that the Tab key reaches */
+const reached = computed(() =>
+  props.pairs.some(({ id }) => id === lead.value) ? lead.value : props.pairs[0]?.id,
+)
+/** the middle of a tile's cards, by the id of its pair */
+const middles = computed(() => {
+  const found = new Map<string, { x: number; y: number }>()
+  props.pairs.forEach(({ id }, i) => {
+    if (tied.value.has(id)) found.set(id, middleOf(i))
+  })
+  return found
+})
+
+/** where the tile that is being dragged would lie */
+const place = ref<Place | null>(null)
+const placeLine = computed(() => {
+  if (!place.value) return null
+  const at = props.pairs.findIndex(({ id }) => id === place.value!.beside)
+  return at < 0 ? null : lineAt(at, place.value.after)
+})
+/** A chosen tile that is dragged takes all that are chosen along. */
+function dragged(id: string | null): void {
+  const to = place.value
+  place.value = null
+  if (!to || id === null) return
+  const ids = chosen.value.has(id) ? props.selection.inOrder.value : [id]
+  const along = new Set(ids)
+  const at = props.pairs.findIndex((pair) => pair.id === to.beside) + Number(to.after)
+  emit('move', [...ids], props.pairs.slice(0, at).filter((pair) => !along.has(pair.id)).length)
+}
+
+const tiles = (): { id: string; element: HTMLElement }[] =>
+  [...(table.value?.querySelectorAll<HTMLElement>('[role=option]') ?? [])].map((element) => ({
+    id: element.dataset.pair!,
+    element,
+  }))
+const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
+  these(add ? [...chosen.value, ...ids] : ids),
+)
+
+async function focusLead(): Promise<void> {
+  await nextTick()
+  const tile = table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"]`)
+  tile?.scrollIntoView({ block: 'nearest' })
+  tile?.focus({ preventScroll: true })
+}
+defineExpose({ focusLead })
+
+function pick(event: MouseEvent | KeyboardEvent): void {
+  const tile = (event.target as Element).closest<HTMLElement>('[role=option]')
+  if (tile) press(tile.dataset.pair!, event)
+}
+
+/** Enter and Space choose; arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
+function key(event: KeyboardEvent): void {
+  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
+    event.preventDefault()
+    return all()
+  }
+  if (event.key === 'Delete' || event.key === 'Backspace') return emit('remove')
+  if (event.key === 'Escape') return only(null)
+  if (event.key === 'Enter' || event.key === ' ') {
+    event.preventDefault()
+    return pick(event)
+  }
+  const steps: Record<string, number> = {
+    ArrowLeft: -1,
+    ArrowRight: 1,
+    ArrowUp: -perRow.value,
+    ArrowDown: perRow.value,
+    Home: -Infinity,
+    End: Infinity,
+  }
+  const by = steps[event.key]
+  if (by === undefined) return
+  event.preventDefault()
+  if (event.altKey) return emit('step', Math.sign(by))
+  const at = props.pairs.findIndex(({ id }) => id === lead.value)
+  const next = props.pairs[Math.max(0, Math.min(props.pairs.length - 1, at + by))]
+  if (!next) return
+  press(next.id, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false })
+  void focusLead()
+}
+
+const matrix = (vision: Vision): string =>
+  [...visionMatrix(vision).map((row) => `${row.map((n) => n.toFixed(6)).join(' ')} 0 0`), '0 0 0 1 0'].join(
+    ' ',
+  )
+</script>
+
+<template>
+  <div class="glass">
+    <svg class="filters" aria-hidden="true">
+      <filter
+        v-for="kind in VISIONS.slice(1)"
+        :id="`seen-${kind}`"
+        :key="kind"
+        color-interpolation-filters="sRGB"
+      >
+        <feColorMatrix type="matrix" :values="matrix(kind)" />
+      </filter>
+    </svg>
+    <div
+      ref="ground"
+      class="scroll"
+      :style="{ filter: vision === 'everyone' ? undefined : `url(#seen-${vision})` }"
+      @pointerdown="pressTile($event) || down($event)"
+      @scroll.passive="raise"
+    >
+      <div class="sheet" @click="click">
+        <div
+          ref="table"
+          class="table"
+          role="listbox"
+          aria-label="Pairs"
+          aria-multiselectable="true"
+          @click="pick"
+          @keydown="key"
+        >
+          <TileRows
+            v-for="(block, i) in blocks"
+            :key="i"
+            :pairs="block"
+            :per-row="perRow"
+            :fixed="!whole"
+            :chosen="chosen"
+            :alike="tied"
+            :reached="reached"
+            @over="place = $event"
+            @end="dragged"
+          />
+        </div>
+        <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :middles="middles" :height="height" />
+        <div ref="shield" class="shield" hidden @pointermove="lower" />
+        <div v-if="placeLine" class="place" :style="placeLine" />
+        <div
+          v-if="band"
+          class="band"
+          :style="{
+            left: `${band.left}px`,
+            top: `${band.top}px`,
+            width: `${band.width}px`,
+            height: `${band.height}px`,
+          }"
+        />
+      </div>
+      <slot />
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.glass {
+  position: relative;
+  min-height: 0;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: var(--round-card);
+  background: radial-gradient(circle at 50% 40%, #fff 0, #fdfaf3 45%, #f3ebdc 100%);
+  box-shadow: inset 0 0 24px #d8caae80;
+  user-select: none;
+}
+.scroll {
+  position: relative;
+  height: 100%;
+  overflow-y: auto;
+  will-change: scroll-position;
+}
+.sheet {
+  position: relative;
+  min-height: 100%;
+}
+.filters {
+  position: absolute;
+  width: 0;
+  height: 0;
+}
+.table {
+  display: grid;
+  gap: 10px;
+  padding: 18px;
+}
+.place {
+  position: absolute;
+  width: 4px;
+  border-radius: 2px;
+  background: var(--lagoon);
+  pointer-events: none;
+}
+.shield {
+  position: absolute;
+  inset: 0;
+}
+.shield[hidden] {
+  display: none;
+}
+.band {
+  position: absolute;
+  border: 1.5px solid var(--lagoon);
+  border-radius: 3px;
+  background: #1f7f801f;
+  pointer-events: none;
+}
+</style>

@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import { ElColorPicker } from 'element-plus'
+import 'element-plus/theme-chalk/el-color-picker.css'
+import { FACE_INK, FACE_PAPER } from '../../../core/deck/face.ts'
+
+/** The two colours of a face; `inked` is false where its ink shows nowhere. `of` follows the names: "Paper of all of them". */
+defineProps<{ paper?: string; ink?: string; inked?: boolean; of?: string }>()
+defineEmits<{ paper: [colour: string | null]; ink: [colour: string | null] }>()
+</script>
+
+<template>
+  <span class="colours">
+    <ElColorPicker
+      :model-value="paper ?? FACE_PAPER"
+      color-format="hex"
+      :aria-label="`Paper${of ?? ''}`"
+      @change="$emit('paper', $event)"
+    />
+    <ElColorPicker
+      :model-value="ink ?? FACE_INK"
+      color-format="hex"
+      :aria-label="`Ink${of ?? ''}`"
+      :disabled="!inked"
+      @change="$emit('ink', $event)"
+    />
+  </span>
+</template>
+
+<style scoped>
+.colours {
+  display: flex;
+  gap: 8px;
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { LENGTHS } from '../../../core/settings/settings.ts'
+import type { SheetTile } from './useSheet.ts'
+
+/** The tiles of a sheet that are taken, each with its name. */
+defineProps<{ tiles: readonly SheetTile[]; image: { canvas: HTMLCanvasElement; url: string } }>()
+defineEmits<{ rename: [key: string, name: string]; leave: [key: string] }>()
+const looked = defineModel<string>('looked', { required: true })
+</script>
+
+<template>
+  <ul class="names" aria-label="Names of the tiles">
+    <li v-for="tile in tiles" :key="tile.key" :class="{ looked: looked === tile.key }">
+      <svg class="mini" :viewBox="`${tile.x} ${tile.y} ${tile.width} ${tile.height}`" aria-hidden="true">
+        <image :href="image.url" :width="image.canvas.width" :height="image.canvas.height" />
+      </svg>
+      <input
+        :value="tile.name"
+        :aria-label="`Name of the tile in row ${tile.row + 1}, column ${tile.column + 1}`"
+        :maxlength="LENGTHS.name"
+        @change="$emit('rename', tile.key, ($event.target as HTMLInputElement).value)"
+        @focus="looked = tile.key"
+      />
+      <button
+        class="icon"
+        type="button"
+        :aria-label="`Leave ${tile.name} out`"
+        title="Leave it out"
+        @click="$emit('leave', tile.key)"
+      >
+        ×
+      </button>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.names {
+  display: grid;
+  align-content: start;
+  gap: 4px;
+  min-height: 80px;
+  margin: 0;
+  padding: 2px;
+  overflow-y: auto;
+  list-style: none;
+}
+.names li {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  border-radius: var(--round);
+}
+.names li.looked {
+  background: var(--lagoon-pale);
+}
+.mini {
+  flex: none;
+  width: 30px;
+  height: 30px;
+}
+.names input {
+  flex: 1;
+  min-width: 0;
+  padding: 3px 6px;
+  border: 1px solid transparent;
+  border-radius: var(--round);
+  background: none;
+  color: inherit;
+  font: 500 15px var(--body);
+}
+.names input:hover,
+.names input:focus {
+  border-color: var(--line);
+  background: #fff;
+}
+.icon {
+  width: 28px;
+  height: 28px;
+  border: 0;
+  background: none;
+  color: var(--ink-soft);
+  font-size: 18px;
+  cursor: pointer;
+}
+</style>

@@ -1,0 +1,31 @@
+import type { Directive } from 'vue'
+import type { Face, Pair } from '../../../core/deck/pair.ts'
+import { paintedPair } from '../../workers/painting/painted.ts'
+
+/** Faces never change, so that one drawing holds for as long as a face is known. */
+const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
+
+/** A pair as it lies on the light table, drawn once and kept, so that a deck of hundreds scrolls without drawing anything anew. Out: its URL. */
+function pairPicture(pair: Pair): Promise<string> {
+  const { a, b } = pair
+  const scale = devicePixelRatio
+  const known = drawn.get(a)
+  if (known?.b === b && known?.scale === scale) return known.picture
+  const picture = paintedPair(pair)
+  drawn.set(a, { picture, b, scale })
+  return picture
+}
+
+/** Which picture an element waits for or shows. */
+const shown = new WeakMap<HTMLElement, Promise<string>>()
+
+async function show(element: HTMLElement, { value }: { value: Pair }): Promise<void> {
+  const picture = pairPicture(value)
+  if (shown.get(element) === picture) return
+  shown.set(element, picture)
+  const url = await picture
+  if (shown.get(element) === picture) element.style.backgroundImage = url && `url(${url})`
+}
+
+/** Gives an element a pair's picture behind it, as soon as it is drawn. */
+export const vPairPicture: Directive<HTMLElement, Pair> = { mounted: show, updated: show }

@@ -1,0 +1,63 @@
+import type { Ref } from 'vue'
+import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../../core/deck/edit.ts'
+import type { Pair } from '../../../core/deck/pair.ts'
+import { BOUNDS } from '../../../core/settings/settings.ts'
+import { useBench } from '../../store/bench.ts'
+import { useDone } from '../../parts/toast/useDone.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import type { useSelection } from './useSelection.ts'
+
+export const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
+
+/** What is done to the pairs that are chosen, each one step to undo. `shown` are those that a search leaves on the table. */
+export function useDeckEdits(
+  selection: ReturnType<typeof useSelection>,
+  shown: Ref<readonly Pair[]>,
+  showAll: () => void,
+) {
+  const bench = useBench()
+  const { say } = useToasts()
+  const done = useDone()
+  const pairs = (): Pair[] => bench.game!.deck.pairs
+  const chosen = (): Set<string> => new Set(selection.inOrder.value)
+  const edit = (label: string, to: (now: Pair[]) => Pair[]): void =>
+    bench.edit(label, (game) => void (game.deck.pairs = to(pairs())))
+
+  /** Adds pairs at the end, or pasted ones behind the last of the chosen, and chooses them. */
+  function add(made: readonly Pair[], label: string): void {
+    if (!made.length) return
+    const last = pairs().findLastIndex(({ id }) => selection.chosen.value.has(id))
+    const result = withPairs(pairs(), made, label === 'paste pairs' && last >= 0 ? last + 1 : undefined)
+    const { ids } = result
+    if (ids.length) edit(label, () => result.pairs)
+    const left = made.length - ids.length
+    if (left)
+      say(`A deck has at most ${BOUNDS.pairs[1].toLocaleString('en')} pairs; ${left} are left out`, {
+        tone: 'wrong',
+      })
+    if (!ids.length) return
+    showAll()
+    selection.these(ids.length > 1 ? ids : ids.slice(-1))
+    done(`${some(ids.length)} added`)
+  }
+  function remove(label = 'remove pairs'): void {
+    const ids = chosen()
+    if (!ids.size) return
+    const at = shown.value.findIndex(({ id }) => ids.has(id))
+    const [first] = shown.value.filter(({ id }) => ids.has(id))
+    edit(label, (now) => withoutPairs(now, ids))
+    selection.only(shown.value[Math.min(at, shown.value.length - 1)]?.id ?? null)
+    done(`${ids.size === 1 ? `"${first!.name}" is` : `${some(ids.size)} are`} removed`)
+  }
+  function double(): void {
+    const result = duplicated(pairs(), chosen())
+    if (!result.ids.length) return
+    edit('duplicate pairs', () => result.pairs)
+    selection.these(result.ids)
+  }
+  const step = (by: number): void => edit('reorder the deck', (now) => movedBy(now, chosen(), by))
+  const move = (ids: readonly string[], to: number): void =>
+    edit('reorder the deck', (now) => moved(now, new Set(ids), to))
+
+  return { add, remove, double, step, move }
+}

@@ -1,0 +1,81 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+import { holdsPairs, readPairs, writePairs } from '../../../core/files/pairs-file.ts'
+import type { Pair } from '../../../core/deck/pair.ts'
+import { problemLine } from '../../../core/result.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+
+/** Holds what was copied last, for browsers that keep the clipboard to themselves. */
+let kept = ''
+
+type Deck = {
+  chosen: () => Pair[]
+  remove: (label: string) => void
+  add: (pairs: Pair[], label: string) => void
+  /** files and plain words that were pasted go the ways in of their kind */
+  files: (files: File[]) => void
+  words: (text: string) => void
+}
+
+const typing = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement &&
+  target.closest('input, textarea, select, [contenteditable], dialog') !== null
+
+/** Cut, copy and paste of whole pairs, within a game and between games, by the usual keys and by buttons. */
+export function usePairClipboard(deck: Deck) {
+  const { say } = useToasts()
+  const told = (n: number): string => `${n} ${n === 1 ? 'pair' : 'pairs'}`
+
+  function onCopy(event: ClipboardEvent): void {
+    if (typing(event.target) || !deck.chosen().length || getSelection()?.toString()) return
+    event.preventDefault()
+    kept = writePairs(deck.chosen())
+    event.clipboardData?.setData('text/plain', kept)
+    const count = deck.chosen().length
+    if (event.type === 'cut') deck.remove('cut pairs')
+    else say(`${told(count)} copied`)
+  }
+  function onPaste(event: ClipboardEvent): void {
+    if (typing(event.target)) return
+    const files = [...(event.clipboardData?.files ?? [])]
+    const text = event.clipboardData?.getData('text/plain') ?? ''
+    if (!files.length && !text.trim()) return
+    event.preventDefault()
+    if (files.length) deck.files(files)
+    else paste(text)
+  }
+  function paste(text: string): void {
+    if (!holdsPairs(text)) return deck.words(text)
+    const read = readPairs(text)
+    if (read.ok) deck.add(read.value, 'paste pairs')
+    else say(`What was pasted holds no whole pairs: ${problemLine(read.problem)}`, { tone: 'wrong' })
+  }
+
+  /** For the buttons: the clipboard where the browser lets us, what was copied here otherwise. */
+  async function copy(): Promise<void> {
+    kept = writePairs(deck.chosen())
+    await navigator.clipboard?.writeText(kept).catch(() => undefined)
+    say(`${told(deck.chosen().length)} copied`)
+  }
+  async function cut(): Promise<void> {
+    kept = writePairs(deck.chosen())
+    await navigator.clipboard?.writeText(kept).catch(() => undefined)
+    deck.remove('cut pairs')
+  }
+  async function pasteHere(): Promise<void> {
+    const text = (await navigator.clipboard?.readText().catch(() => '')) || kept
+    if (text.trim()) paste(text)
+    else say('There is nothing to paste: copy pairs in this or another game first')
+  }
+
+  onMounted(() => {
+    document.addEventListener('copy', onCopy)
+    document.addEventListener('cut', onCopy)
+    document.addEventListener('paste', onPaste)
+  })
+  onBeforeUnmount(() => {
+    document.removeEventListener('copy', onCopy)
+    document.removeEventListener('cut', onCopy)
+    document.removeEventListener('paste', onPaste)
+  })
+  return { copy, cut, paste: pasteHere }
+}

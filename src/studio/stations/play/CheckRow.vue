@@ -1,0 +1,158 @@
+<script setup lang="ts">
+import IconRemove from '~icons/ph/trash'
+import { computed, ref } from 'vue'
+import type { Check } from '../../../core/play/record.ts'
+import type { Checked } from '../../../core/game/check.ts'
+import { stateOf } from './check-state.ts'
+
+/** A kept check: how it stands, both sides where it fails, and what it expects, to be edited. */
+const props = defineProps<{ check: Check; checked: Checked | undefined }>()
+const emit = defineEmits<{
+  show: [turn: number]
+  expect: [key: string, value: unknown]
+  accept: []
+  rename: [name: string]
+  drop: []
+}>()
+const unfolded = ref(false)
+const state = computed(() => stateOf(props.checked))
+const WORDS = { waits: '…', holds: '✓ holds', fails: '✗ fails' }
+const text = (value: unknown): string =>
+  value === undefined ? 'not played' : typeof value === 'string' ? value : JSON.stringify(value)
+
+/** What is expected, edited as text: a number, or a word. */
+function expectation(key: string, event: Event): void {
+  const typed = (event.target as HTMLInputElement).value.trim()
+  const number = Number(typed)
+  emit('expect', key, typed !== '' && Number.isFinite(number) ? number : typed)
+}
+const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as const
+</script>
+
+<template>
+  <div class="row">
+    <span class="state" :class="state">{{ WORDS[state] }}</span>
+    <button class="plain" type="button" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+      {{ check.name }}
+    </button>
+    <button
+      class="btn small"
+      type="button"
+      :aria-label="`Show ${check.name} on the tape`"
+      @click="emit('show', checked?.turn || Infinity)"
+    >
+      Show
+    </button>
+  </div>
+  <template v-if="state === 'fails'">
+    <p v-if="checked!.problem" class="wrong">
+      {{ checked!.problem!.message }}
+    </p>
+    <table v-else>
+      <thead>
+        <tr>
+          <th scope="col"><span class="hidden-text">what</span></th>
+          <th scope="col">expected</th>
+          <th scope="col">now</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="one in checked!.wrong" :key="one.key">
+          <th scope="row">{{ one.key }}</th>
+          <td>{{ text(one.expected) }}</td>
+          <td>{{ text(one.actual) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <button v-if="!checked!.problem" class="btn small" type="button" @click="emit('accept')">
+      Expect it as it is now
+    </button>
+  </template>
+  <div v-if="unfolded" class="edit">
+    <label
+      >name
+      <input
+        :value="check.name"
+        maxlength="120"
+        @change="emit('rename', ($event.target as HTMLInputElement).value)"
+    /></label>
+    <label v-for="key in EDITED" :key="key"
+      >{{ key }}
+      <input :value="check.expect[key] ?? ''" @change="expectation(key, $event)" />
+    </label>
+    <button class="btn small" type="button" @click="emit('drop')"><IconRemove />Remove</button>
+  </div>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.plain {
+  flex: 1;
+  min-width: 0;
+  overflow: hidden;
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: 600 15px var(--body);
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.state {
+  font-size: 13px;
+  font-weight: 700;
+  white-space: nowrap;
+}
+.state.holds {
+  color: var(--lagoon-deep);
+}
+.state.fails,
+.wrong {
+  color: var(--brick);
+}
+.small {
+  height: 28px;
+  padding: 0 10px;
+  font-size: 13px;
+}
+table {
+  width: 100%;
+  margin: 6px 0;
+  border-collapse: collapse;
+  font-size: 13px;
+}
+th,
+td {
+  padding: 2px 4px;
+  text-align: left;
+  vertical-align: top;
+  overflow-wrap: anywhere;
+}
+.edit {
+  display: grid;
+  gap: 6px;
+  padding-top: 6px;
+}
+.edit label {
+  display: grid;
+  grid-template-columns: 80px 1fr;
+  align-items: center;
+  font-size: 13px;
+}
+.edit input {
+  min-width: 0;
+  height: 28px;
+  padding: 0 8px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  color: inherit;
+  font: inherit;
+}
+</style>

@@ -1,0 +1,179 @@
+<script setup lang="ts">
+import IconKeep from '~icons/ph/bookmark-simple'
+import IconOpen from '~icons/ph/folder-open'
+import IconRemove from '~icons/ph/trash'
+import IconSave from '~icons/ph/download-simple'
+import { computed, ref } from 'vue'
+import type { Check } from '../../../core/play/record.ts'
+import type { Checked } from '../../../core/game/check.ts'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import TextField from '../../parts/settings/TextField.vue'
+import CheckRow from './CheckRow.vue'
+import { stateOf } from './check-state.ts'
+import type { Tape } from './useTapes.ts'
+
+/** Tapes kept beside the one on the table, and the checks of this game with how they stand now. */
+const props = defineProps<{
+  name: string
+  turns: number
+  kept: readonly Tape[]
+  checks: readonly Check[]
+  checked: ReadonlyMap<string, Checked>
+  /** how many checks are run by now, or null when all are */
+  running: number | null
+}>()
+const emit = defineEmits<{
+  rename: [tape: Tape | null, name: string]
+  take: [tape: Tape]
+  forget: [tape: Tape]
+  save: []
+  open: [file: File]
+  keep: []
+  show: [check: Check, turn: number]
+  expect: [check: Check, key: string, value: unknown]
+  accept: [check: Check]
+  nameCheck: [check: Check, name: string]
+  drop: [check: Check]
+}>()
+const picker = ref<InstanceType<typeof FilePicker>>()
+
+const failing = computed(
+  () => props.checks.filter((check) => stateOf(props.checked.get(check.id)) === 'fails').length,
+)
+const summary = computed(() => {
+  if (!props.checks.length) return ''
+  if (props.running !== null) return `${props.running} of ${props.checks.length} run`
+  return failing.value
+    ? `${failing.value} of ${props.checks.length} fail`
+    : props.checks.length === 1
+      ? 'it holds'
+      : `all ${props.checks.length} hold`
+})
+</script>
+
+<template>
+  <section class="kept" aria-labelledby="tapes">
+    <h2 id="tapes">Tapes and checks</h2>
+    <div class="now">
+      <TextField
+        :model-value="name"
+        label="Name of this tape"
+        :maxlength="60"
+        @change="emit('rename', null, $event)"
+      />
+      <span class="soft">{{ turns }} {{ turns === 1 ? 'turn' : 'turns' }}</span>
+    </div>
+    <div class="row">
+      <button class="btn main" type="button" :disabled="!turns" @click="emit('keep')">
+        <IconKeep />Keep as a check
+      </button>
+      <button
+        class="btn icon"
+        type="button"
+        title="Save this tape as a record"
+        aria-label="Save as a record"
+        :disabled="!turns"
+        @click="emit('save')"
+      >
+        <IconSave />
+      </button>
+      <button
+        class="btn icon"
+        type="button"
+        title="Open a record"
+        aria-label="Open a record"
+        @click="picker?.choose()"
+      >
+        <IconOpen />
+      </button>
+      <FilePicker ref="picker" label="Record to open" accept=".json" @take="([file]) => emit('open', file)" />
+    </div>
+    <ul v-if="kept.length" class="list" aria-label="Kept tapes">
+      <li v-for="(tape, i) in kept" :key="i" class="row">
+        <button class="plain" type="button" @click="emit('take', tape)">{{ tape.name }}</button>
+        <span class="soft">{{ tape.level }}, {{ tape.chips.length }}</span>
+        <button
+          class="icon-btn"
+          type="button"
+          :aria-label="`Forget ${tape.name}`"
+          @click="emit('forget', tape)"
+        >
+          <IconRemove />
+        </button>
+      </li>
+    </ul>
+    <h3>
+      Checks <span class="soft" role="status">{{ summary }}</span>
+    </h3>
+    <p v-if="!checks.length" class="soft">
+      A game that went right can be kept: it is played again after every change of the rules, and tells when
+      something comes out another way.
+    </p>
+    <ul v-else class="list" aria-label="Checks">
+      <li v-for="check in checks" :key="check.id" :class="stateOf(checked.get(check.id))">
+        <CheckRow
+          :check="check"
+          :checked="checked.get(check.id)"
+          @show="emit('show', check, $event)"
+          @expect="(key, value) => emit('expect', check, key, value)"
+          @accept="emit('accept', check)"
+          @rename="emit('nameCheck', check, $event)"
+          @drop="emit('drop', check)"
+        />
+      </li>
+    </ul>
+  </section>
+</template>
+
+<style scoped>
+.kept {
+  display: grid;
+  align-content: start;
+  gap: 10px;
+  height: 100%;
+  overflow-y: auto;
+  padding-right: 4px;
+}
+.now,
+.row {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+}
+.now > :first-child,
+.row .main,
+.plain {
+  flex: 1;
+  min-width: 0;
+}
+.icon {
+  padding: 0 10px;
+}
+.list {
+  display: grid;
+  gap: 4px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+.list > li {
+  padding: 6px 8px;
+  border: 1px solid var(--sand);
+  border-radius: var(--round);
+}
+.plain {
+  overflow: hidden;
+  padding: 4px 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: 600 15px var(--body);
+  text-align: left;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+  cursor: pointer;
+}
+.fails {
+  background: var(--brick-pale);
+}
+</style>

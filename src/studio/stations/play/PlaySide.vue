@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import IconLog from '~icons/ph/list-magnifying-glass'
+import IconRough from '~icons/ph/hand-fist'
+import { ref } from 'vue'
+import type { Played } from '../../../core/play/record.ts'
+import type { Table } from '../../../player/table.ts'
+import { useBench } from '../../store/bench.ts'
+import ChecksPanel from './ChecksPanel.vue'
+import LedgerView from './LedgerView.vue'
+import LogDialog from './LogDialog.vue'
+import RoughDialog from './RoughDialog.vue'
+import { useCheckEdits } from './useCheckEdits.ts'
+import { useChecks } from './useChecks.ts'
+import { useRecords } from './useRecords.ts'
+import type { Tape, useTapes } from './useTapes.ts'
+
+/** What stands beside the table: the ledger, or the tapes and checks; and the ways to try it harder. */
+const props = defineProps<{
+  table: Readonly<Table> | null
+  /** grows with every change of the table */
+  version: number
+  tapes: ReturnType<typeof useTapes>
+}>()
+const emit = defineEmits<{
+  take: [tape: Tape]
+  /** what was played, to be laid on the table as it was at a turn */
+  show: [played: Played, name: string, turn: number]
+}>()
+const bench = useBench()
+const side = ref<'ledger' | 'tapes'>('ledger')
+const rough = ref(false)
+const log = ref(false)
+
+const { name, chips, kept, whole, now, rename, forget } = props.tapes
+const { checked, running } = useChecks(() => bench.game!)
+const edits = useCheckEdits()
+const { checks } = edits
+const records = useRecords(props.tapes, (...shown) => emit('show', ...shown))
+
+function showBroken(broke: Omit<Played, 'level'>): void {
+  rough.value = false
+  emit('show', { level: bench.rung, ...broke }, 'Broken', Infinity)
+}
+</script>
+
+<template>
+  <aside aria-label="Ledger, tapes and checks">
+    <div class="tabs" role="group" aria-label="What is shown here">
+      <button class="tab" type="button" :aria-pressed="side === 'ledger'" @click="side = 'ledger'">
+        Ledger
+      </button>
+      <button class="tab" type="button" :aria-pressed="side === 'tapes'" @click="side = 'tapes'">
+        Tapes and checks
+      </button>
+    </div>
+    <LedgerView v-if="table && side === 'ledger'" :table="table" :version="version" />
+    <ChecksPanel
+      v-else-if="table"
+      :name="name"
+      :turns="chips.length"
+      :kept="kept"
+      :checks="checks"
+      :checked="checked"
+      :running="running"
+      @rename="rename"
+      @take="emit('take', $event)"
+      @forget="forget"
+      @save="records.save"
+      @open="records.open"
+      @keep="edits.keep(whole ?? now)"
+      @show="(check, turn) => emit('show', check, check.name, turn)"
+      @expect="edits.expect"
+      @accept="edits.accept"
+      @name-check="edits.rename"
+      @drop="edits.drop"
+    />
+    <div class="more">
+      <button class="btn" type="button" @click="rough = true"><IconRough />Rough handling</button>
+      <button class="btn" type="button" @click="log = true"><IconLog />Audit a log</button>
+    </div>
+    <RoughDialog v-model="rough" @show="showBroken" />
+    <LogDialog v-model="log" />
+  </aside>
+</template>
+
+<style scoped>
+aside {
+  display: grid;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  gap: 10px;
+  min-height: 0;
+}
+.tabs {
+  display: flex;
+  gap: 4px;
+  border-bottom: 1px solid var(--line);
+}
+.tab {
+  padding: 6px 10px;
+  border: 0;
+  border-bottom: 3px solid transparent;
+  background: none;
+  color: var(--ink-soft);
+  font: 600 15px var(--body);
+  cursor: pointer;
+}
+.tab[aria-pressed='true'] {
+  border-color: var(--apricot);
+  color: var(--ink);
+}
+.more {
+  display: flex;
+  gap: 8px;
+}
+.more .btn {
+  flex: 1;
+  height: 32px;
+  padding: 0 6px;
+  font-size: 13px;
+  white-space: nowrap;
+}
+</style>

@@ -1,0 +1,260 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import { cellName } from '../../../core/board/cells.ts'
+import type { Cells } from '../../../core/deal/deal.ts'
+import { pairOf, sideOf } from '../../../core/deck/card.ts'
+import type { Face } from '../../../core/deck/pair.ts'
+import type { Game } from '../../../core/game/game.ts'
+import { findLevel, withOwn } from '../../../core/settings/levels.ts'
+import { tableOf } from '../../../core/game/check.ts'
+import type { Played } from '../../../core/play/record.ts'
+import type { Round } from '../../../core/play/round.ts'
+import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../../core/play/shortcuts.ts'
+import { standingWhen, type Chip } from '../../../core/play/tape.ts'
+import { problemLine } from '../../../core/result.ts'
+import { mountPlayer, type Player } from '../../../player/mount.ts'
+import type { Table } from '../../../player/table.ts'
+import { useKeys } from '../../parts/look/useKeys.ts'
+import { pictureUrl } from '../../store/pictures.ts'
+import { useBench } from '../../store/bench.ts'
+import { drawnGame } from '../../store/sound-images.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { idly } from './idly.ts'
+import PlaySide from './PlaySide.vue'
+import PlayTools from './PlayTools.vue'
+import TapeStrip from './TapeStrip.vue'
+import { useTapes, type Tape } from './useTapes.ts'
+
+const bench = useBench()
+const { say } = useToasts()
+const host = ref<HTMLElement>()
+const glass = ref(false)
+const inOrder = ref(false)
+const phone = ref(false)
+const speed = ref(1)
+const seed = ref('')
+const table = shallowRef<Readonly<Table> | null>(null)
+/** grows with every change of the table, which is not reactive itself */
+const version = ref(0)
+let player: Player | null = null
+/** the turns on the tape, and how many of them lie behind the table */
+const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
+/** What stands beside the table follows it a frame behind. */
+const follow = idly(() => {
+  version.value++
+  tape.value = { chips: tapes.chips.value, at: tapes.at.value }
+})
+
+const tapes = useTapes({
+  table,
+  game: () => bench.game!,
+  player: () => player,
+})
+const held = computed(() => version.value >= 0 && (table.value?.held ?? false))
+const round = computed(() => (version.value, table.value?.round ?? null))
+
+/** The game as it is tried here: the same, or with this level's twins dealt side by side. */
+function tried(): Game {
+  const game = drawnGame(bench.game!)
+  const level = findLevel(game, bench.rung)
+  if (!inOrder.value || !level) return game
+  const ordered = withOwn(level, 'deal', { way: 'in-order' })
+  return { ...game, levels: game.levels.map((one) => (one === level ? ordered : one)) }
+}
+
+function mount(withSeed?: string): void {
+  player?.destroy()
+  player = mountPlayer(host.value!, {
+    game: tried(),
+    art: pictureUrl,
+    level: bench.rung,
+    seed: withSeed,
+    // where there is no room for the ladder, the table has a choice of levels itself
+    levels: matchMedia('(max-width: 760px)').matches,
+    glass: glass.value,
+    onChange(now) {
+      // another deal: what was played is kept as a tape
+      if (!now.held && now.inputs.length === 0 && tapes.at.value > 0) tapes.leave()
+      table.value = now
+      follow()
+      seed.value = now.seed
+      // "next level" goes up the ladder too
+      if (now.level.id !== bench.rung) bench.rung = now.level.id
+      tapes.follow()
+    },
+  })
+  player.run(speed.value)
+}
+/** Another deal; what was played so far is kept as a tape. */
+function dealt(withSeed?: string, cells?: Cells): void {
+  player?.deal(undefined, withSeed, cells)
+  player?.run(speed.value)
+}
+/** A seed, or a deal as a line of JSON. */
+function useSeed(text: string): void {
+  if (!text.startsWith('{')) return dealt(text)
+  void import('../../../core/files/deal-file.ts').then(({ readDeal }) => {
+    const read = readDeal(text, bench.game!.deck.pairs)
+    if (!read.ok) return say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
+    const { level, seed: given } = read.value
+    const deal = (JSON.parse(text) as { cells: (string | null)[] }).cells
+    lay({ level, seed: given, deal, inputs: [] })
+  })
+}
+/** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
+function lay(played: Played): boolean {
+  const found = tableOf(bench.game!, played)
+  if (!found.ok) {
+    say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
+    return false
+  }
+  if (played.level !== bench.rung) {
+    bench.rung = played.level
+    mount(played.seed)
+  }
+  dealt(played.seed, found.value.cells)
+  return true
+}
+function takeTape(tape: Tape, turn?: number): void {
+  if (lay(tape)) tapes.take(tape, turn)
+}
+function show(played: Played, name: string, turn: number): void {
+  const tape = tapes.read(played, name)
+  if (tape) takeTape(tape, Math.min(turn, tape.chips.length))
+  else lay(played)
+}
+/** Plays on from where the table stands, and holds it there. */
+function bring(shortcut: (round: Round) => Shortcut): void {
+  const now = table.value
+  if (!now?.round) return
+  const { round: copy } = standingWhen(now.settings, now.round.cells, now.inputs, now.round.at)
+  const { inputs, at } = shortcut(copy)
+  player?.stand([...now.inputs, ...inputs], at)
+}
+const LAST_SECONDS = 5000
+
+const faceOf = (cell: number): Face | null => {
+  const card = round.value?.cells[cell]
+  const pair = card === undefined ? undefined : bench.game!.deck.pairs[pairOf(card)]
+  return pair ? (sideOf(card!) === 'b' && pair.b) || pair.a : null
+}
+const nameOf = (cell: number): string => cellName(cell, table.value?.settings.board.columns ?? 1)
+
+onMounted(() => mount())
+onBeforeUnmount(() => player?.destroy())
+watch(glass, (on) => player?.setGlass(on))
+watch(inOrder, () => mount(seed.value))
+watch(speed, (now) => player?.run(now))
+/** What is played on changes with the game, but not with its checks. */
+const playedOn = computed(() => {
+  const { deck, house, levels } = bench.game!
+  return { deck, house, levels }
+})
+let lastGame = playedOn.value
+watch(
+  () => [playedOn.value, bench.rung],
+  () => {
+    const { deck, house, levels } = playedOn.value
+    const same = deck === lastGame.deck && house === lastGame.house && levels === lastGame.levels
+    if (bench.rung && (player?.table.level.id !== bench.rung || !same)) mount()
+    lastGame = playedOn.value
+  },
+)
+
+useKeys({
+  d: () => dealt(),
+  g: () => (glass.value = !glass.value),
+  p: () => player?.pause(),
+  ',': () => tapes.jump(tapes.at.value - 1),
+  '.': () => tapes.jump(tapes.at.value + 1),
+})
+</script>
+
+<template>
+  <div class="play">
+    <PlayTools
+      v-model:glass="glass"
+      v-model:order="inOrder"
+      v-model:phone="phone"
+      v-model:speed="speed"
+      class="tools"
+      :seed="seed"
+      :held="held"
+      :timed="table?.settings.clock.mode === 'down'"
+      :lives="table?.settings.limits.lives !== null"
+      @deal="dealt()"
+      @seed="useSeed"
+      @step="player?.stepDue()"
+      @go="player?.run(speed)"
+      @last-pair="bring(toLastPair)"
+      @last-seconds="bring((now) => toLastSeconds(now, LAST_SECONDS))"
+      @miss="bring(missOnce)"
+    />
+    <div class="table" :class="{ phone }"><div ref="host" class="host" /></div>
+    <TapeStrip
+      class="tape"
+      :chips="tape.chips"
+      :at="tape.at"
+      :face-of="faceOf"
+      :name-of="nameOf"
+      @jump="tapes.jump"
+    />
+    <PlaySide class="side" :table="table" :version="version" :tapes="tapes" @take="takeTape" @show="show" />
+  </div>
+</template>
+
+<style scoped>
+.play {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 290px;
+  grid-template-rows: auto minmax(0, 1fr) auto;
+  gap: 10px 16px;
+  height: 100%;
+  padding: 12px 16px 10px;
+}
+.tools {
+  grid-column: 1;
+}
+.table {
+  grid-column: 1;
+  display: grid;
+  min-height: 0;
+  border-radius: var(--round-card);
+  overflow: hidden;
+}
+.table.phone {
+  justify-content: center;
+  background: var(--paper);
+}
+.host {
+  min-height: 0;
+}
+.phone .host {
+  width: 360px;
+  height: 100%;
+  max-height: 640px;
+  align-self: center;
+  border-radius: 18px;
+  overflow: hidden;
+  box-shadow: 0 0 0 7px #16172c;
+}
+.tape {
+  grid-column: 1;
+}
+.side {
+  grid-column: 2;
+  grid-row: 1 / -1;
+}
+@media (max-width: 760px) {
+  .play {
+    grid-template-columns: minmax(0, 1fr);
+    grid-template-rows: auto minmax(470px, 1fr) auto auto;
+    padding: 8px;
+    overflow-y: auto;
+  }
+  .side {
+    grid-column: 1;
+    grid-row: auto;
+  }
+}
+</style>

@@ -1,0 +1,200 @@
+<script setup lang="ts">
+import IconDeal from '~icons/ph/cards-three'
+import IconGlass from '~icons/ph/eye'
+import IconOrder from '~icons/ph/rows'
+import IconPhone from '~icons/ph/device-mobile'
+import IconStep from '~icons/ph/skip-forward'
+import { isSeed } from '../../../core/deal/seed.ts'
+import { LENGTHS } from '../../../core/settings/settings.ts'
+
+/** What brings the table to where something is to be tried: the deal, the time, and short ways through the game. */
+const props = defineProps<{ seed: string; held: boolean; timed: boolean; lives: boolean }>()
+const glass = defineModel<boolean>('glass', { required: true })
+const order = defineModel<boolean>('order', { required: true })
+const phone = defineModel<boolean>('phone', { required: true })
+const speed = defineModel<number>('speed', { required: true })
+const emit = defineEmits<{
+  deal: []
+  seed: [text: string]
+  step: []
+  go: []
+  lastPair: []
+  lastSeconds: []
+  miss: []
+}>()
+
+const SPEEDS: [number, string][] = [
+  [0.25, '¼'],
+  [0.5, '½'],
+  [1, '1'],
+  [2, '2'],
+  [4, '4'],
+  [8, '8'],
+]
+/** A seed, or a whole deal pasted in: a line as `deal` prints it. */
+function typed(event: Event): void {
+  const field = event.target as HTMLInputElement
+  const text = field.value.trim()
+  if (text.startsWith('{') || isSeed(text)) emit('seed', text)
+  field.value = props.seed
+}
+</script>
+
+<template>
+  <div class="tools">
+    <button
+      class="btn"
+      type="button"
+      :aria-pressed="glass"
+      title="See through the backs (G)"
+      @click="glass = !glass"
+    >
+      <IconGlass />Glass
+    </button>
+    <button
+      class="btn"
+      type="button"
+      :aria-pressed="order"
+      title="Deal twins side by side"
+      @click="order = !order"
+    >
+      <IconOrder />In order
+    </button>
+    <button
+      class="btn"
+      type="button"
+      :aria-pressed="phone"
+      title="The table as wide as a phone"
+      @click="phone = !phone"
+    >
+      <IconPhone />Phone
+    </button>
+    <label class="seed" title="A seed, or a deal pasted as deal prints it"
+      >seed
+      <!-- a pasted deal is longer than a seed -->
+      <input
+        :value="seed"
+        :size="Math.min(LENGTHS.seed, 14)"
+        spellcheck="false"
+        autocomplete="off"
+        @change="typed"
+      />
+    </label>
+    <button class="btn main deal" type="button" title="Deal again (D)" @click="emit('deal')">
+      <IconDeal />Deal again
+    </button>
+    <div class="line">
+      <span id="play-speed" class="soft">Time</span>
+      <span class="speeds" role="group" aria-labelledby="play-speed">
+        <button
+          v-for="[value, word] in SPEEDS"
+          :key="value"
+          class="chip"
+          type="button"
+          :aria-pressed="speed === value"
+          :aria-label="`${word} times as fast`"
+          @click="speed = value"
+        >
+          {{ word }}×
+        </button>
+      </span>
+      <button class="btn small" type="button" title="To whatever falls due next" @click="emit('step')">
+        <IconStep />Next
+      </button>
+      <button v-if="held" class="btn small held" type="button" @click="emit('go')">Go on</button>
+      <span class="soft to">To</span>
+      <button class="btn small" type="button" @click="emit('lastPair')">the last pair</button>
+      <button
+        class="btn small"
+        type="button"
+        :disabled="!timed"
+        :title="timed ? '' : 'This level has no clock that counts down'"
+        @click="emit('lastSeconds')"
+      >
+        the last seconds
+      </button>
+      <button class="btn small" type="button" @click="emit('miss')">
+        {{ lives ? 'a life less' : 'a miss' }}
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.tools {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px;
+}
+.line {
+  display: flex;
+  flex: 1 0 100%;
+  white-space: nowrap;
+  align-items: center;
+  gap: 8px;
+}
+.seed {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  height: 36px;
+  padding: 0 12px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  color: var(--ink-soft);
+}
+.seed input {
+  width: 110px;
+  border: 0;
+  background: none;
+  color: var(--ink);
+  font: 700 15px var(--body);
+}
+.deal {
+  margin-left: auto;
+}
+.small {
+  height: 30px;
+  padding: 0 10px;
+  font-size: 14px;
+}
+.held {
+  border-color: var(--lagoon);
+  background: var(--lagoon-pale);
+}
+.to {
+  margin-left: 4px;
+}
+.speeds {
+  display: inline-flex;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  overflow: hidden;
+}
+.chip {
+  min-width: 30px;
+  height: 28px;
+  padding: 0 5px;
+  border: 0;
+  border-right: 1px solid var(--line);
+  background: var(--card);
+  color: inherit;
+  font: 600 13px var(--body);
+  cursor: pointer;
+}
+.chip:last-child {
+  border-right: 0;
+}
+.chip[aria-pressed='true'] {
+  background: var(--lagoon);
+  color: #fff;
+}
+@media (max-width: 760px) {
+  .line,
+  .seed,
+  .tools .btn:not(.deal):nth-child(n + 2) {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,188 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, ref } from 'vue'
+import { INVARIANTS } from '../../../core/play/invariants.ts'
+import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
+import type { Input, Reason } from '../../../core/play/events.ts'
+import type { Result } from '../../../core/result.ts'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import { useBench } from '../../store/bench.ts'
+import { bare, plain } from '../../workers/jobs/bare.ts'
+import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+import type { RoughInput } from '../../workers/jobs/messages.ts'
+
+/** Very many random and nasty presses at this level's rules, with what must hold watched after each. */
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ show: [played: { seed: string; inputs: Input[] }] }>()
+const bench = useBench()
+const COUNTS: [number, string][] = [
+  [100_000, '100,000'],
+  [1_000_000, '1,000,000'],
+  [10_000_000, '10,000,000'],
+]
+const count = ref(1_000_000)
+const share = ref<number | null>(null)
+const report = ref<RoughReport | null>(null)
+const problem = ref('')
+let job: Job<Result<RoughReport>> | null = null
+
+const WORDS: Record<Nasty, string> = {
+  twice: 'the same card pressed twice',
+  third: 'a further card at the same moment',
+  twin: 'the twin, so that the game comes on',
+  'last-ms': 'a press in the last millisecond of a look or the clock',
+  'just-late': 'a press just when something falls due',
+  pause: 'pause and go on, anywhere',
+  outside: 'a press beside the board',
+  button: 'the turn-back button, asked for or not',
+  anywhere: 'any card, any time later',
+}
+const refusals = computed(
+  () => Object.entries(report.value?.refused ?? {}).filter(([, times]) => times > 0) as [Reason, number][],
+)
+const number = (n: number): string => n.toLocaleString('en')
+
+async function run(): Promise<void> {
+  report.value = null
+  problem.value = ''
+  share.value = 0
+  const input: RoughInput = {
+    pairs: bare(bench.game!.deck.pairs),
+    settings: plain(bench.settings!),
+    seed: `rough-${Date.now()}`,
+    inputs: count.value,
+  }
+  job = startJob(
+    new Worker(new URL('../../workers/jobs/rough.worker.ts', import.meta.url), { type: 'module' }),
+    input,
+    (done) => (share.value = done),
+  )
+  try {
+    const answer = await job.done
+    if (answer.ok) report.value = answer.value
+    else problem.value = answer.problem.message
+  } catch (error) {
+    if (!(error instanceof Cancelled)) problem.value = (error as Error).message
+  }
+  share.value = null
+}
+onBeforeUnmount(() => job?.cancel())
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="Rough handling" :width="640">
+    <p class="soft">
+      Presses that nobody should make, and very many of them, with the rules of
+      {{ bench.level?.name ?? 'this level' }}. After each one, what must always hold is looked at.
+    </p>
+    <div class="row">
+      <label
+        >Inputs
+        <select v-model="count" :disabled="share !== null">
+          <option v-for="[value, word] in COUNTS" :key="value" :value="value">{{ word }}</option>
+        </select>
+      </label>
+      <button v-if="share === null" class="btn main" type="button" @click="run">
+        {{ report ? 'Once more' : 'Handle it roughly' }}
+      </button>
+      <template v-else>
+        <progress :value="share" aria-label="Inputs tried" />
+        <button class="btn" type="button" @click="job?.cancel()">Cancel</button>
+      </template>
+    </div>
+    <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
+    <div v-if="report" role="status">
+      <p v-if="report.broke" class="bad">
+        Broken: {{ INVARIANTS[report.broke.invariant] }}.
+        <button class="btn" type="button" @click="emit('show', report.broke)">Show that game</button>
+      </p>
+      <p v-else class="good">
+        Nothing broke in {{ number(report.inputs) }} inputs, {{ number(report.games) }} games:
+        {{ number(report.won) }} won, {{ number(report.lost) }} lost,
+        {{ number(report.games - report.won - report.lost) }} left open.
+      </p>
+    </div>
+    <div v-if="report" class="two">
+      <table>
+        <caption>
+          What was tried
+        </caption>
+        <tbody>
+          <tr v-for="kind in NASTY" :key="kind">
+            <th scope="row">{{ WORDS[kind] }}</th>
+            <td>{{ number(report.tried[kind]) }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <table>
+        <caption>
+          Refused, and why
+        </caption>
+        <tbody>
+          <tr v-for="[reason, times] in refusals" :key="reason">
+            <th scope="row">{{ reason }}</th>
+            <td>{{ number(times) }}</td>
+          </tr>
+        </tbody>
+      </table>
+    </div>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin: 14px 0;
+}
+select {
+  height: 36px;
+  padding: 0 10px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  color: inherit;
+  font: inherit;
+}
+progress {
+  flex: 1;
+  accent-color: var(--lagoon);
+}
+.good {
+  padding: 10px 14px;
+  border-radius: var(--round);
+  background: var(--lagoon-pale);
+}
+.bad {
+  padding: 10px 14px;
+  border-radius: var(--round);
+  background: var(--brick-pale);
+  color: var(--brick);
+}
+.two {
+  display: grid;
+  grid-template-columns: 3fr 2fr;
+  gap: 24px;
+  align-items: start;
+}
+table {
+  border-collapse: collapse;
+  font-size: 14px;
+}
+caption {
+  padding: 10px 0 4px;
+  font-weight: 700;
+  text-align: left;
+}
+th,
+td {
+  padding: 3px 8px 3px 0;
+  border-bottom: 1px solid var(--sand);
+  font-weight: inherit;
+  text-align: left;
+}
+td {
+  text-align: right;
+  font-variant-numeric: tabular-nums;
+}
+</style>

@@ -1,0 +1,38 @@
+import type { Played } from '../../../core/play/record.ts'
+import { problemLine } from '../../../core/result.ts'
+import { download } from '../../parts/look/download.ts'
+import { useBench } from '../../store/bench.ts'
+import { textOf } from '../../parts/look/text-of.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import type { useTapes } from './useTapes.ts'
+
+/** The tape on the table as a record file, and record files taken up. `show` lays what was played on the table. */
+export function useRecords(
+  tapes: ReturnType<typeof useTapes>,
+  show: (played: Played, name: string, turn: number) => void,
+) {
+  const bench = useBench()
+  const { say } = useToasts()
+
+  async function open(file: File): Promise<void> {
+    const { readRecord } = await import('../../../core/files/record-file.ts')
+    const text = await textOf(file)
+    const read = text.ok ? readRecord(text.value) : text
+    if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
+    const { game, expect: _expect, ...played } = read.value
+    if (game !== bench.game!.id)
+      return say(`${file.name}: a record of "${game}", not of this game ("${bench.game!.id}")`, {
+        tone: 'wrong',
+      })
+    show(played, file.name.replace(/\.play\.json$|\.json$/, ''), Infinity)
+  }
+  async function save(): Promise<void> {
+    const tape = tapes.whole.value ?? tapes.now.value
+    if (!tape) return
+    const { writeRecord } = await import('../../../core/files/record-file.ts')
+    const { level, seed, deal, inputs, until } = tape
+    const record = { game: bench.game!.id, level, seed, deal, inputs, until }
+    download(`${record.game}-${level}.play.json`, writeRecord(record), 'application/json')
+  }
+  return { open, save }
+}

@@ -1,0 +1,140 @@
+import { computed, shallowRef, type ShallowRef } from 'vue'
+import { cardName } from '../../../core/deck/card-name.ts'
+import type { Cells } from '../../../core/deal/deal.ts'
+import { NO_CARD } from '../../../core/deck/card.ts'
+import type { Game } from '../../../core/game/game.ts'
+import { chipsOf, standingAt, type Chip } from '../../../core/play/tape.ts'
+import { replay } from '../../../core/play/replay.ts'
+import { tableOf } from '../../../core/game/check.ts'
+import type { Played } from '../../../core/play/record.ts'
+import type { Player } from '../../../player/mount.ts'
+import type { Table } from '../../../player/table.ts'
+
+/** A game on tape: what was played, its turns, and a name to find it by. */
+export type Tape = Played & { until: number; name: string; chips: Chip[] }
+
+const MOST_KEPT = 20
+const WORD = 'Tape'
+
+/** What has been played on the table so far, as a tape. */
+export function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string): Tape | null {
+  const { round, inputs, level, seed } = table
+  if (!round) return null
+  return {
+    level: level.id,
+    seed,
+    ...(deal && { deal }),
+    inputs: [...inputs],
+    until: round.at,
+    name,
+    chips: chipsOf(round.events!),
+  }
+}
+
+/** The cards as they lie, card by card, where the seed alone would not give them: a pasted deal, or twins side by side. */
+function dealOf(game: Game, { level, seed, round }: Readonly<Table>): Played['deal'] {
+  const { cells } = round!
+  const own = tableOf(game, { level: level.id, seed })
+  if (own.ok && own.value.cells.every((card, i) => card === cells[i])) return undefined
+  return cells.map((card) => (card === NO_CARD ? null : cardName(card, game.deck.pairs)))
+}
+
+/**
+ * The tape of the game being played, and those kept beside it. The table can be put where any turn left it; what is played on from
+ * there begins a new tape, and the one before is kept.
+ */
+export function useTapes(options: {
+  table: ShallowRef<Readonly<Table> | null>
+  game: () => Game
+  player: () => Player | null
+}) {
+  const kept = shallowRef<Tape[]>([])
+  /** the whole tape while the table stands at one of its turns; null while it simply goes on */
+  const whole = shallowRef<Tape | null>(null)
+  const now = shallowRef<Tape | null>(null)
+  const name = shallowRef(`${WORD} 1`)
+  let counted = 1
+  /** looked at once for each deal */
+  const deals = new WeakMap<Cells, Played['deal']>()
+  /** how many inputs led to where the table was put */
+  let stoodAt = 0
+
+  const chips = computed(() => (whole.value ?? now.value)?.chips ?? [])
+  /** how many turns of the tape lie behind the table as it stands */
+  const at = computed(() => now.value?.chips.length ?? 0)
+
+  function keep(tape: Tape | null): void {
+    if (!tape?.chips.length) return
+    const same = (one: Tape): boolean =>
+      one.name === tape.name && JSON.stringify(one.inputs) === JSON.stringify(tape.inputs)
+    kept.value = [tape, ...kept.value.filter((one) => !same(one))].slice(0, MOST_KEPT)
+  }
+  const fresh = (): string => `${WORD} ${++counted}`
+
+  /** To be called with every change of the table. */
+  function follow(): void {
+    const { table } = options
+    if (!table.value?.round) return
+    const before = whole.value
+    if (before && table.value.inputs.length > stoodAt) {
+      whole.value = null
+      // played on from the middle: a new tape begins here; from its end the same one goes on
+      if (stoodAt < before.inputs.length) {
+        keep(before)
+        name.value = fresh()
+      }
+    }
+    const { cells } = table.value.round
+    if (!deals.has(cells)) deals.set(cells, dealOf(options.game(), table.value))
+    now.value = tapeOf(table.value, deals.get(cells), name.value)
+  }
+  /** Before another deal: what was played is kept, and a new tape begins. */
+  function leave(): void {
+    const last = whole.value ?? now.value
+    whole.value = null
+    if (!last?.chips.length) return
+    keep(last)
+    name.value = fresh()
+  }
+  /** Puts the table where a turn of the tape left it; 0 is the deal. */
+  function jump(turn: number): void {
+    const tape = whole.value ?? now.value
+    if (!tape) return
+    const table = tableOf(options.game(), tape)
+    if (!table.ok) return
+    const wanted = Math.max(0, Math.min(tape.chips.length, turn))
+    const { rules, cells } = table.value
+    const standing = standingAt(rules, cells, tape.inputs, wanted)
+    const last = wanted === tape.chips.length
+    const inputs = last ? tape.inputs : standing.inputs
+    whole.value = tape
+    stoodAt = inputs.length
+    options.player()?.stand(inputs, last ? tape.until : standing.round.at)
+  }
+  /** The tape with what these inputs came to by the rules as they stand. */
+  function read(played: Played, title: string): Tape | null {
+    const table = tableOf(options.game(), played)
+    if (!table.ok) return null
+    const round = replay(table.value.rules, table.value.cells, played)
+    return { ...played, until: round.at, name: title, chips: chipsOf(round.events!) }
+  }
+  /** Takes a tape up: the table is to be dealt for it already. */
+  function take(tape: Tape, turn = tape.chips.length): void {
+    kept.value = kept.value.filter((one) => one !== tape)
+    name.value = tape.name
+    whole.value = tape
+    jump(turn)
+  }
+  function rename(tape: Tape | null, title: string): void {
+    const text = title.trim().slice(0, 60)
+    if (!text) return
+    if (!tape) {
+      name.value = text
+      if (whole.value) whole.value = { ...whole.value, name: text }
+      follow()
+    } else kept.value = kept.value.map((one) => (one === tape ? { ...one, name: text } : one))
+  }
+  const forget = (tape: Tape): void => void (kept.value = kept.value.filter((one) => one !== tape))
+
+  return { kept, chips, at, name, now, whole, follow, leave, jump, read, take, rename, forget }
+}

@@ -1,0 +1,117 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Pair } from '../../../core/deck/pair.ts'
+import { LENGTHS, type Behind } from '../../../core/settings/settings.ts'
+import { problemLine } from '../../../core/result.ts'
+import { pictureUrl } from '../../store/pictures.ts'
+import { BEHIND_SIDE, imageSource, wordsOf } from '../../parts/cards/image-files.ts'
+import PicturePicker from '../../parts/cards/PicturePicker.vue'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import OwnTab from '../../parts/settings/OwnTab.vue'
+import TextField from '../../parts/settings/TextField.vue'
+import { useBench } from '../../store/bench.ts'
+import { mayDraw } from '../../store/sound-images.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+
+/** "Behind the cards lies an image that comes to light as twins leave." */
+type Kind = 'none' | Behind['kind']
+const CHOICES: [Kind, string][] = [
+  ['none', 'nothing'],
+  ['picture', 'a picture of the library'],
+  ['image', 'an image of your own'],
+]
+const bench = useBench()
+const { say } = useToasts()
+const settings = computed(() => bench.settings!)
+const behind = computed(() => settings.value.look.behind)
+const picking = ref(false)
+const picker = ref<InstanceType<typeof FilePicker>>()
+const whole = computed(() => (settings.value.turn.onMatch === 'leave' ? '' : 'when the game is won'))
+
+const set = (next: Behind | null): void =>
+  bench.set('look', { behind: next }, 'change the picture behind the cards')
+/** What is wanted is chosen first; until then all stays as it is. */
+function choose(kind: Kind): void {
+  if (kind === 'none') set(null)
+  else if (kind === 'picture') picking.value = true
+  else picker.value?.choose()
+}
+function usePicture([pair]: Pair[]): void {
+  if (pair?.a.kind === 'picture') set({ kind: 'picture', name: pair.a.name, alt: pair.name })
+}
+async function useImage([file]: [File, ...File[]]): Promise<void> {
+  const source = await imageSource(file, BEHIND_SIDE)
+  if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
+  const { src, smaller } = source.value
+  set({ kind: 'image', src, alt: wordsOf(file.name) })
+  if (smaller) say(`${file.name} is made smaller: ${BEHIND_SIDE} px are as many as a table shows`)
+}
+function describe(alt: string): void {
+  if (!behind.value) return
+  const { alt: _, ...rest } = behind.value
+  set(alt ? { ...rest, alt } : rest)
+}
+</script>
+
+<template>
+  Behind the cards lies
+  <ChoiceWord
+    :model-value="behind?.kind ?? 'none'"
+    label="Behind the cards"
+    :choices="CHOICES"
+    @update:model-value="choose"
+  /><template v-if="behind"
+    >,
+    <button
+      class="sample"
+      type="button"
+      :aria-label="behind.kind === 'picture' ? 'Choose another picture' : 'Choose another image'"
+      title="Choose another"
+      @click="choose(behind.kind)"
+    >
+      <img
+        :src="
+          behind.kind === 'picture' ? pictureUrl(behind.name) : mayDraw(behind.src) ? behind.src : '/mark.svg'
+        "
+        alt=""
+      />
+    </button>
+    <TextField
+      class="alt"
+      :model-value="behind.alt ?? ''"
+      label="What the picture behind shows, in words"
+      placeholder="what it shows"
+      :maxlength="LENGTHS.alt"
+      @change="describe"
+    />, which comes to light {{ whole || 'as twins leave' }}</template
+  ><OwnTab section="look" :names="['behind']" />.
+  <FilePicker ref="picker" label="Image behind the cards" accept="image/*" @take="useImage" />
+  <PicturePicker v-model="picking" one @add="usePicture" />
+</template>
+
+<style scoped>
+.sample {
+  display: inline-block;
+  width: 44px;
+  height: 32px;
+  margin: 0 4px;
+  padding: 0;
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--table, #383a63);
+  vertical-align: middle;
+  cursor: pointer;
+}
+.sample img {
+  display: block;
+  width: 100%;
+  height: 100%;
+  object-fit: contain;
+}
+.alt {
+  display: inline-block;
+  width: 250px;
+}
+</style>

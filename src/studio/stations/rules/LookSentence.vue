@@ -1,0 +1,69 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { LEAST_CONTRAST, tableContrast, THEMES, type Theme } from '../../../core/settings/themes.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import OwnTab from '../../parts/settings/OwnTab.vue'
+import SettingChoice from '../../parts/settings/SettingChoice.vue'
+import { useBench } from '../../store/bench.ts'
+
+/** "The table looks like the boiler room, its cards are portrait and turn over sideways." */
+const bench = useBench()
+const look = computed(() => bench.settings!.look)
+const OWN = 'own'
+const theme = computed(
+  () =>
+    THEMES.find((one) =>
+      (Object.keys(one.look) as (keyof Theme['look'])[]).every((key) => one.look[key] === look.value[key]),
+    )?.name ?? OWN,
+)
+const CHOICES: [string, string][] = [
+  ...THEMES.map(({ name }) => [name, `like the ${name.toLowerCase()}`] as [string, string]),
+  [OWN, 'its own way'],
+]
+const contrast = computed(() => tableContrast(look.value.table))
+
+function take(name: string): void {
+  const found = THEMES.find((one) => one.name === name)
+  if (found) bench.set('look', { ...found.look }, `the look "${name}"`, 'single')
+}
+</script>
+
+<template>
+  The table looks
+  <ChoiceWord :model-value="theme" label="The look" :choices="CHOICES" @update:model-value="take" />, its
+  colour is
+  <label class="colour"
+    ><input
+      type="color"
+      :value="look.table"
+      aria-label="Colour of the table"
+      @input="bench.set('look', { table: ($event.target as HTMLInputElement).value }, 'change the table')"
+  /></label>
+  <OwnTab section="look" :names="['table']" />
+  and its cards are
+  <SettingChoice section="look" name="shape" />. They
+  <SettingChoice section="look" name="flip" />
+  and are dealt
+  <SettingChoice section="look" name="dealIn" />.
+  <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"
+    >What is written on this table cannot be read well: its contrast is {{ contrast.toFixed(1) }} : 1, and
+    {{ LEAST_CONTRAST }} is needed. A darker colour helps.</span
+  >
+</template>
+
+<style scoped>
+.colour input {
+  width: 44px;
+  height: 26px;
+  padding: 2px;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+  background: var(--card);
+  vertical-align: middle;
+  cursor: pointer;
+}
+.bad {
+  color: var(--brick);
+  font-size: 15px;
+}
+</style>

@@ -1,0 +1,100 @@
+import { cardOf } from '../../../core/deck/card.ts'
+import type { Game } from '../../../core/game/game.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
+import { TURN_MS } from '../../../player/motion.ts'
+import type { OneTurn } from '../../../player/one-turn.ts'
+import { writeNumber } from '../../parts/settings/numbers.ts'
+
+/** One turn as the Rules station shows it, drawn to scale and played by two cards; times in ms since the first flip. */
+
+/** How long the player is taken to look for the twin, and to wait after a turn. */
+const BETWEEN = 900
+const AFTER = 700
+export const SECOND_FLIP = TURN_MS + BETWEEN
+/** Before the first flip the two cards lie for a moment. */
+export const LEAD = 500
+
+export type Part = { from: number; long: number; words: string; kind: string }
+
+/** What follows what in a turn, for the strip. */
+export function turnParts(turn: Settings['turn'], match: boolean): Part[] {
+  const look = match ? turn.matchLook : turn.missLook
+  const locked = turn.duringLook === 'wait' || (!match && turn.onMiss === 'button')
+  const until = SECOND_FLIP + look
+  const open = !match && turn.onMiss !== 'timed'
+  const settling = match ? { stay: '', fade: 'fade', leave: 'leave' }[turn.onMatch] : 'back'
+  const waits: Part[] = open
+    ? [
+        {
+          from: until,
+          long: AFTER,
+          words: turn.onMiss === 'press' ? 'until the next press' : 'until the button',
+          kind: turn.onMiss === 'button' ? 'open locked' : 'open',
+        },
+      ]
+    : []
+  const settled = until + (open ? AFTER : 0)
+  return [
+    { from: 0, long: TURN_MS, words: 'flip', kind: 'first' },
+    { from: TURN_MS, long: BETWEEN, words: 'the player looks for the twin', kind: 'free' },
+    {
+      from: SECOND_FLIP,
+      long: look,
+      words: `both lie open ${writeNumber(look, 'seconds')}`,
+      kind: `${match ? 'match' : 'miss'}${locked ? ' locked' : ''}`,
+    },
+    ...waits,
+    ...(settling ? [{ from: settled, long: TURN_MS, words: settling, kind: 'settle' }] : []),
+    { from: settled, long: AFTER, words: 'next press', kind: 'next' },
+  ]
+}
+
+/** When all parts of a turn are over. */
+export const turnEnd = (parts: readonly Part[]): number =>
+  Math.max(...parts.map(({ from, long }) => from + long))
+
+/** The presses of a match and of a miss by these rules; a deck of one pair knows no miss. */
+export function oneTurns(game: Game, { turn }: Settings): OneTurn[] {
+  const [one, other] = game.deck.pairs
+  if (!one) return []
+  const related = one.b !== undefined
+  const first = cardOf(0, 'a', related)
+  const twin = cardOf(0, related ? 'b' : 'a', related)
+  const stranger = cardOf(1, 'a', other?.b !== undefined)
+  const play = (match: boolean): OneTurn => {
+    const parts = turnParts(turn, match)
+    const inputs: OneTurn['inputs'] = [
+      { at: LEAD, do: 'press', cell: 0 },
+      { at: LEAD + SECOND_FLIP, do: 'press', cell: 1 },
+    ]
+    const settled = LEAD + SECOND_FLIP + turn.missLook + AFTER
+    const back: OneTurn['inputs'] =
+      match || turn.onMiss === 'timed'
+        ? []
+        : [turn.onMiss === 'press' ? { at: settled, do: 'press', cell: 0 } : { at: settled, do: 'turn-back' }]
+    return {
+      cells: [first, match ? twin : stranger],
+      inputs: [...inputs, ...back],
+      until: LEAD + turnEnd(parts),
+    }
+  }
+  return other ? [play(true), play(false)] : [play(true)]
+}
+
+/** The open game as one level of two cells, played by these rules alone: no first look, no clock, nothing to lose. */
+export function twoCards(game: Game, settings: Settings): Game {
+  return {
+    ...game,
+    house: {
+      ...settings,
+      board: { rows: 1, columns: 2, gaps: [] },
+      fill: { use: 'all', pick: 'first', repeat: 'evenly' },
+      deal: { ...settings.deal, way: 'shuffled' },
+      turn: { ...settings.turn, firstLook: 0 },
+      clock: { ...settings.clock, mode: 'off' },
+      limits: { ...settings.limits, lives: null, turns: null },
+      look: { ...settings.look, behind: null },
+    },
+    levels: [{ id: 'one-turn', name: 'One turn' }],
+  }
+}

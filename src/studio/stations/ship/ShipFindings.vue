@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import IconOk from '~icons/ph/check-circle'
+import IconStop from '~icons/ph/x-circle'
+import IconWarn from '~icons/ph/warning-circle'
+import { RouterLink, useRoute } from 'vue-router'
+import type { Finding } from '../../../core/findings/findings.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** All findings of a game before it is shipped, each with the way to where it can be mended. `current`: all is looked over as it is now. */
+defineProps<{ findings: readonly Finding[]; current: boolean }>()
+const bench = useBench()
+const route = useRoute()
+
+/** The station and rung where a finding can be mended. */
+function placeOf(finding: Finding) {
+  const at = /^levels\[(\d+)\]\.(\w+)/.exec(finding.at)
+  const level = at && bench.game!.levels[Number(at[1])]?.id
+  const station = !at ? 'deck' : ['board', 'fill', 'deal'].includes(at[2]!) ? 'deal' : 'rules'
+  return { name: 'bench', params: { id: String(route.params.id), station, ...(level ? { level } : {}) } }
+}
+</script>
+
+<template>
+  <p v-if="!findings.length && !current" class="soft">Looking over every level …</p>
+  <p v-else-if="!findings.length" class="fine">
+    <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
+  </p>
+  <ul v-else>
+    <li v-for="(finding, i) in findings" :key="i" :class="finding.level">
+      <component :is="finding.level === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
+      <span
+        ><strong>{{ finding.level === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>
+        {{ finding.message }}</span
+      >
+      <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.fine {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  color: var(--lagoon-deep);
+  font-weight: 600;
+}
+.fine svg {
+  width: 22px;
+  height: 22px;
+}
+ul {
+  display: grid;
+  gap: 8px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  grid-template-columns: 48px 1fr;
+  gap: 0 10px;
+}
+li.stops {
+  background: var(--brick-pale);
+}
+li.stops svg {
+  color: var(--brick);
+}
+li svg {
+  width: 22px;
+  height: 22px;
+  color: #8c3713;
+}
+</style>

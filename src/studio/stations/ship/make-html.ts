@@ -1,0 +1,20 @@
+import type { Game } from '../../../core/game/game.ts'
+import { imagesOf } from '../../../core/game/images.ts'
+import { bad, type Result } from '../../../core/result.ts'
+import { gatherArt } from '../../../ship/pictures.ts'
+import { pictureText } from '../../store/pictures.ts'
+import { mayDraw } from '../../store/sound-images.ts'
+
+/** The playable file of a game. The built player and all that joins it are fetched only now. */
+export async function makeHtml(game: Game): Promise<Result<string>> {
+  for (const { src, at } of imagesOf(game))
+    if (!mayDraw(src)) return bad(at, 'this image cannot be shown to players; replace it or remove it first')
+  const art = await gatherArt(game, pictureText)
+  if (!art.ok) return art
+  const [{ shipHtml }, { default: script }, { default: style }] = await Promise.all([
+    import('../../../ship/html.ts'),
+    import('../../../../dist/player/player.js?raw'),
+    import('../../../../dist/player/player.css?raw'),
+  ])
+  return { ok: true, value: shipHtml(game, art.value, { script, style }) }
+}

@@ -1,0 +1,29 @@
+import type { Game } from '../../../core/game/game.ts'
+import type { Pair } from '../../../core/deck/pair.ts'
+
+const known = new WeakMap<readonly Pair[], Pair[]>()
+const BARE = { kind: 'text', text: '·' } as const
+
+/** Only what a deal depends on goes to the workers; images stay here. A deck is made bare once. */
+export function bare(pairs: readonly Pair[]): Pair[] {
+  let light = known.get(pairs)
+  if (!light) {
+    light = pairs.map(({ id, name, tags, b }) => ({
+      id,
+      name,
+      ...(tags ? { tags } : {}),
+      a: BARE,
+      ...(b ? { b: BARE } : {}),
+    }))
+    known.set(pairs, light)
+  }
+  return light
+}
+/** A copy without proxies, that a worker can be given. */
+export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
+/** A game without its art, that is quickly given to a worker. */
+export const bareGame = (game: Game): Game => ({
+  ...game,
+  deck: { back: { ...game.deck.back, emblem: undefined, image: undefined }, pairs: bare(game.deck.pairs) },
+})

@@ -1,0 +1,60 @@
+import { findingsOf, levelFindings, type Finding } from '../../../core/findings/findings.ts'
+import type { Face, Pair } from '../../../core/deck/pair.ts'
+import type { Game } from '../../../core/game/game.ts'
+import type { Level } from '../../../core/settings/levels.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
+import type { LookInput, LookOutput } from './findings.worker.ts'
+
+export type Overseer = { look(game: Game): Promise<LookedOver>; end(): void }
+export type LookedOver = { findings: Finding[]; house: Finding[] }
+
+const lightFace = (face: Face): Face => (face.kind === 'image' ? { ...face, src: '' } : face)
+/** Images say nothing to the checks. */
+const light = (pairs: readonly Pair[]): Pair[] =>
+  pairs.map((pair) => ({ ...pair, a: lightFace(pair.a), ...(pair.b ? { b: lightFace(pair.b) } : {}) }))
+
+/**
+ * Finds out what the checks say of one game after the other, in a worker that keeps what it knows: a game that differs in one level costs the work of that
+ * one. `look` gives the findings of a game; a call that is overtaken by the next never answers. Without workers it is done at once.
+ */
+export function newOverseer(): Overseer {
+  if (typeof Worker === 'undefined')
+    return {
+      look: (game) =>
+        Promise.resolve({
+          findings: findingsOf(game),
+          house: levelFindings(game, { id: 'house', name: 'House rules' }, 0),
+        }),
+      end: () => undefined,
+    }
+  let worker: Worker | null = null
+  let run = 0
+  let answer: (found: LookedOver) => void = () => undefined
+  let pairs: readonly Pair[] | null = null
+  let house: Settings | null = null
+  let levels = new Map<Level, number>()
+
+  function start(): Worker {
+    const started = new Worker(new URL('./findings.worker.ts', import.meta.url), { type: 'module' })
+    started.onmessage = ({ data }: MessageEvent<LookOutput>) => {
+      if (data.run === run) answer(data)
+    }
+    return started
+  }
+  function look(game: Game): Promise<LookedOver> {
+    worker ??= start()
+    const { deck } = game
+    worker.postMessage({
+      run: ++run,
+      ...(deck.pairs === pairs ? {} : { pairs: light(deck.pairs) }),
+      ...(game.house === house ? {} : { house: game.house }),
+      levels: game.levels.map((level) => levels.get(level) ?? level),
+      back: { ...deck.back, emblem: undefined, image: undefined },
+    } satisfies LookInput)
+    pairs = deck.pairs
+    house = game.house
+    levels = new Map(game.levels.map((level, i) => [level, i]))
+    return new Promise((resolve) => (answer = resolve))
+  }
+  return { look, end: () => worker?.terminate() }
+}

@@ -1,0 +1,30 @@
+import type { Face } from '../../../core/deck/pair.ts'
+import { paintedFace } from './painted.ts'
+
+/** px of the page along a side of a small face. */
+export const SMALL = 26
+
+/** Faces never change, so that one drawing holds for as long as a face is known. */
+const drawn = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
+
+/** A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */
+export function facePicture(face: Face): Promise<string> {
+  const scale = devicePixelRatio
+  const known = drawn.get(face)
+  if (known?.scale === scale) return known.picture
+  const picture = paintedFace(face, SMALL)
+  drawn.set(face, { picture, scale })
+  return picture
+}
+
+/** The same picture, ready for a canvas; null if it cannot be drawn. */
+export async function faceBitmap(face: Face): Promise<ImageBitmap | null> {
+  const image = new Image()
+  image.src = await facePicture(face)
+  try {
+    await image.decode()
+    return await createImageBitmap(image)
+  } catch {
+    return null
+  }
+}

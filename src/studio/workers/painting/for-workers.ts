@@ -1,0 +1,73 @@
+import type { Back, Face } from '../../../core/deck/pair.ts'
+import { patternImage } from '../../../player/back.ts'
+import { drawnBack, drawnFace, giveUp } from '../../store/sound-images.ts'
+import { drawnInTime } from './drawn-in-time.ts'
+import type { FontRule } from './own-fonts.ts'
+import type { WithImage } from './load-image.ts'
+
+/** What a worker needs of the page to draw cards: how the page's type looks, and the SVGs, which a worker cannot read. */
+
+/** px along the longer side of an SVG on a face: as large as a card is drawn. */
+const LONGEST = 256
+
+/** The faces of type that the page has. */
+export const pageFonts = (): FontRule[] =>
+  [...document.styleSheets]
+    // what is not ours, by an extension of the browser, may not be read
+    .filter(({ href }) => !href || href.startsWith(location.origin))
+    .flatMap(({ cssRules }) => [...cssRules])
+    .filter((rule) => rule instanceof CSSFontFaceRule)
+    .map(({ style, parentStyleSheet }) => {
+      const value = (name: string): string => style.getPropertyValue(name)
+      const base = parentStyleSheet?.href ?? document.baseURI
+      return {
+        family: value('font-family').replaceAll(/["']/g, ''),
+        source: value('src').replaceAll(/url\("?([^")]*)"?\)/g, (_, url) => `url("${new URL(url, base)}")`),
+        descriptors: {
+          weight: value('font-weight'),
+          style: value('font-style'),
+          unicodeRange: value('unicode-range') || undefined,
+        },
+      }
+    })
+
+/** A face that a worker can draw; an image that cannot be drawn is a sign with its name. */
+export async function faceForWorker(whole: Face, name = ''): Promise<WithImage<Face>> {
+  const face = drawnFace(whole, name)
+  if (face.kind !== 'image') return { what: face }
+  // its sign, should the worker find that it cannot be drawn
+  if (!isSvg(face.src)) return { what: { ...face, alt: name || face.alt } }
+  const image = await drawnSvg(face.src, LONGEST)
+  return image ? { what: face, image } : { what: drawnFace(face, name) }
+}
+
+/** A back that a worker can draw. Its pattern is an SVG, whose px are those of the card. */
+export async function backForWorker(whole: Back): Promise<WithImage<Back>> {
+  const back = drawnBack(whole)
+  if (!back.image) return { what: back, image: await drawnSvg(patternImage(back).slice(5, -2)) }
+  return isSvg(back.image) ? { what: back, image: await drawnSvg(back.image, LONGEST) } : { what: back }
+}
+
+const isSvg = (src: string): boolean => src.startsWith('data:image/svg+xml')
+
+/** An SVG as px, so many along its longer side or as many as it says; null if it cannot be drawn. */
+async function drawnSvg(src: string, longest?: number): Promise<ImageBitmap | null> {
+  const image = new Image()
+  // not by decode(): that waits for a frame of the page each time
+  const loaded = await new Promise<boolean>((resolve) => {
+    drawnInTime(image, () => resolve(false))
+    image.addEventListener('load', () => resolve(true))
+    image.src = src
+  })
+  if (!loaded) {
+    giveUp(src)
+    return null
+  }
+  // an SVG without a size of its own has none
+  const [w, h] = [image.naturalWidth || 100, image.naturalHeight || 100]
+  const scale = longest ? longest / Math.max(w, h) : 1
+  const [width, height] = [w, h].map((side) => Math.max(1, Math.round(side * scale)))
+  const pen = new OffscreenCanvas(width!, height!).getContext('2d')!
+  pen.drawImage(image, 0, 0, width!, height!)
+  return pen.canvas.transferToImageBitmap()
+}

@@ -1,0 +1,41 @@
+import pLimit from 'p-limit'
+import type { Face } from '../../../core/deck/pair.ts'
+import { cleared } from './cleared.ts'
+import type { WithImage } from './load-image.ts'
+import { addFonts, type FontRule } from './own-fonts.ts'
+import { drawFace, loadFace } from './paint-face.ts'
+import { drawPair, PAIR } from './paint-pair.ts'
+
+/** What is to be drawn, `scale` px to one of the page: the faces of a pair, or one face on a square with so many px of the page a side. */
+export type Motif = { scale: number; faces: WithImage<Face>[]; square?: number }
+/** Fonts come first, then orders, each with a number that its answer has too. */
+export type PaintInput = { fonts: FontRule[] } | { number: number; motif: Motif }
+/**
+ * A picture's URL, which holds as long as the worker does; empty if it cannot be drawn. It is made here because the one who makes it waits
+ * for the browser.
+ */
+export type PaintOutput = { number: number; url: string }
+
+/** How many images are fetched at a time. */
+const limit = pLimit(12)
+const pen = new OffscreenCanvas(1, 1).getContext('2d')!
+
+self.onmessage = ({ data }: MessageEvent<PaintInput>): void => {
+  if ('fonts' in data) return addFonts(data.fonts)
+  const { number, motif } = data
+  void limit(() => paint(motif))
+    .then(URL.createObjectURL, () => '')
+    .then((url) => self.postMessage({ number, url } satisfies PaintOutput))
+}
+
+async function paint({ scale, faces, square }: Motif): Promise<Blob> {
+  const [first, twin] = await Promise.all(faces.map(loadFace))
+  // from here on at one go: there is one pen for all
+  if (square) {
+    const side = square * scale
+    drawFace(cleared(pen, side, side), first!, side, side)
+  } else drawPair(cleared(pen, PAIR.width * scale, PAIR.height * scale), first!, twin, scale)
+  first!.image?.close()
+  twin?.image?.close()
+  return pen.canvas.convertToBlob()
+}
