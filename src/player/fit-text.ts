@@ -3,7 +3,7 @@ const WIDE = /[\u1100-\u11ff\u2e80-\uffdc\u{1f000}-\u{3ffff}MWmw@%—]/u
 const NARROW = /[ \u00a0.•,:;'!|iIjlt·()[\]-]/
 
 /** The width of a text in em, estimated. */
-export function textWidth(text: string): number {
+function textWidth(text: string): number {
   let width = 0
   for (const letter of text) width += WIDE.test(letter) ? 1 : NARROW.test(letter) ? 0.36 : 0.6
   return width

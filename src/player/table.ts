@@ -10,7 +10,7 @@ import { isOver, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
 
-export type Panel = 'none' | 'pause' | 'result' | 'levels' | 'problem'
+type Panel = 'none' | 'pause' | 'result' | 'levels' | 'problem'
 
 /**
  * The state of the table that players touch; everything that is drawn follows from it. Files beside this one are verbs

@@ -42,7 +42,7 @@ type Line = z.infer<typeof lineSchema>
 const MOST_TOLD = 100
 
 /** Where a log breaks the rules: the line, from 1, and how. */
-export type Breach = { line: number; at: number; message: string }
+type Breach = { line: number; at: number; message: string }
 export type LogAudit = {
   level: string
   /** lines that were read, and those that could not be, with why */

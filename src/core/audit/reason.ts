@@ -4,7 +4,7 @@ import { likeMistakes, type MistakeName, type SortName } from './mistakes.ts'
 import { UNFAIR, type Report } from './report.ts'
 import type { Tally } from './tally.ts'
 
-export const REASONS = [
+const REASONS = [
   'drawn-singly',
   'same-board',
   'never-moved',

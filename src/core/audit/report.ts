@@ -6,8 +6,8 @@ import { covarianceOfKinds, expectedKinds, squaredDistance, theoryOf } from './t
 /** What chance should have done: laid every card anywhere, or kept a rule of steps and favoured no pair. */
 export type Claim = 'shuffled' | 'by-steps'
 
-export type Test = { name: 'places' | 'steps' | 'beside' | 'repeats'; p: number }
-export const VERDICTS = ['fair', 'doubtful', 'unfair', 'too-few'] as const
+type Test = { name: 'places' | 'steps' | 'beside' | 'repeats'; p: number }
+const VERDICTS = ['fair', 'doubtful', 'unfair', 'too-few'] as const
 export type Verdict = (typeof VERDICTS)[number]
 
 export type Report = {

@@ -6,7 +6,7 @@ import { stepsBetween } from '../board/steps.ts'
  * class k from 2 on: k steps apart.
  */
 export const BESIDE = 0
-export const CORNER = 1
+const CORNER = 1
 /** The steps, as a king walks, between two places of this class. */
 export const stepsOfClass = (kind: number): number => Math.max(1, kind)
 

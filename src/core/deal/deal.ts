@@ -17,7 +17,7 @@ import { randomMatching } from './worms.ts'
 export type Cells = readonly Card[]
 
 /** Why a level cannot be dealt. */
-export const DEAL_CODES = [
+const DEAL_CODES = [
   'odd-board',
   'too-few-cards',
   'too-few-pairs',

@@ -9,7 +9,7 @@ export type Face = { alt?: string; ink?: string; paper?: string } & (
 export type Pair = { id: string; name: string; tags?: string[]; a: Face; b?: Face }
 
 /** What lies in the middle of a back: a picture of the library, or an own image. */
-export type Emblem = { kind: 'picture'; name: string } | { kind: 'image'; src: string }
+type Emblem = { kind: 'picture'; name: string } | { kind: 'image'; src: string }
 
 /** What every card shows face down: a pattern in two colours, an emblem on it, or an own image over all of it. */
 export type Back = { pattern: Pattern; ink: string; paper: string; emblem?: Emblem; image?: string }

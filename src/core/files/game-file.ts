@@ -9,8 +9,8 @@ import { bad, good, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 
-export const GAME_FORMAT = 'lucky-twin/game'
-export const GAME_VERSION = 2
+const GAME_FORMAT = 'lucky-twin/game'
+const GAME_VERSION = 2
 
 /** The whole file, for docs/schema. */
 export const gameFileSchema = z.strictObject({

@@ -5,7 +5,7 @@ import { bad, good, type Result } from '../result.ts'
 import { checkSvg as checkMarkup } from './svg.ts'
 import { readUtf8 } from './utf8.ts'
 
-export const IMAGE_TYPES = ['png', 'jpeg', 'webp', 'gif', 'svg+xml'] as const
+const IMAGE_TYPES = ['png', 'jpeg', 'webp', 'gif', 'svg+xml'] as const
 export type ImageType = (typeof IMAGE_TYPES)[number]
 
 const starts = (bytes: Uint8Array, text: string, at = 0): boolean =>

@@ -7,8 +7,8 @@ import { bad, good, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 
-export const PAIRS_FORMAT = 'lucky-twin/pairs'
-export const PAIRS_VERSION = 1
+const PAIRS_FORMAT = 'lucky-twin/pairs'
+const PAIRS_VERSION = 1
 
 /** Pairs on their way from deck to deck, as text on the clipboard. */
 export const pairsFileSchema = z.strictObject({

@@ -24,14 +24,14 @@ function placeOf(text: string, message: string): string {
 }
 
 /** "deck.pairs[3].a.text" */
-export function pathText(path: readonly PropertyKey[]): string {
+function pathText(path: readonly PropertyKey[]): string {
   return path
     .map((part, i) => (typeof part === 'number' ? `[${part}]` : `${i ? '.' : ''}${cut(String(part))}`))
     .join('')
 }
 
 /** The first thing that a schema has against a value, as a problem that names its place. */
-export function firstProblem(error: z.ZodError): Problem {
+function firstProblem(error: z.ZodError): Problem {
   let issue = error.issues[0]! as z.core.$ZodIssue
   const path = [...issue.path]
   // in a union, the branch that got furthest knows best, then the one with the least against it

@@ -5,8 +5,8 @@ import { inOrder, type PlayRecord } from '../play/record.ts'
 import { good, type Result } from '../result.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 
-export const RECORD_FORMAT = 'lucky-twin/play'
-export const RECORD_VERSION = 2
+const RECORD_FORMAT = 'lucky-twin/play'
+const RECORD_VERSION = 2
 
 const recordShape = { game: idSchema, ...playedShape, expect: expectSchema.optional() }
 const recordSchema = z.strictObject(recordShape)

@@ -9,7 +9,7 @@ import { type Level, resolveLevel } from '../settings/levels.ts'
 import type { Settings } from '../settings/settings.ts'
 
 /** One thing that the checks have to say. `stops`: the game cannot be dealt or won as it is. */
-export type FindingCode =
+type FindingCode =
   | DealCode
   | 'gap-outside'
   | 'unknown-pair'

@@ -26,7 +26,7 @@ const say =
       ? { ...game, house: { ...game.house, [section]: { ...game.house[section], ...patch } } }
       : { ...game, levels: game.levels.map((one, i) => (i === level ? withOwn(one, section, patch) : one)) }
 
-export const rungOf = (finding: Pick<Finding, 'at'>): Rung => {
+const rungOf = (finding: Pick<Finding, 'at'>): Rung => {
   const found = /^levels\[(\d+)\]/.exec(finding.at)
   return { level: found ? Number(found[1]) : null }
 }

@@ -12,7 +12,7 @@ const time = z
   .min(0)
   .max(NEVER - 1)
 const count = z.int().min(0)
-export const inputSchema = z.discriminatedUnion('do', [
+const inputSchema = z.discriminatedUnion('do', [
   z.strictObject({ at: time, do: z.literal('press'), cell: z.int() }),
   z.strictObject({ at: time, do: z.enum(['turn-back', 'pause', 'resume']) }),
 ])

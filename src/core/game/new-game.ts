@@ -7,7 +7,7 @@ import type { Level } from '../settings/levels.ts'
 import { newId } from '../settings/new-id.ts'
 import { DEFAULTS, LENGTHS } from '../settings/settings.ts'
 
-export const STARTS = ['pictures', 'images', 'words', 'letters'] as const
+const STARTS = ['pictures', 'images', 'words', 'letters'] as const
 export type Start = (typeof STARTS)[number]
 
 /** Pictures that a new game may begin with: things of a workshop, none much like another. */

@@ -41,7 +41,7 @@ const faceBase = {
   ink: colour.optional(),
   paper: colour.optional(),
 }
-export const faceSchema = z.discriminatedUnion('kind', [
+const faceSchema = z.discriminatedUnion('kind', [
   z.strictObject({ kind: z.literal('picture'), name: text(LENGTHS.name), ...faceBase }),
   z.strictObject({ kind: z.literal('image'), src: z.string().min(1), ...faceBase }),
   z.strictObject({ kind: z.literal('text'), text: text(LENGTHS.text), ...faceBase }),
@@ -99,7 +99,7 @@ const starsSchema = z
     'thresholds rise for a score, and fall for turns and time',
   )
 
-export const settingsShape = {
+const settingsShape = {
   board: z.strictObject({
     rows: whole(BOUNDS.side),
     columns: whole(BOUNDS.side),

@@ -1,6 +1,6 @@
 /** The closed sets and the events of the turn machine; all plain data. */
 
-export const PHASES = ['first-look', 'ready', 'one-up', 'judged', 'paused', 'won', 'lost'] as const
+const PHASES = ['first-look', 'ready', 'one-up', 'judged', 'paused', 'won', 'lost'] as const
 export type Phase = (typeof PHASES)[number]
 
 /** Why a press is refused; where several apply, the first in this order. */
@@ -18,7 +18,7 @@ export type Reason = (typeof REASONS)[number]
 export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
 export type CardState = (typeof CARD_STATES)[number]
 
-export const KINDS = ['found', 'lucky', 'slip', 'fresh'] as const
+const KINDS = ['found', 'lucky', 'slip', 'fresh'] as const
 export type Kind = (typeof KINDS)[number]
 
 export type LostBy = 'lives' | 'turns' | 'clock'

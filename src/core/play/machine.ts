@@ -72,7 +72,7 @@ function refuse(round: Round, cell: number): void {
 }
 
 /** Why a press on this cell would be refused now, or null. The order is that of REASONS. */
-export function refusal(round: Round, cell: number): Reason | null {
+function refusal(round: Round, cell: number): Reason | null {
   switch (round.phase) {
     case 'won':
     case 'lost':

@@ -20,17 +20,17 @@ export const FLIPS = ['turn', 'tip', 'melt'] as const
 /** How the cards come to lie on the table. */
 export const DEAL_INS = ['in-turn', 'from-middle', 'at-once', 'lying'] as const
 
-export type Pick = (typeof PICKS)[number]
-export type Repeat = (typeof REPEATS)[number]
+type Pick = (typeof PICKS)[number]
+type Repeat = (typeof REPEATS)[number]
 export type Way = (typeof WAYS)[number]
-export type DuringLook = (typeof DURING_LOOK)[number]
-export type OnMatch = (typeof ON_MATCH)[number]
-export type OnMiss = (typeof ON_MISS)[number]
-export type ClockMode = (typeof CLOCK_MODES)[number]
-export type ClockStart = (typeof CLOCK_STARTS)[number]
-export type LivesLostOn = (typeof LIVES_LOST_ON)[number]
+type DuringLook = (typeof DURING_LOOK)[number]
+type OnMatch = (typeof ON_MATCH)[number]
+type OnMiss = (typeof ON_MISS)[number]
+type ClockMode = (typeof CLOCK_MODES)[number]
+type ClockStart = (typeof CLOCK_STARTS)[number]
+type LivesLostOn = (typeof LIVES_LOST_ON)[number]
 export type StarsBy = (typeof STARS_BY)[number]
-export type Then = (typeof THEN)[number]
+type Then = (typeof THEN)[number]
 export type CardShape = (typeof CARD_SHAPES)[number]
 export type Flip = (typeof FLIPS)[number]
 export type DealIn = (typeof DEAL_INS)[number]
@@ -39,7 +39,7 @@ export type DealIn = (typeof DEAL_INS)[number]
 export type Use = 'all' | { tags: string[] } | { pairs: string[] } | { from: number; to: number }
 export type SeedRule = 'every-play' | 'daily' | { fixed: string }
 /** Three thresholds for one, two and three stars: rising for a score, falling for turns and time (ms). */
-export type Stars = { by: StarsBy; at: [number, number, number] }
+type Stars = { by: StarsBy; at: [number, number, number] }
 
 /** What lies behind the cards and comes to light as they leave: a picture of the library, or an own image. */
 export type Behind = { alt?: string } & ({ kind: 'picture'; name: string } | { kind: 'image'; src: string })

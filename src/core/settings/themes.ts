@@ -20,7 +20,7 @@ export const THEMES: readonly Theme[] = [
 ]
 
 /** What is written on the table is in this colour; it wants so much contrast at least (WCAG 2, level AA). */
-export const TABLE_INK = '#fffdf8'
+const TABLE_INK = '#fffdf8'
 export const LEAST_CONTRAST = 4.5
 
 /** The contrast of writing on a table of this colour (#rrggbb), 1 to 21. The table is nowhere lighter than its colour. */

@@ -2,7 +2,7 @@
  * Deals made from the words of docs/shuffle.md alone, by nothing of the code that they describe. Slow and plain: it says the page again, step by step.
  */
 
-export type Fill = { pick: 'first' | 'random'; repeat: 'never' | 'evenly' | 'at-random' }
+type Fill = { pick: 'first' | 'random'; repeat: 'never' | 'evenly' | 'at-random' }
 /** A level as the page needs it. `related` says it of each pair of the deck; gaps are cell indices. */
 export type PageLevel = {
   related: boolean[]

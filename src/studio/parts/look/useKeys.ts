@@ -1,7 +1,7 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
 /** Whether keys are being typed as text now, so that no shortcut may act. */
-export function isTyping(target: EventTarget | null): boolean {
+function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false
   if (
     target.isContentEditable ||

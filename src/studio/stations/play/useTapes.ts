@@ -17,7 +17,7 @@ const MOST_KEPT = 20
 const WORD = 'Tape'
 
 /** What has been played on the table so far, as a tape. */
-export function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string): Tape | null {
+function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string): Tape | null {
   const { round, inputs, level, seed } = table
   if (!round) return null
   return {
