@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconHelp from '~icons/ph/question'
 import IconRedo from '~icons/ph/arrow-u-up-right'
 import IconUndo from '~icons/ph/arrow-u-up-left'
@@ -47,29 +48,27 @@ function rename(event: Event): void {
     </nav>
     <div class="state">
       <SaveState />
-      <button
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Undo"
         :title="bench.past.length ? `Undo: ${bench.past.at(-1)!.label}` : 'Nothing to undo'"
         :disabled="!bench.past.length"
         @click="bench.undo"
       >
         <IconUndo />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Redo"
         :title="bench.future.length ? `Redo: ${bench.future.at(-1)!.label}` : 'Nothing to redo'"
         :disabled="!bench.future.length"
         @click="bench.redo"
       >
         <IconRedo />
-      </button>
-      <button class="icon-btn" type="button" aria-label="All keys" title="All keys" @click="emit('keys')">
+      </ElButton>
+      <ElButton class="icon-btn" aria-label="All keys" title="All keys" @click="emit('keys')">
         <IconHelp />
-      </button>
+      </ElButton>
     </div>
   </header>
 </template>

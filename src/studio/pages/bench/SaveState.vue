@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { useRouter } from 'vue-router'
 import { downloadGame } from '../../parts/look/download.ts'
 import { useBench } from '../../store/bench.ts'
@@ -26,14 +27,14 @@ async function keepAsCopy(): Promise<void> {
       <strong>This browser did not keep the last changes</strong> ({{ bench.failure }}). They are safe while
       this tab is open.
     </p>
-    <button class="btn" type="button" @click="downloadGame(bench.game!)">Save to a file</button>
-    <button class="btn" type="button" @click="bench.retry()">Try again</button>
+    <ElButton class="btn" @click="downloadGame(bench.game!)">Save to a file</ElButton>
+    <ElButton class="btn" @click="bench.retry()">Try again</ElButton>
   </div>
   <div v-else class="banner" role="alert">
     <p><strong>Another tab has changed this game.</strong> Nothing is overwritten until you choose.</p>
-    <button class="btn" type="button" @click="bench.takeTheirs()">Take the other tab's</button>
-    <button class="btn" type="button" @click="keepAsCopy">Keep mine as a copy</button>
-    <button class="btn" type="button" @click="bench.keepMine()">Replace it with mine</button>
+    <ElButton class="btn" @click="bench.takeTheirs()">Take the other tab's</ElButton>
+    <ElButton class="btn" @click="keepAsCopy">Keep mine as a copy</ElButton>
+    <ElButton class="btn" @click="bench.keepMine()">Replace it with mine</ElButton>
   </div>
 </template>
 

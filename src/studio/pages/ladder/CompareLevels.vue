@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { differing, findLevel, resolveLevel, withRulesOf } from '../../../core/settings/levels.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
@@ -70,12 +71,10 @@ function give(to: readonly string[]): void {
       </tbody>
     </table>
     <template v-if="levels.length > 1" #buttons>
-      <button class="btn" type="button" :disabled="one === other" @click="give([other])">
+      <ElButton class="btn" :disabled="one === other" @click="give([other])">
         Give {{ nameOf(other) }} the rules of {{ nameOf(one) }}
-      </button>
-      <button class="btn" type="button" @click="give(levels.map(({ id }) => id))">
-        Give them to all levels
-      </button>
+      </ElButton>
+      <ElButton class="btn" @click="give(levels.map(({ id }) => id))"> Give them to all levels </ElButton>
     </template>
   </ModalDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconDown from '~icons/ph/caret-down'
 import IconRemove from '~icons/ph/trash'
@@ -92,52 +93,37 @@ function rename(): void {
       @keydown.esc="naming = false"
     />
     <div v-if="open" class="tools">
-      <button
-        class="icon-btn"
-        type="button"
-        aria-label="Rename this level"
-        title="Rename"
-        @click="startNaming"
-      >
+      <ElButton class="icon-btn" aria-label="Rename this level" title="Rename" @click="startNaming">
         <IconRename />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Duplicate this level"
         title="Duplicate"
         @click="emit('duplicate')"
       >
         <IconCopy />
-      </button>
-      <button
-        class="icon-btn"
-        type="button"
-        aria-label="Move this level up"
-        title="Up (Alt+↑)"
-        @click="emit('move', -1)"
-      >
+      </ElButton>
+      <ElButton class="icon-btn" aria-label="Move this level up" title="Up (Alt+↑)" @click="emit('move', -1)">
         <IconUp />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Move this level down"
         title="Down (Alt+↓)"
         @click="emit('move', 1)"
       >
         <IconDown />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Remove this level"
         :title="last ? 'A game has at least one level' : 'Remove'"
         :disabled="last"
         @click="emit('remove')"
       >
         <IconRemove />
-      </button>
+      </ElButton>
     </div>
   </li>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconPlus from '~icons/ph/plus'
 import IconCompare from '~icons/ph/columns'
 import IconStairs from '~icons/ph/stairs'
@@ -98,21 +99,18 @@ useSortable(list, move)
         @move="(by) => move(i, i + by)"
       />
     </ol>
-    <button
+    <ElButton
       class="add"
-      type="button"
       :disabled="full"
       :title="full ? 'A ladder has at most 100 levels' : undefined"
       @click="add"
     >
       <IconPlus />Level
-    </button>
-    <button class="add" type="button" :disabled="full" @click="making = true">
-      <IconStairs />Make a ladder
-    </button>
-    <button class="add" type="button" :disabled="levels.length < 2" @click="comparing = true">
+    </ElButton>
+    <ElButton class="add" :disabled="full" @click="making = true"> <IconStairs />Make a ladder </ElButton>
+    <ElButton class="add" :disabled="levels.length < 2" @click="comparing = true">
       <IconCompare />Compare
-    </button>
+    </ElButton>
     <CompareLevels v-model="comparing" />
     <MakeLadder v-model="making" @add="addAll" />
   </aside>

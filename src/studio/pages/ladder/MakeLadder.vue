@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import type { Level } from '../../../core/settings/levels.ts'
 import { findingsOf } from '../../../core/findings/findings.ts'
@@ -98,12 +99,10 @@ function take(instead: boolean): void {
     </ol>
     <p v-for="one in stops.slice(0, 3)" :key="one.at" class="bad">{{ one.message }}.</p>
     <template #buttons>
-      <button class="btn" type="button" :disabled="!levels.length" @click="take(false)">
-        Add these levels
-      </button>
-      <button class="btn main" type="button" :disabled="!levels.length" @click="take(true)">
+      <ElButton class="btn" :disabled="!levels.length" @click="take(false)"> Add these levels </ElButton>
+      <ElButton class="btn main" :disabled="!levels.length" @click="take(true)">
         Take them instead of all others
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

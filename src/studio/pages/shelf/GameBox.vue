@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
 import IconPlay from '~icons/ph/play'
@@ -81,7 +82,7 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
     <p class="soft facts">{{ facts }}</p>
     <p v-if="safe" class="findings">
       Drawing its images stopped the browser.
-      <button class="link" type="button" @click="draw">Draw them</button>
+      <ElButton class="link" @click="draw">Draw them</ElButton>
     </p>
     <p v-if="findings.length" class="findings">
       {{ count(findings.length, 'finding') }}: {{ findings[0]!.message }}
@@ -92,33 +93,25 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
       >
       <RouterLink class="btn" :to="to('deck')" :aria-label="`Open ${game.title}`">Open</RouterLink>
       <span class="grow" />
-      <button
+      <ElButton
         class="icon-btn"
-        type="button"
         :aria-label="`Duplicate ${game.title}`"
         title="Duplicate"
         @click="$emit('duplicate')"
       >
         <IconCopy />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         :aria-label="`Save ${game.title} to a file`"
         title="Save to a file"
         @click="downloadGame(game)"
       >
         <IconSave />
-      </button>
-      <button
-        class="icon-btn"
-        type="button"
-        :aria-label="`Remove ${game.title}`"
-        title="Remove"
-        @click="$emit('remove')"
-      >
+      </ElButton>
+      <ElButton class="icon-btn" :aria-label="`Remove ${game.title}`" title="Remove" @click="$emit('remove')">
         <IconRemove />
-      </button>
+      </ElButton>
     </footer>
   </article>
 </template>

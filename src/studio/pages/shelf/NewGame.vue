@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconImages from '~icons/ph/image'
 import IconLetters from '~icons/ph/text-aa'
 import IconPictures from '~icons/ph/compass'
@@ -58,7 +59,9 @@ async function fromImages(files: readonly File[]): Promise<void> {
       <input v-model.number="pairs" type="number" min="2" :max="most" required />
     </label>
     <p v-else class="pairs soft">One pair for each image you choose.</p>
-    <button class="btn main" type="submit">{{ kind === 'images' ? 'Choose images…' : 'Make it' }}</button>
+    <ElButton class="btn main" native-type="submit">{{
+      kind === 'images' ? 'Choose images…' : 'Make it'
+    }}</ElButton>
     <FilePicker ref="picker" label="Images for a new game" accept="image/*" multiple @take="fromImages" />
   </form>
 </template>

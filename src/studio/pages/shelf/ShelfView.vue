@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconFolder from '~icons/ph/folder-open'
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -75,7 +76,7 @@ const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.in
     <header class="top">
       <img src="/mark.svg" alt="" width="32" height="32" />
       <span class="name">Lucky Twin</span>
-      <button class="btn" type="button" @click="picker?.choose()"><IconFolder />Open a file</button>
+      <ElButton class="btn" @click="picker?.choose()"><IconFolder />Open a file</ElButton>
       <FilePicker ref="picker" label="Game files" accept=".json,.zip" multiple @take="openFiles" />
     </header>
     <main>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { newId } from '../../../core/settings/new-id.ts'
@@ -91,17 +92,15 @@ function add(): void {
       <p v-if="library.length && !found.length" class="none soft">
         No picture fits "{{ query }}". Try one word, or a more general one.
       </p>
-      <button v-if="found.length > limit" class="btn more" type="button" @click="limit += AT_ONCE">
-        Show more
-      </button>
+      <ElButton v-if="found.length > limit" class="btn more" @click="limit += AT_ONCE"> Show more </ElButton>
     </div>
     <template v-if="!one" #buttons>
-      <button class="btn" type="button" @click="open = false">Cancel</button>
-      <button class="btn main" type="button" :disabled="!chosen.length" @click="add">
+      <ElButton class="btn" @click="open = false">Cancel</ElButton>
+      <ElButton class="btn main" :disabled="!chosen.length" @click="add">
         {{
           chosen.length > 1 ? `Add ${chosen.length} pairs` : chosen.length ? 'Add 1 pair' : 'Choose pictures'
         }}
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
 import { computed } from 'vue'
@@ -39,15 +40,14 @@ const shown = computed(() => {
           >
         </p>
         <span v-if="one.mends.length || $slots.default" class="mends">
-          <button
+          <ElButton
             v-for="mend in one.mends"
             :key="mend.label"
             class="btn"
-            type="button"
             @click="bench.replace(mend.to(bench.game!), `mend: ${mend.label}`)"
           >
             {{ mend.label }}
-          </button>
+          </ElButton>
           <slot :finding="one" />
         </span>
       </li>

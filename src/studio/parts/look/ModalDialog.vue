@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconClose from '~icons/ph/x'
 import { onMounted, ref, useId, watch } from 'vue'
 
@@ -27,7 +28,7 @@ watch(open, follow, { flush: 'post' })
     <div class="sheet">
       <div class="head">
         <h2 :id="id">{{ title }}</h2>
-        <button class="icon-btn" type="button" aria-label="Close" @click="open = false"><IconClose /></button>
+        <ElButton class="icon-btn" aria-label="Close" @click="open = false"><IconClose /></ElButton>
       </div>
       <template v-if="open"><slot /></template>
       <div v-if="$slots.buttons" class="buttons"><slot name="buttons" /></div>

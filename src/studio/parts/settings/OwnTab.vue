@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import type { Section } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 
@@ -12,14 +13,13 @@ function giveBack(): void {
 </script>
 
 <template>
-  <button
+  <ElButton
     v-if="owned().length"
     class="own"
-    type="button"
     title="This level's own. Press to follow the house rules again."
     :aria-label="`${names.join(', ')}: own; follow the house rules again`"
     @click="giveBack"
   >
     own
-  </button>
+  </ElButton>
 </template>

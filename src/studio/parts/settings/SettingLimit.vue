@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useBench } from '../../store/bench.ts'
 import NumberWord from './NumberWord.vue'
@@ -24,13 +25,13 @@ const set = (next: number | null): void =>
   <span class="limit">
     <template v-if="value !== null">
       <NumberWord :model-value="value" :label="told.label" :bounds="told.bounds!" @update:model-value="set" />
-      <button class="switch" type="button" :title="`Take the limit away: ${none}`" @click="set(null)">
+      <ElButton class="switch" :title="`Take the limit away: ${none}`" @click="set(null)">
         {{ words }}
-      </button>
+      </ElButton>
     </template>
-    <button v-else class="switch" type="button" :title="`Set a limit: ${start} ${words}`" @click="set(start)">
+    <ElButton v-else class="switch" :title="`Set a limit: ${start} ${words}`" @click="set(start)">
       {{ none }}
-    </button>
+    </ElButton>
     <OwnTab section="limits" :names="[name]" />
   </span>
 </template>

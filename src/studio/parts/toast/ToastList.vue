@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconClose from '~icons/ph/x'
 import { useToasts } from './useToasts.ts'
 
@@ -9,12 +10,12 @@ const { toasts, close } = useToasts()
   <div class="toasts" role="status" aria-live="polite">
     <div v-for="toast in toasts" :key="toast.id" class="toast" :class="toast.tone">
       <span>{{ toast.text }}</span>
-      <button v-if="toast.act" class="act" type="button" @click="(toast.act.run(), close(toast.id))">
+      <ElButton v-if="toast.act" class="act" @click="(toast.act.run(), close(toast.id))">
         {{ toast.act.label }}
-      </button>
-      <button class="close" type="button" aria-label="Close this message" @click="close(toast.id)">
+      </ElButton>
+      <ElButton class="close" aria-label="Close this message" @click="close(toast.id)">
         <IconClose />
-      </button>
+      </ElButton>
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { problemLine } from '../../../core/result.ts'
@@ -129,16 +130,16 @@ function resize(side: 'rows' | 'columns', value: number): void {
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="job" class="going">
         <progress :value="share" max="1" aria-label="Reading boards" />
-        <button class="btn" type="button" @click="job.cancel()">Stop</button>
+        <ElButton class="btn" @click="job.cancel()">Stop</ElButton>
       </div>
       <FilePicker ref="picker" label="File with boards" @take="take" />
     </div>
     <template #buttons>
-      <button class="btn" type="button" @click="picker?.choose()"><IconFile />Open a file</button>
-      <button v-if="found" class="btn" type="button" @click="found = null">Other boards</button>
-      <button v-else class="btn main" type="button" :disabled="!text.trim() || job !== null" @click="read">
+      <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
+      <ElButton v-if="found" class="btn" @click="found = null">Other boards</ElButton>
+      <ElButton v-else class="btn main" :disabled="!text.trim() || job !== null" @click="read">
         Judge them
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { cellIndex } from '../../../core/board/cells.ts'
 import { OUTLINES, outlineGaps, type Outline } from '../../../core/board/outlines.ts'
@@ -67,17 +68,16 @@ const fill = (name: string): void =>
     <div class="row">
       <span>Gaps</span>
       <span class="gaps">
-        <button
+        <ElButton
           v-for="name in board.gaps"
           :key="name"
           class="gap"
-          type="button"
           :aria-label="`Fill the gap ${name}`"
           :title="`Fill ${name}`"
           @click="fill(name)"
         >
           {{ name }}
-        </button>
+        </ElButton>
         <span v-if="!board.gaps.length">none</span>
         <OwnTab section="board" :names="['gaps']" />
       </span>
@@ -85,11 +85,10 @@ const fill = (name: string): void =>
     <div class="row">
       <span id="outline-label">Outline</span>
       <span class="outlines" role="group" aria-labelledby="outline-label">
-        <button
+        <ElButton
           v-for="outline in OUTLINES"
           :key="outline"
           class="outline"
-          type="button"
           :aria-pressed="outline === current"
           :aria-label="OUTLINE_NAMES[outline]"
           :title="OUTLINE_NAMES[outline]"
@@ -103,7 +102,7 @@ const fill = (name: string): void =>
             }"
             :cell="3.4"
           />
-        </button>
+        </ElButton>
       </span>
     </div>
     <div class="row">

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ElSegmented } from 'element-plus'
-import 'element-plus/theme-chalk/el-segmented.css'
 import { computed, watch } from 'vue'
 import { NO_CARD } from '../../../core/deck/card.ts'
 import { openCells } from '../../../core/board/cells.ts'

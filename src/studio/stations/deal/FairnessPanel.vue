@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconAudit from '~icons/ph/magnifying-glass'
 import IconRun from '~icons/ph/cards-three'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
@@ -79,13 +80,13 @@ onBeforeUnmount(cancel)
       <p v-else class="soft">This level is not shuffled: there is nothing to test.</p>
       <div v-if="job" class="going">
         <progress :value="share" max="1" aria-label="Dealing">{{ Math.round(share * 100) }} %</progress>
-        <button class="btn" type="button" @click="cancel">Stop</button>
+        <ElButton class="btn" @click="cancel">Stop</ElButton>
       </div>
       <span v-else class="buttons">
-        <button v-if="dealt" class="btn main" type="button" :disabled="!ready" @click="run">
+        <ElButton v-if="dealt" class="btn main" :disabled="!ready" @click="run">
           <IconRun />{{ result ? 'Once more' : 'Deal them' }}
-        </button>
-        <button class="btn" type="button" @click="auditOpen = true"><IconAudit />Other boards…</button>
+        </ElButton>
+        <ElButton class="btn" @click="auditOpen = true"><IconAudit />Other boards…</ElButton>
       </span>
       <p v-if="failure" class="failure" role="alert">This could not be measured: {{ failure }}</p>
     </div>

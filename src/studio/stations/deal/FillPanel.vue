@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { selectPairs } from '../../../core/deck/select.ts'
 import { openCells } from '../../../core/board/cells.ts'
@@ -53,8 +54,8 @@ const sentence = computed(() => {
     <div class="row">
       <span>From</span>
       <span
-        ><button class="from" type="button" @click="choosing = true">
-          <span class="hidden-text">Choose which pairs this level uses: </span>{{ from }}</button
+        ><ElButton class="from" @click="choosing = true">
+          <span class="hidden-text">Choose which pairs this level uses: </span>{{ from }}</ElButton
         ><OwnTab section="fill" :names="['use']"
       /></span>
     </div>
@@ -67,7 +68,7 @@ const sentence = computed(() => {
       <SettingChoice section="fill" name="repeat" />
     </div>
     <p class="note">{{ sentence }}</p>
-    <button class="faces" type="button" @click="choosing = true">
+    <ElButton class="faces" @click="choosing = true">
       <span class="hidden-text">Look at the faces and choose</span>
       <span v-for="at in selection.slice(0, SHOWN)" :key="at" class="one">
         <FaceView :face="pairs[at]!.a" shape="square" />
@@ -76,7 +77,7 @@ const sentence = computed(() => {
         >+{{ selection.length - SHOWN }}</span
       >
       <span v-if="selection.length === 0" class="soft">no pairs: choose some</span>
-    </button>
+    </ElButton>
     <UseDialog v-model="choosing" :use="use" :needed="needed" />
   </section>
 </template>

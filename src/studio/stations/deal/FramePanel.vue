@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
 import { computed } from 'vue'
@@ -97,27 +98,24 @@ async function copy(): Promise<void> {
     </div>
     <p class="note">
       {{ sentence }}
-      <button
+      <ElButton
         v-if="nearest"
         class="btn"
-        type="button"
         @click="bench.set('board', { ...nearest, gaps: [] }, 'a board that can be touched', 'single')"
       >
         Make it {{ nearest.rows }} × {{ nearest.columns }}
-      </button>
+      </ElButton>
     </p>
     <div v-if="cells" class="row places">
       <span>Where each card lies</span>
       <span class="buttons">
-        <button class="btn" type="button" aria-label="Copy the placement table" @click="copy">
+        <ElButton class="btn" aria-label="Copy the placement table" @click="copy">
           <IconCopy />Copy
-        </button>
-        <button class="btn" type="button" aria-label="Placement table as CSV" @click="save('csv')">
+        </ElButton>
+        <ElButton class="btn" aria-label="Placement table as CSV" @click="save('csv')">
           <IconSave />CSV
-        </button>
-        <button class="btn" type="button" aria-label="Placement table as JSON" @click="save('json')">
-          JSON
-        </button>
+        </ElButton>
+        <ElButton class="btn" aria-label="Placement table as JSON" @click="save('json')"> JSON </ElButton>
       </span>
     </div>
   </section>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { ElSegmented } from 'element-plus'
-import 'element-plus/theme-chalk/el-segmented.css'
+import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { selectPairs } from '../../../core/deck/select.ts'
 import type { Use } from '../../../core/settings/settings.ts'
@@ -81,16 +80,15 @@ const HINTS: Record<How, string> = {
       >
     </div>
     <div v-if="how === 'tags'" class="tags" role="group" aria-label="Tags">
-      <button
+      <ElButton
         v-for="tag in tags"
         :key="tag"
         class="tag"
-        type="button"
         :aria-pressed="use !== 'all' && 'tags' in use && use.tags.includes(tag)"
         @click="toggleTag(tag)"
       >
         {{ tag }}
-      </button>
+      </ElButton>
     </div>
     <p class="soft hint">{{ anchor === null ? HINTS[how] : 'Now press the last one.' }}</p>
     <ul class="faces" tabindex="-1">
@@ -110,7 +108,7 @@ const HINTS: Record<How, string> = {
       </li>
     </ul>
     <template #buttons>
-      <button class="btn main" type="button" @click="open = false">Done</button>
+      <ElButton class="btn main" @click="open = false">Done</ElButton>
     </template>
   </ModalDialog>
 </template>

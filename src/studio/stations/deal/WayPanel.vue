@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconDeal from '~icons/ph/cards-three'
 import { computed, ref, watch } from 'vue'
 import { openCells } from '../../../core/board/cells.ts'
@@ -171,15 +172,14 @@ function typeSeed(): void {
           autocomplete="off"
           @change="typeSeed"
         />
-        <button
+        <ElButton
           class="btn"
-          type="button"
           title="Deal again (D)"
           :disabled="rule !== 'every-play' || way === 'arranged'"
           @click="view.dealAgain"
         >
           <IconDeal />Deal<span class="hidden-text"> again</span>
-        </button>
+        </ElButton>
       </span>
     </div>
   </section>

@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { ElColorPicker } from 'element-plus'
-import 'element-plus/theme-chalk/el-color-picker.css'
+import { ElButton, ElColorPicker } from 'element-plus'
 import { computed, ref } from 'vue'
 import { PATTERNS } from '../../../core/deck/back.ts'
 import type { Back, Pair } from '../../../core/deck/pair.ts'
@@ -55,29 +54,28 @@ function usePicture([pair]: Pair[]): void {
     </p>
     <div class="row">
       <span>Emblem</span>
-      <button v-if="back.emblem" class="btn" type="button" @click="without('emblem')">None</button>
-      <button class="btn" type="button" :disabled="!!back.image" @click="picking = true">A picture</button>
-      <button class="btn" type="button" :disabled="!!back.image" @click="choose('emblem')">An image</button>
+      <ElButton v-if="back.emblem" class="btn" @click="without('emblem')">None</ElButton>
+      <ElButton class="btn" :disabled="!!back.image" @click="picking = true">A picture</ElButton>
+      <ElButton class="btn" :disabled="!!back.image" @click="choose('emblem')">An image</ElButton>
     </div>
     <div class="row">
       <span>Own image over all</span>
-      <button v-if="back.image" class="btn" type="button" @click="without('image')">Take it away</button>
-      <button v-else class="btn" type="button" @click="choose('image')">Choose</button>
+      <ElButton v-if="back.image" class="btn" @click="without('image')">Take it away</ElButton>
+      <ElButton v-else class="btn" @click="choose('image')">Choose</ElButton>
     </div>
     <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
     <PicturePicker v-model="picking" one @add="usePicture" />
     <h3 id="patterns">Pattern</h3>
     <div class="patterns" role="group" aria-labelledby="patterns">
-      <button
+      <ElButton
         v-for="pattern in PATTERNS"
         :key="pattern"
         class="pattern"
-        type="button"
         :aria-pressed="back.pattern === pattern"
         @click="change({ pattern })"
       >
         <span class="small"><BackView :back="{ ...back, pattern }" /></span>{{ pattern }}
-      </button>
+      </ElButton>
     </div>
     <h3 id="inks">Two colours</h3>
     <div class="inks" role="group" aria-labelledby="inks">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { withoutPairs } from '../../../core/deck/edit.ts'
 import type { Finding } from '../../../core/findings/findings.ts'
@@ -54,14 +55,14 @@ const mendBack = (): void =>
   <FindingsList :findings="findings">
     <template #default="{ finding }">
       <template v-if="finding.code === 'look-alikes' && likest">
-        <button v-if="seen" class="btn" type="button" @click="emit('choose', [seen.one, seen.other])">
+        <ElButton v-if="seen" class="btn" @click="emit('choose', [seen.one, seen.other])">
           Choose both
-        </button>
-        <button class="btn" type="button" @click="removeOne">Remove {{ nameOf(likest.other) }}</button>
+        </ElButton>
+        <ElButton class="btn" @click="removeOne">Remove {{ nameOf(likest.other) }}</ElButton>
       </template>
-      <button v-if="finding.code === 'back-like-face'" class="btn" type="button" @click="mendBack">
+      <ElButton v-if="finding.code === 'back-like-face'" class="btn" @click="mendBack">
         A back in night
-      </button>
+      </ElButton>
     </template>
   </FindingsList>
 </template>

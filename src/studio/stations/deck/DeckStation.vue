@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { ElSegmented } from 'element-plus'
-import 'element-plus/theme-chalk/el-segmented.css'
+import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref } from 'vue'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import SearchField from '../../parts/look/SearchField.vue'
@@ -121,7 +120,7 @@ async function drop(event: DragEvent): Promise<void> {
         </p>
         <p v-else-if="shown.length === 0" class="empty">
           No pair is called or tagged "{{ query || tag }}".
-          <button class="btn" type="button" @click="query = tag = ''">Show all</button>
+          <ElButton class="btn" @click="query = tag = ''">Show all</ElButton>
         </p>
       </LightTable>
       <DeckWays ref="ways" @add="deck.add" @paste="clipboard.paste" />
@@ -155,9 +154,9 @@ async function drop(event: DragEvent): Promise<void> {
         @choose="selection.only"
       />
       <DeckFindings :ties="ties" :seen="pairTies" @choose="selection.these" />
-      <button v-if="chosen.length" class="btn to-back" type="button" @click="selection.only(null)">
+      <ElButton v-if="chosen.length" class="btn to-back" @click="selection.only(null)">
         Design the back
-      </button>
+      </ElButton>
     </aside>
   </div>
 </template>

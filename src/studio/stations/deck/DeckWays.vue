@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import IconPaste from '~icons/ph/clipboard-text'
 import IconPictures from '~icons/ph/images-square'
@@ -45,14 +46,12 @@ defineExpose({
 <template>
   <footer>
     <span class="soft">Add</span>
-    <button class="btn" type="button" @click="way = 'pictures'"><IconPictures />Pictures</button>
-    <button class="btn" type="button" @click="way = 'images'"><IconFile />Images</button>
-    <button class="btn" type="button" @click="way = 'sheet'"><IconSheet />Sheet</button>
-    <button class="btn" type="button" @click="way = 'words'"><IconWords />Words</button>
-    <button class="btn" type="button" @click="way = 'series'"><IconSeries />Series</button>
-    <button class="btn" type="button" title="Paste pairs (Ctrl+V)" @click="emit('paste')">
-      <IconPaste />Paste
-    </button>
+    <ElButton class="btn" @click="way = 'pictures'"><IconPictures />Pictures</ElButton>
+    <ElButton class="btn" @click="way = 'images'"><IconFile />Images</ElButton>
+    <ElButton class="btn" @click="way = 'sheet'"><IconSheet />Sheet</ElButton>
+    <ElButton class="btn" @click="way = 'words'"><IconWords />Words</ElButton>
+    <ElButton class="btn" @click="way = 'series'"><IconSeries />Series</ElButton>
+    <ElButton class="btn" title="Paste pairs (Ctrl+V)" @click="emit('paste')"> <IconPaste />Paste </ElButton>
     <span class="soft tip">or drop files on the table</span>
     <PicturePicker v-bind="open('pictures', 'add pictures')" />
     <ImagesDialog v-bind="open('images', 'add images')" :files="images" />

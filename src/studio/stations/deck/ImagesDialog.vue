@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import IconFolder from '~icons/ph/folder-open'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -90,8 +91,8 @@ function add(): void {
       @drop.prevent.stop="drop"
     >
       <div class="choose">
-        <button class="btn" type="button" @click="picker?.choose()"><IconFile />Choose files</button>
-        <button class="btn" type="button" @click="folder?.choose()"><IconFolder />Choose a folder</button>
+        <ElButton class="btn" @click="picker?.choose()"><IconFile />Choose files</ElButton>
+        <ElButton class="btn" @click="folder?.choose()"><IconFolder />Choose a folder</ElButton>
         <span class="soft"
           >or drop files and folders here, or paste an image. PNG, JPEG, WebP, GIF, SVG.</span
         >
@@ -99,7 +100,7 @@ function add(): void {
       <div v-if="reading" class="going">
         <progress :value="done" :max="total" aria-label="Reading images" />
         <span class="soft">{{ done }} of {{ total }}</span>
-        <button class="btn" type="button" @click="stop">Stop</button>
+        <ElButton class="btn" @click="stop">Stop</ElButton>
       </div>
       <div v-if="problems.length" role="alert">
         <ul class="problems">
@@ -135,10 +136,10 @@ function add(): void {
     <FilePicker ref="picker" label="Images to add" accept="image/*" multiple @take="read" />
     <FilePicker ref="folder" label="Folder of images to add" folder @take="read" />
     <template #buttons>
-      <button class="btn" type="button" @click="open = false">Cancel</button>
-      <button class="btn main" type="button" :disabled="!made.pairs.length || reading" @click="add">
+      <ElButton class="btn" @click="open = false">Cancel</ElButton>
+      <ElButton class="btn main" :disabled="!made.pairs.length || reading" @click="add">
         {{ made.pairs.length === 1 ? 'Add 1 pair' : `Add ${made.pairs.length} pairs` }}
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import type { Vision } from '../../../core/deck/vision.ts'
 import SmallFace from '../../parts/cards/SmallFace.vue'
@@ -43,11 +44,11 @@ const shown = computed(() =>
     <progress v-if="progress !== null" :value="progress" max="1" aria-label="Comparing faces" />
     <ul v-else-if="shown.length">
       <li v-for="tie in shown.slice(0, SHOWN)" :key="`${tie.one} ${tie.other}`">
-        <button type="button" @click="$emit('choose', tie.pairs.at(-1)!.id)">
+        <ElButton @click="$emit('choose', tie.pairs.at(-1)!.id)">
           <span v-for="pair in tie.pairs" :key="pair.id" class="who">
             <SmallFace v-if="pair.face" class="card" :face="pair.face" />{{ pair.name }}
           </span>
-        </button>
+        </ElButton>
         <b>{{ tie.percent }} %</b>
       </li>
       <li v-if="shown.length > SHOWN" class="soft">and {{ shown.length - SHOWN }} more</li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconBack from '~icons/ph/caret-left'
 import IconCopy from '~icons/ph/copy'
 import IconCut from '~icons/ph/scissors'
@@ -51,16 +52,15 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
     <h3 id="many-tags">Tags</h3>
     <div class="tags" role="group" aria-labelledby="many-tags">
       <span v-for="[word, count] in tags" :key="word" class="tag">
-        <button
+        <ElButton
           v-if="count < pairs.length"
-          type="button"
           :title="`Give it to all ${pairs.length}`"
           @click="tag(word, true)"
         >
           {{ word }} <small>{{ count }}</small>
-        </button>
+        </ElButton>
         <span v-else>{{ word }}</span>
-        <button type="button" :aria-label="`Take the tag ${word} away`" @click="tag(word, false)">×</button>
+        <ElButton :aria-label="`Take the tag ${word} away`" @click="tag(word, false)">×</ElButton>
       </span>
       <span v-if="!tags.length" class="soft">none yet</span>
     </div>
@@ -72,7 +72,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
         aria-label="Tag for all of them"
         autocomplete="off"
       />
-      <button class="btn" type="submit" :disabled="!typed.trim()">Tag all</button>
+      <ElButton class="btn" native-type="submit" :disabled="!typed.trim()">Tag all</ElButton>
     </form>
     <div class="row">
       <span>Paper and ink</span>
@@ -86,12 +86,12 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
       />
     </div>
     <div class="acts">
-      <button class="btn" type="button" title="Alt+←" @click="$emit('step', -1)"><IconBack />Earlier</button>
-      <button class="btn" type="button" title="Alt+→" @click="$emit('step', 1)"><IconForward />Later</button>
-      <button class="btn" type="button" title="Ctrl+C" @click="$emit('copy')"><IconCopy />Copy</button>
-      <button class="btn" type="button" title="Ctrl+X" @click="$emit('cut')"><IconCut />Cut</button>
-      <button class="btn" type="button" @click="$emit('double')"><IconDouble />Duplicate</button>
-      <button class="btn" type="button" title="Delete" @click="$emit('remove')"><IconRemove />Remove</button>
+      <ElButton class="btn" title="Alt+←" @click="$emit('step', -1)"><IconBack />Earlier</ElButton>
+      <ElButton class="btn" title="Alt+→" @click="$emit('step', 1)"><IconForward />Later</ElButton>
+      <ElButton class="btn" title="Ctrl+C" @click="$emit('copy')"><IconCopy />Copy</ElButton>
+      <ElButton class="btn" title="Ctrl+X" @click="$emit('cut')"><IconCut />Cut</ElButton>
+      <ElButton class="btn" @click="$emit('double')"><IconDouble />Duplicate</ElButton>
+      <ElButton class="btn" title="Delete" @click="$emit('remove')"><IconRemove />Remove</ElButton>
     </div>
   </section>
 </template>

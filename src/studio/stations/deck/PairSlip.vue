@@ -4,8 +4,7 @@ import IconDouble from '~icons/ph/copy-simple'
 import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
 import IconReplace from '~icons/ph/upload-simple'
-import { ElSegmented } from 'element-plus'
-import 'element-plus/theme-chalk/el-segmented.css'
+import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref } from 'vue'
 import type { Face, Pair } from '../../../core/deck/pair.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
@@ -115,42 +114,38 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
   <section class="slip" aria-labelledby="slip-name">
     <header>
       <h2 id="slip-name">{{ pair.name }}</h2>
-      <button
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Move earlier in the deck"
         title="Earlier (Alt+↑)"
         @click="emit('move', -1)"
       >
         <IconBack />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         aria-label="Move later in the deck"
         title="Later (Alt+↓)"
         @click="emit('move', 1)"
       >
         <IconForward />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         :aria-label="`Duplicate ${pair.name}`"
         title="Duplicate"
         @click="emit('double')"
       >
         <IconDouble />
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="icon-btn"
-        type="button"
         :aria-label="`Remove ${pair.name}`"
         title="Remove (Delete)"
         @click="emit('remove')"
       >
         <IconRemove />
-      </button>
+      </ElButton>
     </header>
     <LeaningCards v-model:side="side" :pair="pair" />
     <div class="row">
@@ -207,9 +202,9 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
     </div>
     <div class="replace">
       <span class="soft">Put something else on it</span>
-      <button class="btn" type="button" @click="picturesOpen = true">A picture</button>
-      <button class="btn" type="button" @click="picker?.choose()"><IconReplace />An image</button>
-      <button v-if="face.kind !== 'text'" class="btn" type="button" @click="setText(pair.name)">Text</button>
+      <ElButton class="btn" @click="picturesOpen = true">A picture</ElButton>
+      <ElButton class="btn" @click="picker?.choose()"><IconReplace />An image</ElButton>
+      <ElButton v-if="face.kind !== 'text'" class="btn" @click="setText(pair.name)">Text</ElButton>
     </div>
     <FilePicker ref="picker" label="Image for this face" accept="image/*" @take="useImage" />
     <PicturePicker v-model="picturesOpen" one @add="usePicture" />

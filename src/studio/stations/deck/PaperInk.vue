@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { ElColorPicker } from 'element-plus'
-import 'element-plus/theme-chalk/el-color-picker.css'
 import { FACE_INK, FACE_PAPER } from '../../../core/deck/face.ts'
 
 /** The two colours of a face; `inked` is false where its ink shows nowhere. `of` follows the names: "Paper of all of them". */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { encode } from 'js-base64'
 import { computed, ref, watch } from 'vue'
 import { SERIES, SERIES_MOST, SERIES_TWINS, seriesPairs, type SeriesKind } from '../../../core/deck/series.ts'
@@ -46,16 +47,15 @@ function add(): void {
 <template>
   <ModalDialog v-model="open" title="Series" :width="760">
     <div class="kinds" role="group" aria-label="Kind of series">
-      <button
+      <ElButton
         v-for="{ kind: one, pair } in samples"
         :key="one"
         class="kind"
-        type="button"
         :aria-pressed="one === kind"
         @click="kind = one"
       >
         <span class="card"><FaceView :face="pair.a" /></span>{{ one }}
-      </button>
+      </ElButton>
     </div>
     <p class="sentence">
       From number
@@ -76,10 +76,10 @@ function add(): void {
       </li>
     </ul>
     <template #buttons>
-      <button class="btn" type="button" @click="open = false">Cancel</button>
-      <button class="btn main" type="button" :disabled="!pairs.length" @click="add">
+      <ElButton class="btn" @click="open = false">Cancel</ElButton>
+      <ElButton class="btn main" :disabled="!pairs.length" @click="add">
         {{ pairs.length === 1 ? 'Add 1 pair' : `Add ${pairs.length} pairs` }}
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import IconFile from '~icons/ph/upload-simple'
-import { ElSegmented } from 'element-plus'
-import 'element-plus/theme-chalk/el-segmented.css'
+import { ElButton, ElSegmented } from 'element-plus'
 import { ref, watch } from 'vue'
 import { SHEET_BOUNDS } from '../../../core/deck/sheet.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
@@ -57,7 +56,7 @@ function add(): void {
           <strong>One image that holds many tiles.</strong> Drop it here, or choose it; then lay the grid over
           it.
         </p>
-        <button class="btn main" type="button" @click="picker?.choose()"><IconFile />Choose the sheet</button>
+        <ElButton class="btn main" @click="picker?.choose()"><IconFile />Choose the sheet</ElButton>
       </div>
       <template v-else>
         <div class="sight">
@@ -134,13 +133,11 @@ function add(): void {
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <FilePicker ref="picker" label="The sheet" accept="image/*" @take="take" />
     <template #buttons>
-      <button v-if="image" class="btn" type="button" @click="picker?.choose()">
-        <IconFile />Another sheet
-      </button>
-      <button class="btn" type="button" @click="open = false">Cancel</button>
-      <button class="btn main" type="button" :disabled="!chosen.length" @click="add">
+      <ElButton v-if="image" class="btn" @click="picker?.choose()"> <IconFile />Another sheet </ElButton>
+      <ElButton class="btn" @click="open = false">Cancel</ElButton>
+      <ElButton class="btn main" :disabled="!chosen.length" @click="add">
         {{ chosen.length === 1 ? 'Add 1 pair' : `Add ${chosen.length} pairs` }}
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

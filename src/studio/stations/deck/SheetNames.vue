@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import type { SheetTile } from './useSheet.ts'
 
@@ -21,15 +22,14 @@ const looked = defineModel<string>('looked', { required: true })
         @change="$emit('rename', tile.key, ($event.target as HTMLInputElement).value)"
         @focus="looked = tile.key"
       />
-      <button
+      <ElButton
         class="icon"
-        type="button"
         :aria-label="`Leave ${tile.name} out`"
         title="Leave it out"
         @click="$emit('leave', tile.key)"
       >
         ×
-      </button>
+      </ElButton>
     </li>
   </ul>
 </template>

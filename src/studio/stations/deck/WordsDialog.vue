@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { wordPairs, type WordPairs } from '../../../core/files/words-file.ts'
@@ -93,7 +94,7 @@ function add(): void {
     </p>
     <p v-if="opened" class="opened">
       {{ opened.name }}, {{ opened.text.length.toLocaleString('en') }} characters
-      <button class="btn" type="button" @click="opened = null">Type instead</button>
+      <ElButton class="btn" @click="opened = null">Type instead</ElButton>
     </p>
     <textarea
       v-else
@@ -131,11 +132,11 @@ function add(): void {
     </div>
     <FilePicker ref="picker" label="File with words" accept=".csv,.tsv,.txt,text/*" @take="openFile" />
     <template #buttons>
-      <button class="btn" type="button" @click="picker?.choose()"><IconFile />Open a file</button>
-      <button class="btn" type="button" @click="open = false">Cancel</button>
-      <button class="btn main" type="button" :disabled="!count" @click="add">
+      <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
+      <ElButton class="btn" @click="open = false">Cancel</ElButton>
+      <ElButton class="btn main" :disabled="!count" @click="add">
         {{ count === 1 ? 'Add 1 pair' : `Add ${count} pairs` }}
-      </button>
+      </ElButton>
     </template>
   </ModalDialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconRemove from '~icons/ph/trash'
 import { computed, ref } from 'vue'
 import type { Check } from '../../../core/play/record.ts'
@@ -32,17 +33,16 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
 <template>
   <div class="row">
     <span class="state" :class="state">{{ WORDS[state] }}</span>
-    <button class="plain" type="button" :aria-expanded="unfolded" @click="unfolded = !unfolded">
+    <ElButton class="plain" :aria-expanded="unfolded" @click="unfolded = !unfolded">
       {{ check.name }}
-    </button>
-    <button
+    </ElButton>
+    <ElButton
       class="btn small"
-      type="button"
       :aria-label="`Show ${check.name} on the tape`"
       @click="emit('show', checked?.turn || Infinity)"
     >
       Show
-    </button>
+    </ElButton>
   </div>
   <template v-if="state === 'fails'">
     <p v-if="checked!.problem" class="wrong">
@@ -64,9 +64,9 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
         </tr>
       </tbody>
     </table>
-    <button v-if="!checked!.problem" class="btn small" type="button" @click="emit('accept')">
+    <ElButton v-if="!checked!.problem" class="btn small" @click="emit('accept')">
       Expect it as it is now
-    </button>
+    </ElButton>
   </template>
   <div v-if="unfolded" class="edit">
     <label
@@ -80,7 +80,7 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
       >{{ key }}
       <input :value="check.expect[key] ?? ''" @change="expectation(key, $event)" />
     </label>
-    <button class="btn small" type="button" @click="emit('drop')"><IconRemove />Remove</button>
+    <ElButton class="btn small" @click="emit('drop')"><IconRemove />Remove</ElButton>
   </div>
 </template>
 

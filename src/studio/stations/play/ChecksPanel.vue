@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconKeep from '~icons/ph/bookmark-simple'
 import IconOpen from '~icons/ph/folder-open'
 import IconRemove from '~icons/ph/trash'
@@ -64,42 +65,30 @@ const summary = computed(() => {
       <span class="soft">{{ turns }} {{ turns === 1 ? 'turn' : 'turns' }}</span>
     </div>
     <div class="row">
-      <button class="btn main" type="button" :disabled="!turns" @click="emit('keep')">
+      <ElButton class="btn main" :disabled="!turns" @click="emit('keep')">
         <IconKeep />Keep as a check
-      </button>
-      <button
+      </ElButton>
+      <ElButton
         class="btn icon"
-        type="button"
         title="Save this tape as a record"
         aria-label="Save as a record"
         :disabled="!turns"
         @click="emit('save')"
       >
         <IconSave />
-      </button>
-      <button
-        class="btn icon"
-        type="button"
-        title="Open a record"
-        aria-label="Open a record"
-        @click="picker?.choose()"
-      >
+      </ElButton>
+      <ElButton class="btn icon" title="Open a record" aria-label="Open a record" @click="picker?.choose()">
         <IconOpen />
-      </button>
+      </ElButton>
       <FilePicker ref="picker" label="Record to open" accept=".json" @take="([file]) => emit('open', file)" />
     </div>
     <ul v-if="kept.length" class="list" aria-label="Kept tapes">
       <li v-for="(tape, i) in kept" :key="i" class="row">
-        <button class="plain" type="button" @click="emit('take', tape)">{{ tape.name }}</button>
+        <ElButton class="plain" @click="emit('take', tape)">{{ tape.name }}</ElButton>
         <span class="soft">{{ tape.level }}, {{ tape.chips.length }}</span>
-        <button
-          class="icon-btn"
-          type="button"
-          :aria-label="`Forget ${tape.name}`"
-          @click="emit('forget', tape)"
-        >
+        <ElButton class="icon-btn" :aria-label="`Forget ${tape.name}`" @click="emit('forget', tape)">
           <IconRemove />
-        </button>
+        </ElButton>
       </li>
     </ul>
     <h3>

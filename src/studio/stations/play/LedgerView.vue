@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import { computed, ref } from 'vue'
 import { pairOf, sideOf } from '../../../core/deck/card.ts'
@@ -128,11 +129,11 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
       <h3>Events</h3>
       <ChoiceWord v-model="shown" label="Which events are shown" :choices="SHOWN" />
       <span class="copies">
-        <button class="copy" type="button" title="Copy the board as text" @click="copyBoard">
+        <ElButton class="copy" title="Copy the board as text" @click="copyBoard">
           <IconCopy />board
-        </button>
-        <button class="copy" type="button" title="Copy the ledger as text" @click="copyText">text</button>
-        <button class="copy" type="button" title="Copy the ledger as JSON" @click="copyJson">JSON</button>
+        </ElButton>
+        <ElButton class="copy" title="Copy the ledger as text" @click="copyText">text</ElButton>
+        <ElButton class="copy" title="Copy the ledger as JSON" @click="copyJson">JSON</ElButton>
       </span>
     </div>
     <LedgerEvents :events="events" :columns="columns" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { ref } from 'vue'
 import { auditLog, type LogAudit } from '../../../core/audit/log.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
@@ -51,8 +52,8 @@ async function take(files: Iterable<File> = []): Promise<void> {
       @dragover.prevent
     />
     <div class="row">
-      <button class="btn main" type="button" :disabled="!text.trim()" @click="judge">Read it</button>
-      <button class="btn" type="button" @click="picker?.choose()">Open a file</button>
+      <ElButton class="btn main" :disabled="!text.trim()" @click="judge">Read it</ElButton>
+      <ElButton class="btn" @click="picker?.choose()">Open a file</ElButton>
       <FilePicker ref="picker" label="Log to open" accept=".jsonl,.json,.txt,.log" @take="take" />
       <span class="soft">cells as A1; times in ms since the deal</span>
     </div>

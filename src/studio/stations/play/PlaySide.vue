@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconLog from '~icons/ph/list-magnifying-glass'
 import IconRough from '~icons/ph/hand-fist'
 import { ref } from 'vue'
@@ -46,12 +47,10 @@ function showBroken(broke: Omit<Played, 'level'>): void {
 <template>
   <aside aria-label="Ledger, tapes and checks">
     <div class="tabs" role="group" aria-label="What is shown here">
-      <button class="tab" type="button" :aria-pressed="side === 'ledger'" @click="side = 'ledger'">
-        Ledger
-      </button>
-      <button class="tab" type="button" :aria-pressed="side === 'tapes'" @click="side = 'tapes'">
+      <ElButton class="tab" :aria-pressed="side === 'ledger'" @click="side = 'ledger'"> Ledger </ElButton>
+      <ElButton class="tab" :aria-pressed="side === 'tapes'" @click="side = 'tapes'">
         Tapes and checks
-      </button>
+      </ElButton>
     </div>
     <LedgerView v-if="table && side === 'ledger'" :table="table" :version="version" />
     <ChecksPanel
@@ -75,8 +74,8 @@ function showBroken(broke: Omit<Played, 'level'>): void {
       @drop="edits.drop"
     />
     <div class="more">
-      <button class="btn" type="button" @click="rough = true"><IconRough />Rough handling</button>
-      <button class="btn" type="button" @click="log = true"><IconLog />Audit a log</button>
+      <ElButton class="btn" @click="rough = true"><IconRough />Rough handling</ElButton>
+      <ElButton class="btn" @click="log = true"><IconLog />Audit a log</ElButton>
     </div>
     <RoughDialog v-model="rough" @show="showBroken" />
     <LogDialog v-model="log" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconDeal from '~icons/ph/cards-three'
 import IconGlass from '~icons/ph/eye'
 import IconOrder from '~icons/ph/rows'
@@ -42,33 +43,15 @@ function typed(event: Event): void {
 
 <template>
   <div class="tools">
-    <button
-      class="btn"
-      type="button"
-      :aria-pressed="glass"
-      title="See through the backs (G)"
-      @click="glass = !glass"
-    >
+    <ElButton class="btn" :aria-pressed="glass" title="See through the backs (G)" @click="glass = !glass">
       <IconGlass />Glass
-    </button>
-    <button
-      class="btn"
-      type="button"
-      :aria-pressed="order"
-      title="Deal twins side by side"
-      @click="order = !order"
-    >
+    </ElButton>
+    <ElButton class="btn" :aria-pressed="order" title="Deal twins side by side" @click="order = !order">
       <IconOrder />In order
-    </button>
-    <button
-      class="btn"
-      type="button"
-      :aria-pressed="phone"
-      title="The table as wide as a phone"
-      @click="phone = !phone"
-    >
+    </ElButton>
+    <ElButton class="btn" :aria-pressed="phone" title="The table as wide as a phone" @click="phone = !phone">
       <IconPhone />Phone
-    </button>
+    </ElButton>
     <label class="seed" title="A seed, or a deal pasted as deal prints it"
       >seed
       <!-- a pasted deal is longer than a seed -->
@@ -80,42 +63,40 @@ function typed(event: Event): void {
         @change="typed"
       />
     </label>
-    <button class="btn main deal" type="button" title="Deal again (D)" @click="emit('deal')">
+    <ElButton class="btn main deal" title="Deal again (D)" @click="emit('deal')">
       <IconDeal />Deal again
-    </button>
+    </ElButton>
     <div class="line">
       <span id="play-speed" class="soft">Time</span>
       <span class="speeds" role="group" aria-labelledby="play-speed">
-        <button
+        <ElButton
           v-for="[value, word] in SPEEDS"
           :key="value"
           class="chip"
-          type="button"
           :aria-pressed="speed === value"
           :aria-label="`${word} times as fast`"
           @click="speed = value"
         >
           {{ word }}×
-        </button>
+        </ElButton>
       </span>
-      <button class="btn small" type="button" title="To whatever falls due next" @click="emit('step')">
+      <ElButton class="btn small" title="To whatever falls due next" @click="emit('step')">
         <IconStep />Next
-      </button>
-      <button v-if="held" class="btn small held" type="button" @click="emit('go')">Go on</button>
+      </ElButton>
+      <ElButton v-if="held" class="btn small held" @click="emit('go')">Go on</ElButton>
       <span class="soft to">To</span>
-      <button class="btn small" type="button" @click="emit('lastPair')">the last pair</button>
-      <button
+      <ElButton class="btn small" @click="emit('lastPair')">the last pair</ElButton>
+      <ElButton
         class="btn small"
-        type="button"
         :disabled="!timed"
         :title="timed ? '' : 'This level has no clock that counts down'"
         @click="emit('lastSeconds')"
       >
         the last seconds
-      </button>
-      <button class="btn small" type="button" @click="emit('miss')">
+      </ElButton>
+      <ElButton class="btn small" @click="emit('miss')">
         {{ lives ? 'a life less' : 'a miss' }}
-      </button>
+      </ElButton>
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
@@ -81,19 +82,19 @@ onBeforeUnmount(() => job?.cancel())
           <option v-for="[value, word] in COUNTS" :key="value" :value="value">{{ word }}</option>
         </select>
       </label>
-      <button v-if="share === null" class="btn main" type="button" @click="run">
+      <ElButton v-if="share === null" class="btn main" @click="run">
         {{ report ? 'Once more' : 'Handle it roughly' }}
-      </button>
+      </ElButton>
       <template v-else>
         <progress :value="share" aria-label="Inputs tried" />
-        <button class="btn" type="button" @click="job?.cancel()">Cancel</button>
+        <ElButton class="btn" @click="job?.cancel()">Cancel</ElButton>
       </template>
     </div>
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
     <div v-if="report" role="status">
       <p v-if="report.broke" class="bad">
         Broken: {{ INVARIANTS[report.broke.invariant] }}.
-        <button class="btn" type="button" @click="emit('show', report.broke)">Show that game</button>
+        <ElButton class="btn" @click="emit('show', report.broke)">Show that game</ElButton>
       </p>
       <p v-else class="good">
         Nothing broke in {{ number(report.inputs) }} inputs, {{ number(report.games) }} games:

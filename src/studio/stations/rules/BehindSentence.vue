@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { LENGTHS, type Behind } from '../../../core/settings/settings.ts'
@@ -63,9 +64,8 @@ function describe(alt: string): void {
     @update:model-value="choose"
   /><template v-if="behind"
     >,
-    <button
+    <ElButton
       class="sample"
-      type="button"
       :aria-label="behind.kind === 'picture' ? 'Choose another picture' : 'Choose another image'"
       title="Choose another"
       @click="choose(behind.kind)"
@@ -76,7 +76,7 @@ function describe(alt: string): void {
         "
         alt=""
       />
-    </button>
+    </ElButton>
     <TextField
       class="alt"
       :model-value="behind.alt ?? ''"

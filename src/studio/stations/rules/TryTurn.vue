@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconPlay from '~icons/ph/play'
 import IconStop from '~icons/ph/stop'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
@@ -51,9 +52,9 @@ onBeforeUnmount(stop)
 <template>
   <div class="try">
     <div class="row">
-      <button class="btn" type="button" :disabled="!turns.length" :aria-pressed="on" @click="on = !on">
+      <ElButton class="btn" :disabled="!turns.length" :aria-pressed="on" @click="on = !on">
         <component :is="on ? IconStop : IconPlay" aria-hidden="true" />{{ on ? 'Stop' : 'Try it' }}
-      </button>
+      </ElButton>
       <ChoiceWord v-model="pace" label="How fast it is tried" :choices="PACES" />
     </div>
     <div class="table">

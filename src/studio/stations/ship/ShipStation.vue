@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconFile from '~icons/ph/file-code'
 import IconPage from '~icons/ph/browser'
 import IconZip from '~icons/ph/file-zip'
@@ -88,9 +89,9 @@ watch(game, mount)
           <p class="soft">
             One HTML file with cards, rules and sounds inside. It plays offline and asks for nothing.
           </p>
-          <button class="btn main" type="button" :disabled="busy || stopped || !checks.current" @click="page">
+          <ElButton class="btn main" :disabled="busy || stopped || !checks.current" @click="page">
             {{ busy ? 'Making it…' : 'Download the page' }}
-          </button>
+          </ElButton>
           <p v-if="stopped" class="stop">Mend what stops the game first.</p>
         </article>
         <article class="panel way">
@@ -100,10 +101,8 @@ watch(game, mount)
             Deck, rules and levels as JSON: to keep, to hand on, or to read with your own code and the command
             line.
           </p>
-          <button class="btn" type="button" @click="downloadGame(game)">Download the game file</button>
-          <button v-if="hasImages" class="btn" type="button" @click="zip">
-            <IconZip />With images as a zip
-          </button>
+          <ElButton class="btn" @click="downloadGame(game)">Download the game file</ElButton>
+          <ElButton v-if="hasImages" class="btn" @click="zip"> <IconZip />With images as a zip </ElButton>
         </article>
       </div>
 
