@@ -1,7 +1,7 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { card, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+import { card, choice, choose, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
 
 test.describe('the light table', () => {
   const names = (page: Page) => page.locator('.tile')
@@ -111,18 +111,18 @@ test.describe('Deal', () => {
       await type(page, 'Rows', '5')
       await type(page, 'Columns', '5')
       await expect(stopped).toBeVisible()
-      await expect(page.locator('.rung.open').getByText('findings')).toBeVisible()
+      await expect(page.locator('.rung.open').getByText('problem')).toBeVisible()
       await page.getByRole('button', { name: way }).click()
       await expect(stopped).toBeHidden()
-      await page.getByRole('button', { name: /^rows, columns: own/ }).click()
-      const gaps = page.getByRole('button', { name: /^gaps: own/ })
+      await page.getByRole('button', { name: /^Rows, Columns: own/ }).click()
+      const gaps = page.getByRole('button', { name: /^Gaps: own/ })
       if (await gaps.isVisible()) await gaps.click()
     }
     await type(page, 'Rows', '8')
     await type(page, 'Columns', '8')
     await expect(page.getByText('the board needs 32 pairs, and 24 are chosen')).toBeVisible()
     await page.getByRole('button', { name: 'Repeat pairs evenly' }).click()
-    await expect(page.getByText('32 places for 24 pairs: they repeat evenly.')).toBeVisible()
+    await expect(page.getByText('24 pairs chosen, 32 needed: they repeat evenly.')).toBeVisible()
     await page.keyboard.press('Control+z')
     await page.getByRole('button', { name: 'A board for 24 pairs: 6 × 8' }).click()
     await expect(stopped).toBeHidden()
@@ -130,7 +130,7 @@ test.describe('Deal', () => {
 
   test('pairs are chosen by looking at their faces: by tag, by place, one by one', async ({ page }) => {
     await openStation(page, 'deal/warm-up')
-    await page.getByRole('button', { name: 'Choose which pairs this level uses' }).click()
+    await page.getByRole('button', { name: 'Choose which pairs are used' }).click()
     const dialog = page.getByRole('dialog', { name: 'Which pairs this level uses' })
     const face = (name: RegExp) => dialog.getByRole('button', { name })
     await dialog.getByText('by tag', { exact: true }).click()
@@ -168,7 +168,7 @@ test.describe('Deal', () => {
 
   test('a seed that is kept gives the same deal here, in Play and on the command line', async ({ page }) => {
     await openStation(page, 'deal/bench')
-    await page.getByRole('combobox', { name: 'When the seed changes' }).selectOption('never: always this one')
+    await choose(page, 'When the seed changes', 'always this one')
     await page.getByLabel('This deal').fill('tick-1')
     await page.getByLabel('This deal').press('Enter')
     const { stdout } = spawnSync(
@@ -206,15 +206,15 @@ test.describe('Deal', () => {
 
   test('what is being typed is left alone by figures that come in meanwhile', async ({ page }) => {
     await openStation(page, 'deal/bench')
-    await page.getByRole('combobox', { name: 'When the seed changes' }).selectOption('never: always this one')
+    await choose(page, 'When the seed changes', 'always this one')
     const seed = page.getByLabel('This deal')
     await seed.fill('tick')
     // the figures of the change before are on their way, and told when they are there
     await expect(page.getByText(/different deals\./)).toBeVisible()
-    await page.getByRole('combobox', { name: 'Way of dealing' }).evaluate((select: HTMLSelectElement) => {
-      select.value = 'apart'
-      select.dispatchEvent(new Event('change', { bubbles: true }))
-    })
+    // chosen from without: the field keeps the focus
+    await page
+      .getByRole('option', { name: 'twins apart', includeHidden: true })
+      .evaluate((option: HTMLElement) => option.click())
     await expect(page.getByText('This board holds at most 2.')).toBeVisible()
     await expect(seed).toHaveValue('tick')
     await seed.press('Enter')
@@ -252,7 +252,7 @@ test.describe('the ladder', () => {
     await expect(page.locator('.own')).toHaveCount(0)
     await page.getByRole('button', { name: 'no limit to the turns' }).click()
     await type(page, 'Turn limit', '7')
-    await expect(page.locator('.rung.open').getByText('findings')).toBeVisible()
+    await expect(page.locator('.rung.open').getByText('problem')).toBeVisible()
     await page.getByRole('link', { name: 'Ship' }).click()
     await expect(page.getByText('8 pairs cannot be found in 7 turns')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Download the page' })).toBeDisabled()
@@ -310,7 +310,7 @@ test.describe('Play', () => {
     await page.getByRole('button', { name: 'In order' }).click()
     await expect(page.locator('.phase')).toHaveText('ready')
     await card(page, 0).click()
-    await expect(page.locator('.phase')).toHaveText('one-up')
+    await expect(page.locator('.phase')).toHaveText('one card up')
     await expect(row('A1')).toContainText('up, first')
     await card(page, 2).click()
     await expect(page.locator('.phase')).toContainText('judged')
@@ -394,7 +394,7 @@ test.describe('the ladder, made at once', () => {
     await expect(rungs).toHaveCount(0)
     await typeWithin(dialog, 'Columns, the hardest', '6')
     await expectNoViolations(page)
-    await dialog.getByRole('button', { name: 'Take them instead of all others' }).click()
+    await dialog.getByRole('button', { name: 'Replace all levels' }).click()
     const ladder = page.getByRole('complementary', { name: 'Ladder' })
     await expect(ladder.getByRole('listitem')).toHaveCount(4)
     await expect(ladder).toContainText('15 pairs')
@@ -439,20 +439,24 @@ test('a clock that cannot be met is told with the nearest that can, one press aw
   const limit = page.getByRole('spinbutton', { name: 'Limit', exact: true })
   await limit.fill('0:03')
   await limit.press('Enter')
-  await expect(page.getByText('the clock runs out before even the luckiest player is done')).toBeVisible()
+  await expect(page.getByText('even perfect luck takes longer than the clock')).toBeVisible()
   await page.getByRole('button', { name: 'A clock of 6 s' }).click()
   await expect(limit).toHaveValue('0:06')
-  await expect(page.getByText('the clock runs out before even the luckiest player is done')).toBeHidden()
+  await expect(page.getByText('even perfect luck takes longer than the clock')).toBeHidden()
 })
 
 test('a level takes a ready look with one press, and a table too light is told', async ({ page }) => {
   await openStation(page, 'rules/bench')
-  await page.getByLabel('The look', { exact: true }).selectOption('like the kiln yard')
-  await expect(page.getByLabel('Colour of the table')).toHaveValue('#5c3b1c')
-  await expect(page.getByLabel('Shape of the cards')).toHaveValue('square')
-  await page.getByLabel('Colour of the table').fill('#e0c060')
+  await choose(page, 'The look', 'like the kiln yard')
+  const colour = page.getByRole('button', { name: 'Colour of the table', exact: true })
+  await expect(colour.locator('[style*="rgb(92, 59, 28)"]')).toBeVisible()
+  await expect(choice(page, 'Shape of the cards', 'square')).toBeVisible()
+  await colour.click()
+  await page.locator('.el-color-picker-panel:visible').getByRole('textbox').fill('#e0c060')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Escape')
   await expect(page.getByText('cannot be read well')).toBeVisible()
-  await page.getByLabel('The look', { exact: true }).selectOption('like the slate roof')
+  await choose(page, 'The look', 'like the slate roof')
   await expect(page.getByText('cannot be read well')).toBeHidden()
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(page.locator('.lt-player')).toHaveCSS('--table', '#37424d')
@@ -466,6 +470,6 @@ test('a setting is found by a word of its name', async ({ page }) => {
   await search.press('Enter')
   await expect(page.getByRole('spinbutton', { name: 'Look time of a miss', exact: true })).toBeFocused()
   await search.fill('trumpet')
-  await expect(page.getByText('nothing is called so')).toBeVisible()
+  await expect(page.getByText('No setting found')).toBeVisible()
   await expect(page.locator('[data-found]')).toHaveCount(0)
 })

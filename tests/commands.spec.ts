@@ -176,7 +176,7 @@ test('check prints findings and exits 1 if one stops the game', () => {
       level: 'stops',
       code: 'odd-board',
       at: 'levels[0].board',
-      message: 'Warm-up: 9 cells hold a card; twins need an even number',
+      message: 'Warm-up: 9 cells hold a card; pairs need an even number of cards',
     },
   ])
   const unknown = changed('unknown.game.json', (game) => (game.deck.pairs[3].a.name = 'no-such-picture'))
@@ -222,7 +222,7 @@ test('audit log says at which line a log breaks the rules', () => {
   })
   const { code, err } = run('audit', 'log', CLOCK, file('none.jsonl', '{"at":1}'))
   expect([code, oneLine(err)]).toEqual([2, true])
-  expect(err).toContain('the first line is to be the deal')
+  expect(err).toContain('the first line must be the deal')
 })
 
 test('ship writes one file, and none for a game that is stopped', () => {

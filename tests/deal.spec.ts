@@ -1,12 +1,10 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { card, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+import { card, choice, choose, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
 
 const cell = (page: Page, at: number) => page.locator(`.board [data-at="${at}"]`)
 const words = async (page: Page, at: number): Promise<string> =>
   (await cell(page, at).getAttribute('aria-label'))!.slice(4)
-const choose = (page: Page, name: string, option: string) =>
-  page.getByRole('combobox', { name }).selectOption(option)
 
 test('a card dragged onto another changes places with it, and so by keys; every round is dealt like that', async ({
   page,
@@ -14,7 +12,7 @@ test('a card dragged onto another changes places with it, and so by keys; every 
   await openStation(page, 'deal/bench')
   const [first, sixth] = [await words(page, 0), await words(page, 5)]
   await drag(page, cell(page, 0), cell(page, 5))
-  await expect(page.getByRole('combobox', { name: 'Way of dealing' })).toHaveValue('arranged')
+  await expect(choice(page, 'Way of dealing', 'as laid by hand')).toBeVisible()
   expect([await words(page, 0), await words(page, 5)]).toEqual([sixth, first])
   await cell(page, 5).focus()
   await page.keyboard.press('Shift+ArrowRight')
@@ -29,7 +27,7 @@ test('a card dragged onto another changes places with it, and so by keys; every 
 
 test('ways apart and close are held to what the board can hold, as it changes', async ({ page }) => {
   await openStation(page, 'deal/bench')
-  await choose(page, 'Way of dealing', 'apart')
+  await choose(page, 'Way of dealing', 'twins apart')
   await expect(page.getByText('This board holds at most 2.')).toBeVisible()
   await page.getByText('steps', { exact: true }).click()
   const steps = () => page.locator('.over.steps b').allInnerTexts()
@@ -41,7 +39,7 @@ test('ways apart and close are held to what the board can hold, as it changes', 
   await expectNoViolations(page)
   await page.getByRole('button', { name: '2 steps' }).click()
   await expect(page.getByText('twins cannot all lie 3 steps apart')).toBeHidden()
-  await choose(page, 'Way of dealing', 'close')
+  await choose(page, 'Way of dealing', 'twins close')
   await type(page, 'Steps between twins', '1')
   await expect(page.getByText('This board holds 1 or more.')).toBeVisible()
   expect(new Set(await steps())).toEqual(new Set(['1']))
@@ -70,7 +68,7 @@ test('on a large board, too, cells are pressed, dragged and reached by keys', as
   await openStation(page, 'deal/cabinet')
   await type(page, 'Rows', '18')
   await type(page, 'Columns', '20')
-  await choose(page, 'Whether pairs repeat', 'evenly')
+  await choose(page, 'Whether pairs repeat', 'evenly, if there are too few')
   const canvas = page.locator('.board canvas')
   await expect(page.locator('.board [data-at]')).toHaveCount(1)
   // the cell that the keys are at says where all others are: the board stands in the middle of the canvas
@@ -118,7 +116,7 @@ test('lenses show threads, steps and measures; the measures are those of the pla
   await expect
     .poll(async () => (await page.locator('.threads path').first().getAttribute('d'))!.match(/Q/g)!.length)
     .toBe(16)
-  await choose(page, 'Screen', 'phone')
+  await choose(page, 'Screen', 'a phone, 360 × 640')
   await expect(
     page.getByText('On a phone a card is 49 × 58 px, about 7.8 × 9.2 mm: large enough to touch.'),
   ).toBeVisible()
@@ -139,7 +137,7 @@ test('lenses show threads, steps and measures; the measures are those of the pla
 
 test('a screen says how large a card becomes there, as the player has it', async ({ page }) => {
   await openStation(page, 'deal/cabinet')
-  await choose(page, 'Screen', 'own')
+  await choose(page, 'Screen', 'an own size')
   for (const [width, height] of [
     [360, 640],
     [700, 500],
@@ -191,24 +189,24 @@ test('cards too small for a finger are found, and a press makes a board that is 
 test.describe('fairness', () => {
   test('many deals are measured in workers, told in a picture and in words', async ({ page }) => {
     await openStation(page, 'deal/warm-up')
-    await choose(page, 'How many deals', '10000')
+    await choose(page, 'How many deals', '10,000')
     await page.getByRole('button', { name: 'Deal them' }).click()
     await expect(page.getByText('Fair.', { exact: true })).toBeVisible()
     await expect(page.getByText(/No place is favoured, and twins lie as chance lays them/)).toBeVisible()
     await expect(page.getByRole('img', { name: /^Where Cog lands: / })).toBeVisible()
-    await page.getByRole('combobox', { name: 'Pair', exact: true }).selectOption('Bell')
+    await choose(page, 'Pair', 'Bell')
     await expect(page.getByRole('img', { name: /^Where Bell lands: / })).toBeVisible()
     await expectNoViolations(page)
     // another board makes it stale
     await type(page, 'Rows', '2')
     await expect(page.getByText('Fair.', { exact: true })).toBeHidden()
-    await choose(page, 'Way of dealing', 'close')
+    await choose(page, 'Way of dealing', 'twins close')
     await page.getByRole('button', { name: 'Deal them' }).click()
     await expect(page.getByText(/Within its rule no pair is favoured at any place/)).toBeVisible()
   })
   test('it can be stopped', async ({ page }) => {
     await openStation(page, 'deal/cabinet')
-    await choose(page, 'How many deals', '1000000')
+    await choose(page, 'How many deals', '1,000,000')
     await page.getByRole('button', { name: 'Deal them' }).click()
     await page.getByRole('button', { name: 'Stop', exact: true }).click()
     await expect(page.getByRole('button', { name: 'Deal them' })).toBeEnabled()
@@ -263,12 +261,12 @@ test.describe("other people's deals", () => {
       }
     })
     await dialog.getByRole('textbox', { name: 'Boards' }).fill(text.replaceAll(',', ' '))
-    await dialog.getByRole('button', { name: 'Judge them' }).click()
+    await dialog.getByRole('button', { name: 'Check these boards' }).click()
     // one right shuffle in a thousand looks odd
     await expect(dialog.getByText(/^(Fair|Doubtful)\.$/)).toBeVisible()
     await dialog.getByRole('button', { name: 'Other boards', exact: true }).click()
     await dialog.getByRole('textbox', { name: 'Boards' }).fill('{"no":"cells"}')
-    await dialog.getByRole('button', { name: 'Judge them' }).click()
+    await dialog.getByRole('button', { name: 'Check these boards' }).click()
     await expect(dialog.getByText('line 1: no list of cells')).toBeVisible()
   })
 })

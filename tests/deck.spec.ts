@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Game } from '../src/core/game/game.ts'
 import { PNG } from 'pngjs'
-import { downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
+import { choose, downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
 
 const names = (page: Page) => page.locator('.tile')
 const tile = (page: Page, name: string) => page.getByRole('option', { name, exact: true })
@@ -66,7 +66,7 @@ test.describe('many pairs at once', () => {
     await page.getByRole('button', { name: 'Duplicate', exact: true }).click()
     await expect(names(page)).toHaveCount(27)
     await page.keyboard.press('Control+z')
-    await page.getByRole('combobox', { name: 'Only pairs with this tag' }).selectOption('chosen')
+    await choose(page, 'Only pairs with this tag', 'chosen')
     await expect(names(page)).toHaveText(['Cog', 'Mantel clock', 'Old key'])
     await names(page).first().click()
     await page.keyboard.press('Control+a')
@@ -493,7 +493,7 @@ test('words come from a CSV file, with its quotes and its head, and what is wron
       file('list.csv', 'Word;Meaning\n"sun; star";soleil\nmoon;lune\nx;y;z\n"torn;a\nb;c\n', 'text/csv'),
     ])
   await expect(dialog.getByText('The first row names the columns: Word and Meaning')).toBeVisible()
-  await expect(dialog.getByText('2 related; columns parted by semicolons.')).toBeVisible()
+  await expect(dialog.getByText('2 related; columns separated by semicolons.')).toBeVisible()
   await expect(dialog.getByText('line 4: more than two columns')).toBeVisible()
   await expect(
     dialog.getByText('line 5: a quotation mark is not closed; what follows it is not read'),
@@ -523,7 +523,7 @@ test('a series needs no art', async ({ page }) => {
   await way(page, 'Series')
   const dialog = page.getByRole('dialog', { name: 'Series' })
   await dialog.getByRole('button', { name: 'numbers' }).click()
-  await dialog.getByRole('combobox', { name: 'What the twin bears' }).selectOption('as many dots')
+  await choose(page, 'What the twin bears', 'as many dots')
   await type(page, 'To', '6')
   await expectNoViolations(page)
   await dialog.getByRole('button', { name: 'Add 6 pairs' }).click()
@@ -583,7 +583,7 @@ test('the back bears an emblem or an own image, in Play and in the shipped file;
   const image = PNG.sync.write(made)
   await page.getByRole('button', { name: 'Choose', exact: true }).click()
   await page.getByLabel('Image for the back').setInputFiles([file('back.png', image)])
-  await expect(page.getByRole('button', { name: 'Take it away' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Remove' })).toBeVisible()
   await way(page, 'Images')
   await page
     .getByLabel('Images to add', { exact: true })

@@ -195,3 +195,19 @@ export async function keepAsBefore(page: Page, games: unknown[]): Promise<void> 
     games,
   )
 }
+
+/** A choice in a sentence; its name says what is chosen too. */
+export const choice = (page: Page | Locator, name: string, words?: string): Locator =>
+  page.getByRole('combobox', {
+    name: words === undefined ? new RegExp(`^${name}: `) : `${name}: ${words}`,
+    exact: true,
+  })
+
+/** Takes one of the words that a choice offers. */
+export async function choose(page: Page, name: string, words: string): Promise<void> {
+  await choice(page, name).click()
+  await page
+    .getByRole('listbox', { name: new RegExp(`^${name}: `) })
+    .getByRole('option', { name: words, exact: true })
+    .click()
+}

@@ -152,7 +152,9 @@ test('a level follows the house rules until it says otherwise, and again when as
   const look = page.getByRole('spinbutton', { name: 'Look time of a miss' })
   await look.fill('2')
   await look.press('Enter')
-  const own = page.getByRole('button', { name: 'missLook: own; follow the house rules again' })
+  const own = page.getByRole('button', {
+    name: 'Look time of a miss: own, set for this level; follow the house rules again',
+  })
   await expect(own).toBeVisible()
   await page.getByRole('link', { name: /^House rules/ }).click()
   await expect(look).toHaveValue('1.0 s')

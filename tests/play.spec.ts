@@ -1,7 +1,7 @@
 import { expect, test, type Locator, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { card, downloadOf, expectNoViolations, openStation, type as typeInto } from './helpers.ts'
+import { type as typeInto, card, choose, downloadOf, expectNoViolations, openStation } from './helpers.ts'
 
 const chips = (page: Page): Locator =>
   page.getByRole('list', { name: 'Tape', exact: true }).getByRole('button')
@@ -168,7 +168,7 @@ test('a whole deal can be pasted, and goes into the record', async ({ page }) =>
   }
   await page.getByLabel('Record to open').setInputFiles(given('back.play.json', backwards))
   await expect(
-    page.getByText('back.play.json: inputs[1].at: 3 is before the input in front of it (9)'),
+    page.getByText('back.play.json: inputs[1].at: 3 is earlier than the previous input (9)'),
   ).toBeVisible()
   await expect(chips(page)).toHaveCount(2)
 
@@ -190,8 +190,8 @@ test('rough handling breaks nothing, and says what it tried', async ({ page }) =
   await openStation(page, 'play/top-drawer')
   await page.getByRole('button', { name: 'Rough handling' }).click()
   const dialog = page.getByRole('dialog', { name: 'Rough handling' })
-  await dialog.getByLabel('Inputs').selectOption('100,000')
-  await dialog.getByRole('button', { name: 'Handle it roughly' }).click()
+  await choose(page, 'Inputs', '100,000')
+  await dialog.getByRole('button', { name: 'Start' }).click()
   await expect(dialog.getByText(/Nothing broke in 100,\d{3} inputs/)).toBeVisible()
   await expect(dialog.getByRole('row', { name: /the same card pressed twice/ })).toBeVisible()
   await expectNoViolations(page)
@@ -224,7 +224,7 @@ test('the log of another program is read up to the line that breaks the rules', 
 
 test('two players take turns, score for themselves, and one wins', async ({ page }) => {
   await openStation(page, 'rules/warm-up')
-  await page.getByLabel('How many players').selectOption('Two players take turns')
+  await choose(page, 'How many players', 'Two players take turns')
   await page.getByLabel('Name of player 1').fill('Ann')
   await page.getByLabel('Name of player 1').press('Enter')
   await page.getByLabel('Name of player 2').fill('Ben')
@@ -234,14 +234,14 @@ test('two players take turns, score for themselves, and one wins', async ({ page
   await page.getByRole('button', { name: '8 times as fast' }).click()
   const seats = page.locator('.lt-seat')
   await expect(page.locator('.phase')).toHaveText('ready')
-  await expect(seats).toHaveText(['Ann, your turn: 0 pairs, 0', 'Ben: 0 pairs, 0'])
+  await expect(seats).toHaveText(['Ann (your turn): 0 pairs, 0 points', 'Ben: 0 pairs, 0 points'])
   const turn = async (one: number, other: number): Promise<void> => {
     await card(page, one).click()
     await card(page, other).click()
     await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
   }
   await turn(0, 2)
-  await expect(seats).toHaveText(['Ann: 0 pairs, 0', 'Ben, your turn: 0 pairs, 0'])
+  await expect(seats).toHaveText(['Ann: 0 pairs, 0 points', 'Ben (your turn): 0 pairs, 0 points'])
   for (let cell = 0; cell < 12; cell += 2) await turn(cell, cell + 1)
   const result = page.getByRole('dialog', { name: 'Ben has won' })
   await expect(result.getByRole('row', { name: /^Ben/ })).toHaveText(/^Ben60/)
@@ -279,7 +279,7 @@ test('the ledger of a large board holds the rows in sight, and follows the card 
   await openStation(page, 'deal/bench')
   await typeInto(page, 'Rows', '10')
   await typeInto(page, 'Columns', '10')
-  await page.getByRole('combobox', { name: 'Whether pairs repeat' }).selectOption('evenly')
+  await choose(page, 'Whether pairs repeat', 'evenly, if there are too few')
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   const rows = page.getByRole('region', { name: 'Cards' }).locator('tbody tr[aria-rowindex]')
   await expect(rows.first()).toBeVisible()

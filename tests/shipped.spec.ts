@@ -245,7 +245,7 @@ test('two players share a table, by keys and by touch the same', async ({ page }
   const cells = deal(game, 'warm-up', 'pair')
   const left = new Set(cells.map((_, cell) => cell))
   const seats = page.locator('.lt-seat')
-  await expect(seats.first()).toHaveText('Ann, your turn: 0 pairs, 0')
+  await expect(seats.first()).toHaveText('Ann (your turn): 0 pairs, 0 points')
   for (let turn = 0; left.size; turn++) {
     const [one] = left
     const twin = [...left].find((cell) => cell !== one && cells[cell] === cells[one!])!

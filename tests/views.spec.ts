@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { byMouse, card, expectNoViolations, openStation, playToTheWin } from './helpers.ts'
+import { byMouse, card, choose, expectNoViolations, openStation, playToTheWin } from './helpers.ts'
 
 test.describe('axe finds nothing on', () => {
   test('the shelf, and a page that is not there', async ({ page }) => {
@@ -105,9 +105,7 @@ test('the first look is shown, and no press counts in it', async ({ page }) => {
 
 test('a game under a button for missed cards is won', async ({ page }) => {
   await openStation(page, 'rules/warm-up')
-  await page
-    .getByRole('combobox', { name: 'What becomes of missed cards' })
-    .selectOption('turn back by a button')
+  await choose(page, 'What becomes of missed cards', 'turn back by a button')
   await page.getByRole('spinbutton', { name: 'First look' }).fill('0')
   await page.getByRole('spinbutton', { name: 'First look' }).press('Enter')
   await page.keyboard.press('Escape')

@@ -74,7 +74,7 @@ export async function reportLedger(executablePath) {
     const median = long.toSorted((a, b) => a - b)[RUNS >> 1]
     const worst = Math.max(...runs.map((run) => run.worst))
     console.log(
-      `Ledger, following a game of ${SIDE} x ${SIDE} at 8 times its speed: ${median} of ${runs[0].of} frames over ${LONGEST_FRAME} ms in the median of ${RUNS} runs (${long.join(', ')}; the longest ${worst.toFixed(0)} ms) (none is meant) ${median ? 'SHORT' : 'ok'}`,
+      `Ledger, following a game of ${SIDE} x ${SIDE} at 8 times its speed: ${median} of ${runs[0].of} frames over ${LONGEST_FRAME} ms in the median of ${RUNS} runs (${long.join(', ')}; the longest ${worst.toFixed(0)} ms) (none is the target) ${median ? 'FAIL' : 'ok'}`,
     )
   } finally {
     await browser.close()

@@ -86,7 +86,7 @@ export async function reportShelf(executablePath) {
     ratios.sort((a, b) => a - b)
     const ratio = ratios[RUNS >> 1]
     console.log(
-      `Shelf with ${GAMES} games whose pictures cannot be drawn: open in ${ratio.toFixed(2)} times what it takes with pictures that can (${ratios[0].toFixed(2)} to ${ratios.at(-1).toFixed(2)}; at most 1.5 is meant) ${ratio > 1.5 ? 'SHORT' : 'ok'}`,
+      `Shelf with ${GAMES} games whose pictures cannot be drawn: open in ${ratio.toFixed(2)} times what it takes with pictures that can (${ratios[0].toFixed(2)} to ${ratios.at(-1).toFixed(2)}; at most 1.5 is the target) ${ratio > 1.5 ? 'FAIL' : 'ok'}`,
     )
   } finally {
     await browser.close()

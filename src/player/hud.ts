@@ -115,7 +115,10 @@ export class Hud {
       const seat = this.seats.children[at] as HTMLElement
       const now = at === round!.player && !isOver(round!)
       const pairs = `${matches} ${matches === 1 ? 'pair' : 'pairs'}`
-      this.put(seat, `${settings.players.names[at]!}${now ? ', your turn' : ''}: ${pairs}, ${score}`)
+      this.put(
+        seat,
+        `${settings.players.names[at]!}${now ? ' (your turn)' : ''}: ${pairs}, ${score} ${score === 1 ? 'point' : 'points'}`,
+      )
       if (now) seat.setAttribute('aria-current', 'true')
       else seat.removeAttribute('aria-current')
     })

@@ -63,9 +63,9 @@ describe('what the table says', () => {
       'All pairs found.',
     ])
     expect(events.flatMap((event) => shown(event)?.text || [])).toEqual([
-      'not twins',
-      'a lucky pair!',
-      'a lucky pair!',
+      'Not a pair',
+      'A lucky pair!',
+      'A lucky pair!',
     ])
     expect(events.flatMap((event) => soundOf(event) ?? [])).toEqual([
       'flip',

@@ -61,10 +61,10 @@ export function spoken(table: Table, event: Event): string {
 export function shown(event: Event): { text: string; tone: 'luck' | 'good' | 'plain' } | null {
   switch (event.kind) {
     case 'match':
-      if (event.how === 'lucky') return { text: 'a lucky pair!', tone: 'luck' }
-      return { text: event.streak > 1 ? `${event.streak} in a row` : 'a pair, well remembered', tone: 'good' }
+      if (event.how === 'lucky') return { text: 'A lucky pair!', tone: 'luck' }
+      return { text: event.streak > 1 ? `${event.streak} in a row` : 'Well remembered!', tone: 'good' }
     case 'miss':
-      return { text: event.how === 'slip' ? 'you have seen that one before' : 'not twins', tone: 'plain' }
+      return { text: event.how === 'slip' ? 'You have seen that one before' : 'Not a pair', tone: 'plain' }
     case 'first-look-over':
     case 'flip':
       return { text: '', tone: 'plain' }

@@ -87,7 +87,7 @@ describe('a log of another program', () => {
 
   test.each<[string, string, RegExp]>([
     ['nothing', '\n\n', /empty/],
-    ['no deal', JSON.stringify(MISS[0]), /first line is to be the deal/],
+    ['no deal', JSON.stringify(MISS[0]), /first line must be the deal/],
     ['a level that is not there', JSON.stringify({ ...DEAL, level: 'x' }), /no level "x"/],
     [
       'a deal of another board',

@@ -65,7 +65,7 @@ export function auditLog(game: Game, text: string): Result<LogAudit> {
   if (!dealt.ok)
     return bad(
       `line ${head + 1}${dealt.problem.at ? `, ${dealt.problem.at}` : ''}`,
-      `the first line is to be the deal, as deal prints it: ${dealt.problem.message}`,
+      `the first line must be the deal, as "deal" prints it (${dealt.problem.message})`,
     )
   const { level, seed, cells } = dealt.value
   const table = tableOf(game, { level, seed, deal: cells })
@@ -104,7 +104,7 @@ function parsed(line: string): Result<unknown> {
   try {
     return good(JSON.parse(line) as unknown)
   } catch {
-    return bad('', 'not JSON, or torn')
+    return bad('', 'this is not JSON, or it is cut off')
   }
 }
 

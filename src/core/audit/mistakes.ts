@@ -2,7 +2,7 @@ import { draw } from '../deal/draw.ts'
 import { streamOf, type Stream } from '../deal/seed.ts'
 import { shuffle } from '../deal/shuffle.ts'
 
-/** Shuffles that are none, as they are often written. Each moves the cards of a deck about in place. */
+/** Common broken shuffles, as they are often written. Each moves the cards of a deck about in place. */
 type Mistake = (deck: number[], stream: Stream) => void
 
 const swap = (deck: number[], i: number, j: number): void => {

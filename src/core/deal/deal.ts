@@ -70,7 +70,11 @@ export function prepareDeal(
   const open = openCells(board)
   const needed = open.length / 2
   if (open.length % 2 === 1)
-    return no('odd-board', 'board', `${open.length} cells hold a card; twins need an even number`)
+    return no(
+      'odd-board',
+      'board',
+      `${open.length} ${open.length === 1 ? 'cell holds a card' : 'cells hold a card'}; pairs need an even number of cards`,
+    )
   if (open.length < BOUNDS.cards[0]) return no('too-few-cards', 'board', 'no cell holds a card')
   const made = { pairs: needed, rows: board.rows, columns: board.columns }
 

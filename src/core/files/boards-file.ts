@@ -28,7 +28,7 @@ const MOST_CELLS = BOUNDS.cards[1]
 const MOST_NAMES = BOUNDS.pairs[1]
 
 /**
- * Boards from text: JSON lines (objects with `cells`, or arrays), CSV with a board a row, or a board a line of any words parted by blanks;
+ * Boards from text: JSON lines (objects with `cells`, or arrays), CSV with a board a row, or a board a line of any words separated by spaces;
  * a line without blanks is taken letter by letter. null, and an empty field of a CSV, is a gap. Names that end in /a and /b are the two faces of a related pair.
  * What does not fit the other boards is left out and told with its line. A problem where no board is left.
  */

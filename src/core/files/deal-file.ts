@@ -43,7 +43,7 @@ export function readDeal(
   if (deal.cells.length !== deal.rows * deal.columns)
     return bad(
       'cells',
-      `${deal.cells.length} cells; ${deal.rows} × ${deal.columns} need ${deal.rows * deal.columns}`,
+      `this deal has ${deal.cells.length} ${deal.cells.length === 1 ? 'cell' : 'cells'}; a ${deal.rows} × ${deal.columns} board needs ${deal.rows * deal.columns}`,
     )
   const byName = new Map<string, Card>()
   pairs.forEach(({ id, b }, pair) => {

@@ -150,8 +150,8 @@ describe('game files', () => {
 
   test.each([
     ['', 'the file is empty'],
-    ['hello', 'not JSON, or cut off here'],
-    ['{\n  "a": 1', 'line 2, column 9: not JSON, or cut off here'],
+    ['hello', 'this is not JSON, or it is cut off here'],
+    ['{\n  "a": 1', 'line 2, column 9: this is not JSON, or it is cut off here'],
     ['[]', 'not a lucky-twin/game file: an object is expected'],
     ['null', 'not a lucky-twin/game file: an object is expected'],
   ])('%j is refused', (text, message) => {
@@ -198,14 +198,14 @@ describe('deal lines', () => {
     ['{"level":"x"}', 'line 2, seed: is missing'],
     [
       '{"level":"x","seed":"s","rows":1,"columns":2,"cells":["p0/a"]}',
-      'line 2, cells: 1 cells; 1 × 2 need 2',
+      'line 2, cells: this deal has 1 cell; a 1 × 2 board needs 2',
     ],
     [
       '{"level":"x","seed":"s","rows":1,"columns":2,"cells":["p0/a","p0/b"]}',
       'line 2, cells[1]: no card "p0/b" in the deck',
     ],
     ['{"level":"x","seed":"s","rows":21,"columns":2,"cells":[]}', 'line 2, rows: at most 20'],
-    ['{"level":', 'line 2, line 1, column 10: not JSON, or cut off here'],
+    ['{"level":', 'line 2, line 1, column 10: this is not JSON, or it is cut off here'],
   ])('%s is refused with its line', (line, message) => {
     expect(complaint(readDeals(`${writeDeal(deal, pairs)}\n${line}`, pairs))).toBe(message)
   })
@@ -231,9 +231,9 @@ describe('record files', () => {
     [
       'times that run backwards',
       (f) => f.inputs.push({ at: 4, do: 'pause' }),
-      'inputs[1].at: 4 is before the input in front of it (5)',
+      'inputs[1].at: 4 is earlier than the previous input (5)',
     ],
-    ['an end before the last input', (f) => (f.until = 4), 'until: 4 is before the last input (5)'],
+    ['an end before the last input', (f) => (f.until = 4), 'until: 4 is earlier than the last input (5)'],
     ['an act that is none', (f) => (f.inputs[0].do = 'tap'), 'inputs[0].do: '],
     [
       'a pause with a cell',

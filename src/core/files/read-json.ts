@@ -10,7 +10,7 @@ export function parseJson(text: string): Result<unknown> {
   try {
     return good(JSON.parse(plain) as unknown)
   } catch (error) {
-    return bad(placeOf(plain, (error as SyntaxError).message), 'not JSON, or cut off here')
+    return bad(placeOf(plain, (error as SyntaxError).message), 'this is not JSON, or it is cut off here')
   }
 }
 

@@ -26,7 +26,7 @@ const HEADS = new Set(
 )
 
 /**
- * Pairs from typed, pasted or opened text: two columns parted by tab, semicolon, |, = or comma, in quotation marks where
+ * Pairs from typed, pasted or opened text: two columns separated by tab, semicolon, |, = or comma, in quotation marks where
  * they hold such a sign or a line break. A row with two columns is a related pair, a row with one an identical one. `header`
  * says whether the first row names the columns; left out, it is found out. No more pairs than `room` are made, the rest is told.
  */

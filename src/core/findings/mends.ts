@@ -186,7 +186,7 @@ function missingAlt(game: Game): Mend[] {
   if (!missing) return []
   return [
     {
-      label: 'Read their names aloud',
+      label: 'Use pair names as alt text',
       to: (now) => ({
         ...now,
         deck: {

@@ -50,10 +50,13 @@ export function luckiestLoss(settings: Settings, cells: Cells): { at: string; me
   if (lostBy === 'turns')
     return {
       at: 'limits.turns',
-      message: `${cards / 2} pairs cannot be found in ${settings.limits.turns} turns`,
+      message: `this level cannot be won: ${cards / 2} pairs cannot be found in ${settings.limits.turns} turns`,
     }
   if (lostBy === 'clock')
-    return { at: 'clock.limit', message: 'the clock runs out before even the luckiest player is done' }
+    return {
+      at: 'clock.limit',
+      message: 'this level cannot be won: even perfect luck takes longer than the clock',
+    }
   return null
 }
 

@@ -114,7 +114,7 @@ function flip(round: Round, cell: number): void {
   }
 }
 
-/** What the end of a look brings. */
+/** Handles the end of a look. */
 function fallDue(round: Round): void {
   if (round.phase === 'first-look') endFirstLook(round)
   else if (!round.judgedMatch && round.rules.turn.onMiss === 'press') {

@@ -28,10 +28,10 @@ export function inOrder(played: {
   let before = 0
   for (const [i, { at }] of played.inputs.entries()) {
     if (at < before)
-      return { at: `inputs[${i}].at`, message: `${at} is before the input in front of it (${before})` }
+      return { at: `inputs[${i}].at`, message: `${at} is earlier than the previous input (${before})` }
     before = at
   }
   if (played.until !== undefined && played.until < before)
-    return { at: 'until', message: `${played.until} is before the last input (${before})` }
+    return { at: 'until', message: `${played.until} is earlier than the last input (${before})` }
   return null
 }

@@ -44,7 +44,7 @@ export const emptyReport = (): RoughReport => ({
   broke: null,
 })
 
-/** So many inputs a game at most, for each of its cards: a game that nobody can win ends too. */
+/** Maximum inputs per card, so that a game that nobody can win ends too. */
 const INPUTS_A_CARD = 12
 const SOME_MORE = 6
 const CLOCK_SELDOM = 60

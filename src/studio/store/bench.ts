@@ -17,7 +17,7 @@ import { checkImages } from './sound-images.ts'
 /** How long edits of the same thing count as one step to undo, in ms. */
 const SAME_STEP = 1200
 /** How long edits are gathered before they are saved, in ms, from the first that is not: hands that never rest do not put it off. */
-const SAVE_AFTER = 200
+const SAVE_AFTER = 120
 const STEPS_KEPT = 200
 
 type Step = { game: Game; label: string; about: string; at: number }

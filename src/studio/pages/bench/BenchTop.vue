@@ -7,6 +7,7 @@ import { RouterLink, type RouteLocationRaw } from 'vue-router'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import { STATION_NAMES, STATIONS, type Station } from '../stations.ts'
 import { useBench } from '../../store/bench.ts'
+import TextField from '../../parts/settings/TextField.vue'
 import SaveState from './SaveState.vue'
 
 /** The upper edge of the bench: the game's title, the stations, and whether all is kept. */
@@ -14,11 +15,8 @@ defineProps<{ station: Station; to: (station: Station) => RouteLocationRaw }>()
 const emit = defineEmits<{ keys: [] }>()
 const bench = useBench()
 
-function rename(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const title = field.value.trim().slice(0, LENGTHS.title)
+function rename(title: string): void {
   if (title) bench.edit('rename the game', (game) => void (game.title = title), 'title')
-  else field.value = bench.game?.title ?? ''
 }
 </script>
 
@@ -28,10 +26,10 @@ function rename(event: Event): void {
       ><img src="/mark.svg" alt="" width="32" height="32"
     /></RouterLink>
     <h1 class="hidden-text">{{ bench.game!.title }}</h1>
-    <input
+    <TextField
       class="title"
-      :value="bench.game!.title"
-      aria-label="Title of the game"
+      :model-value="bench.game!.title"
+      label="Title of the game"
       :maxlength="LENGTHS.title"
       @change="rename"
     />
@@ -86,21 +84,17 @@ function rename(event: Event): void {
   display: grid;
 }
 .title {
-  width: 100%;
+  --el-input-border-color: transparent;
+  --el-input-bg-color: transparent;
   max-width: 340px;
-  padding: 4px 6px;
-  border: 1px solid transparent;
-  border-radius: var(--round);
-  background: none;
-  color: inherit;
   font: 700 18px/1.3 var(--head);
+}
+.title :deep(input) {
+  font: inherit;
   text-overflow: ellipsis;
 }
-.title:hover {
-  border-color: var(--line);
-}
-.title:focus {
-  background: var(--card);
+.title:focus-within {
+  --el-input-bg-color: var(--card);
 }
 nav {
   display: flex;

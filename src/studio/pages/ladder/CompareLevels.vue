@@ -55,8 +55,8 @@ function give(to: readonly string[]): void {
       <thead>
         <tr>
           <th scope="col">what differs</th>
-          <th scope="col"><ChoiceWord v-model="one" label="The one level" :choices="choices" /></th>
-          <th scope="col"><ChoiceWord v-model="other" label="The other level" :choices="choices" /></th>
+          <th scope="col"><ChoiceWord v-model="one" label="First level" :choices="choices" /></th>
+          <th scope="col"><ChoiceWord v-model="other" label="Second level" :choices="choices" /></th>
         </tr>
       </thead>
       <tbody>

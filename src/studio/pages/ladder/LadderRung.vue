@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconDown from '~icons/ph/caret-down'
 import IconRemove from '~icons/ph/trash'
@@ -25,7 +25,7 @@ const route = useRoute()
 const naming = ref(false)
 /** the name as it is being typed; findings that come in meanwhile leave it alone */
 const typed = ref('')
-const field = ref<HTMLInputElement>()
+const field = ref<InstanceType<typeof ElInput>>()
 
 const open = computed(() => bench.rung === props.level.id)
 const settings = computed(() => resolveLevel(bench.game!, props.level))
@@ -78,16 +78,17 @@ function rename(): void {
       <strong v-if="!naming">{{ level.name }}</strong>
       <span class="soft">{{ facts }}</span>
       <span v-if="findings.length" class="warn" :title="findings[0]!.message"
-        ><IconWarn aria-hidden="true" />{{ findings.length }}<span class="hidden-text"> findings</span></span
+        ><IconWarn aria-hidden="true" />{{ findings.length
+        }}<span class="hidden-text"> {{ findings.length === 1 ? 'problem' : 'problems' }}</span></span
       >
     </RouterLink>
-    <input
+    <ElInput
       v-if="naming"
       ref="field"
       v-model="typed"
       class="naming"
       aria-label="Name of the level"
-      maxlength="120"
+      :maxlength="LENGTHS.name"
       @blur="rename"
       @keydown.enter="rename"
       @keydown.esc="naming = false"
@@ -190,11 +191,7 @@ strong {
 .naming {
   width: calc(100% - 24px);
   margin: 0 12px 6px;
-  padding: 4px 6px;
-  border: 1px solid var(--lagoon);
-  border-radius: var(--round);
-  font: 600 15px var(--body);
-  color: inherit;
+  font-weight: 600;
 }
 .tools {
   display: flex;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import type { Level } from '../../../core/settings/levels.ts'
 import { findingsOf } from '../../../core/findings/findings.ts'
@@ -86,7 +86,7 @@ function take(instead: boolean): void {
     </div>
     <p>
       <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels,
-      <label><input v-model="clocked" type="checkbox" /> with a clock</label>
+      <ElCheckbox v-model="clocked">with a clock</ElCheckbox>
     </p>
     <ol class="rungs" aria-label="The ladder as it would be">
       <li v-for="level in levels" :key="level.id">
@@ -101,7 +101,7 @@ function take(instead: boolean): void {
     <template #buttons>
       <ElButton class="btn" :disabled="!levels.length" @click="take(false)"> Add these levels </ElButton>
       <ElButton class="btn main" :disabled="!levels.length" @click="take(true)">
-        Take them instead of all others
+        Replace all levels
       </ElButton>
     </template>
   </ModalDialog>

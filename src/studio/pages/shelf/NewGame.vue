@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElInputNumber, ElRadio, ElRadioGroup } from 'element-plus'
 import IconImages from '~icons/ph/image'
 import IconLetters from '~icons/ph/text-aa'
 import IconPictures from '~icons/ph/compass'
@@ -24,12 +24,11 @@ const kind = ref<Start>('pictures')
 const pairs = ref(8)
 const picker = ref<InstanceType<typeof FilePicker>>()
 const most = computed(() => (kind.value === 'pictures' ? MOST_START_PICTURES : 200))
-const wanted = computed(() => Math.max(2, Math.min(most.value, Math.round(pairs.value) || 2)))
 
 function make(): void {
   if (kind.value === 'images') return picker.value?.choose()
   const { title } = KINDS.find((one) => one.kind === kind.value)!
-  emit('make', newGame(title, startPairs(kind.value, wanted.value)))
+  emit('make', newGame(title, startPairs(kind.value, pairs.value)))
 }
 
 async function fromImages(files: readonly File[]): Promise<void> {
@@ -47,17 +46,16 @@ async function fromImages(files: readonly File[]): Promise<void> {
 <template>
   <form class="new" @submit.prevent="make">
     <h2>New game</h2>
-    <fieldset>
-      <legend>What is on the cards?</legend>
-      <label v-for="one in KINDS" :key="one.kind" class="kind" :class="{ chosen: kind === one.kind }">
-        <input v-model="kind" class="hidden-text" type="radio" name="kind" :value="one.kind" />
+    <p id="kinds">What is on the cards?</p>
+    <ElRadioGroup v-model="kind" class="kinds" aria-labelledby="kinds">
+      <ElRadio v-for="one in KINDS" :key="one.kind" class="kind" :value="one.kind">
         <component :is="one.icon" aria-hidden="true" />{{ one.label }}
-      </label>
-    </fieldset>
-    <label v-if="kind !== 'images'" class="pairs">
+      </ElRadio>
+    </ElRadioGroup>
+    <p v-if="kind !== 'images'" class="pairs">
       How many pairs?
-      <input v-model.number="pairs" type="number" min="2" :max="most" required />
-    </label>
+      <ElInputNumber v-model="pairs" :min="2" :max="most" step-strictly aria-label="How many pairs?" />
+    </p>
     <p v-else class="pairs soft">One pair for each image you choose.</p>
     <ElButton class="btn main" native-type="submit">{{
       kind === 'images' ? 'Choose images…' : 'Make it'
@@ -78,21 +76,15 @@ async function fromImages(files: readonly File[]): Promise<void> {
 h2 {
   font-size: 21px;
 }
-fieldset {
+.kinds {
   display: grid;
   gap: 8px;
-  margin: 0;
-  padding: 0;
-  border: 0;
-}
-legend {
-  margin-bottom: 6px;
-  padding: 0;
 }
 .kind {
   display: flex;
+  height: auto;
+  margin: 0;
   align-items: center;
-  gap: 12px;
   min-height: 42px;
   padding: 0 14px;
   border: 1px solid var(--line);
@@ -109,11 +101,23 @@ legend {
 .kind:hover {
   border-color: #b9ad95;
 }
-.kind.chosen {
+.kind :deep(.el-radio__input) {
+  position: absolute;
+  opacity: 0;
+}
+.kind :deep(.el-radio__label) {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 0;
+  color: var(--ink);
+  font: 600 15px var(--body);
+}
+.kind.is-checked {
   border-color: var(--lagoon);
   box-shadow: 0 0 0 2px #1f7f8040;
 }
-.kind.chosen svg {
+.kind.is-checked svg {
   color: var(--lagoon);
 }
 .kind:focus-within {
@@ -126,14 +130,11 @@ legend {
   gap: 10px;
   min-height: 32px;
 }
-.pairs input {
-  width: 64px;
-  padding: 2px 4px;
-  border: 0;
-  border-bottom: 2px solid var(--lagoon);
-  background: none;
-  color: inherit;
-  font: 700 16px var(--body);
-  text-align: center;
+.pairs {
+  justify-content: space-between;
+  white-space: nowrap;
+}
+.pairs .el-input-number {
+  width: 112px;
 }
 </style>

@@ -5,6 +5,7 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import { pictureIndex, searchPictures, smallPictureUrl, type Picture } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
+import SearchField from '../look/SearchField.vue'
 import ModalDialog from '../look/ModalDialog.vue'
 
 /** The picture library: search by word, choose one or many. */
@@ -67,13 +68,17 @@ function add(): void {
 
 <template>
   <ModalDialog v-model="open" title="Pictures" :width="860">
-    <label class="search">
-      <span class="hidden-text">Search the pictures</span>
-      <input v-model="query" type="search" placeholder="a word, such as key, boat, music" autofocus />
+    <div class="search">
+      <SearchField
+        v-model="query"
+        label="Search the pictures"
+        placeholder="a word, such as key, boat, music"
+        autofocus
+      />
       <span class="soft" role="status"
-        >{{ found.length }} {{ found.length === 1 ? 'picture' : 'pictures' }}</span
+        >{{ found.length.toLocaleString('en') }} {{ found.length === 1 ? 'picture' : 'pictures' }}</span
       >
-    </label>
+    </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="results" tabindex="-1">
       <button
@@ -111,18 +116,9 @@ function add(): void {
   align-items: center;
   gap: 14px;
 }
-.search input {
+.search :deep(.el-input) {
+  --el-input-height: 42px;
   flex: 1;
-  height: 42px;
-  padding: 0 14px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: #fff;
-  color: var(--ink);
-  font: 400 16px var(--body);
-}
-.search input::placeholder {
-  color: #6f6b7d;
 }
 .results {
   display: grid;

@@ -1,43 +1,77 @@
-<script setup lang="ts" generic="T extends string">
-/** A choice made in place, in words: a native menu that looks like a part of the sentence. */
-defineProps<{ modelValue: T; label: string; choices: readonly (readonly [T, string])[] }>()
+<script setup lang="ts" generic="T extends string | number">
+import { ElOption, ElSelect } from 'element-plus'
+import { computed } from 'vue'
+import IconOpen from './ChoiceArrow.vue'
+
+/** A choice made in place, in words: a menu that looks like a part of the sentence. */
+const props = defineProps<{
+  modelValue: T
+  label: string
+  choices: readonly (readonly [T, string])[]
+  disabled?: boolean
+}>()
 defineEmits<{ 'update:modelValue': [value: T] }>()
+const words = computed(() => props.choices.find(([value]) => value === props.modelValue)?.[1] ?? '')
 </script>
 
 <template>
   <span class="choice-word">
-    <select
-      :value="modelValue"
-      :aria-label="label"
+    <ElSelect
+      :model-value="modelValue"
+      :aria-label="`${label}: ${words}`"
       :title="label"
-      @change="$emit('update:modelValue', ($event.target as HTMLSelectElement).value as T)"
+      :disabled="disabled"
+      :empty-values="[null, undefined]"
+      :suffix-icon="IconOpen"
+      :show-arrow="false"
+      :fit-input-width="false"
+      append-to="#over"
+      placement="bottom-start"
+      @update:model-value="$emit('update:modelValue', $event)"
     >
-      <option v-for="[value, words] in choices" :key="value" :value="value">{{ words }}</option>
-    </select>
+      <template #label>{{ words }}</template>
+      <ElOption v-for="[value, name] in choices" :key="value" :value="value" :label="name" />
+    </ElSelect>
   </span>
 </template>
 
 <style scoped>
-select {
+.choice-word {
+  display: inline-block;
   max-width: 100%;
-  padding: 0 16px 1px 2px;
-  border: 0;
+  vertical-align: baseline;
+}
+.choice-word :deep(.el-select) {
+  width: auto;
+  max-width: 100%;
+  vertical-align: baseline;
+}
+.choice-word :deep(.el-select__wrapper) {
+  gap: 4px;
+  min-height: 0;
+  padding: 0 3px 1px 2px;
   border-bottom: 2px dotted var(--lagoon);
   border-radius: 4px 4px 0 0;
-  background: url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 6'%3E%3Cpath d='M1 1h8L5 5z' fill='%231f7f80'/%3E%3C/svg%3E")
-    right 3px center / 9px 6px no-repeat;
-  color: inherit;
+  background: none;
+  box-shadow: none;
   font: inherit;
   font-weight: 700;
   line-height: 1.4;
-  appearance: none;
-  field-sizing: content;
-  cursor: pointer;
 }
-select:hover {
-  background-color: var(--lagoon-pale);
+.choice-word :deep(.el-select__wrapper:hover) {
+  background: var(--lagoon-pale);
 }
-option {
-  font-weight: 500;
+.choice-word :deep(.el-select__wrapper.is-focused) {
+  outline: 2px solid var(--lagoon);
+}
+.choice-word :deep(.el-select__placeholder) {
+  position: static;
+  width: auto;
+  color: inherit;
+  transform: none;
+}
+.choice-word :deep(.el-select__caret) {
+  width: 9px;
+  color: var(--lagoon);
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { readNumber, STEP, writeNumber, type Unit } from './numbers.ts'
 
@@ -24,7 +25,7 @@ const show = (): void => {
 watch(() => [props.modelValue, props.unit], show, { immediate: true })
 /** Without the newer CSS the width follows the text by count. */
 const fits = CSS.supports('field-sizing', 'content')
-const width = computed(() => `${Math.max(2, text.value.length) + 0.6}ch`)
+const width = computed(() => (fits ? 'auto' : `${Math.max(2, text.value.length) + 0.6}ch`))
 const range = computed(
   () => `${writeNumber(props.bounds[0], props.unit)} to ${writeNumber(props.bounds[1], props.unit)}`,
 )
@@ -59,11 +60,10 @@ function leave(): void {
 
 <template>
   <span class="number-word">
-    <input
+    <ElInput
       v-model="text"
-      type="text"
       inputmode="decimal"
-      role="spinbutton"
+      container-role="spinbutton"
       autocomplete="off"
       :aria-label="label"
       :aria-valuenow="modelValue"
@@ -72,7 +72,6 @@ function leave(): void {
       :aria-valuemax="bounds[1]"
       :aria-invalid="problem !== ''"
       :title="`${label}: ${range}`"
-      :style="{ width: fits ? undefined : width }"
       @change="take(readNumber(text, unit))"
       @blur="leave"
       @focus="($event.target as HTMLInputElement).select()"
@@ -91,9 +90,22 @@ function leave(): void {
   position: relative;
   white-space: nowrap;
 }
-input {
+.number-word :deep(.el-input) {
+  width: auto;
+  vertical-align: baseline;
+  font: inherit;
+  line-height: 1.4;
+}
+.number-word :deep(.el-input__wrapper) {
+  padding: 0;
+  background: none;
+  box-shadow: none;
+}
+.number-word :deep(.el-input__inner) {
+  width: v-bind(width);
+  min-width: 1.9em;
+  height: auto;
   padding: 0 4px 1px;
-  border: 0;
   border-bottom: 2px solid var(--lagoon);
   border-radius: 4px 4px 0 0;
   background: #eef4f1;
@@ -103,15 +115,14 @@ input {
   line-height: 1.4;
   text-align: center;
   field-sizing: content;
-  min-width: 1.9em;
 }
-input:hover {
+.number-word :deep(.el-input__inner:hover) {
   background: var(--lagoon-pale);
 }
-input:focus-visible {
-  outline-offset: 0;
+.number-word :deep(.el-input__inner:focus-visible) {
+  outline: 2px solid var(--lagoon);
 }
-input[aria-invalid='true'] {
+.number-word :deep(.el-input__inner[aria-invalid='true']) {
   border-color: var(--brick);
   background: var(--brick-pale);
 }

@@ -1,11 +1,16 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import type { Section } from '../../../core/settings/settings.ts'
+import { computed } from 'vue'
+import { settingWords } from './setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** Stands beside a setting that this level says itself; one press gives it back to the house rules. */
 const props = defineProps<{ section: Section; names: readonly string[] }>()
 const bench = useBench()
+const labels = computed(() =>
+  props.names.map((name) => settingWords(props.section, name as never).label).join(', '),
+)
 const owned = (): string[] => props.names.filter((name) => bench.owns(props.section, name as never))
 function giveBack(): void {
   for (const name of owned()) bench.giveBack(props.section, name as never)
@@ -17,7 +22,7 @@ function giveBack(): void {
     v-if="owned().length"
     class="own"
     title="This level's own. Press to follow the house rules again."
-    :aria-label="`${names.join(', ')}: own; follow the house rules again`"
+    :aria-label="`${labels}: own, set for this level; follow the house rules again`"
     @click="giveBack"
   >
     own

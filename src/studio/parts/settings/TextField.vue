@@ -1,52 +1,41 @@
 <script setup lang="ts">
-/** A line of text: `change` when it is done (Enter, or leaving the field), `typing` with each letter. Escape takes it back. */
-const props = defineProps<{ modelValue: string; label: string; placeholder?: string; maxlength: number }>()
-const emit = defineEmits<{ change: [text: string]; typing: [text: string] }>()
-const field = (event: Event): HTMLInputElement => event.target as HTMLInputElement
+import { ElInput } from 'element-plus'
+import { nextTick, ref, watch } from 'vue'
 
-function done(event: Event): void {
-  emit('change', field(event).value.trim())
+/** A line of text: `change` when it is done (Enter, or leaving the field), `typing` with each letter. Escape takes it back. */
+const props = defineProps<{ modelValue: string; label: string; placeholder?: string; maxlength?: number }>()
+const emit = defineEmits<{ change: [text: string]; typing: [text: string] }>()
+const draft = ref('')
+const show = (): void => void (draft.value = props.modelValue)
+watch(() => props.modelValue, show, { immediate: true })
+
+async function done(): Promise<void> {
+  emit('change', draft.value.trim())
   // what was not taken, or was tidied, shows as it is kept now
-  field(event).value = props.modelValue
+  await nextTick()
+  show()
 }
+const leave = (event: Event | KeyboardEvent): void => (event.target as HTMLInputElement).blur()
 </script>
 
 <template>
-  <input
+  <ElInput
+    v-model="draft"
     class="text-field"
-    type="text"
     autocomplete="off"
-    :value="modelValue"
     :aria-label="label"
     :placeholder="placeholder"
     :maxlength="maxlength"
-    @input="emit('typing', field($event).value)"
+    @input="emit('typing', $event)"
     @change="done"
-    @keydown.enter="field($event).blur()"
-    @keydown.esc="field($event).value = modelValue"
+    @keydown.enter="leave"
+    @keydown.esc="show"
   />
 </template>
 
 <style scoped>
 .text-field {
-  width: 100%;
+  --el-input-height: 34px;
   min-width: 0;
-  height: 34px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  color: var(--ink);
-  font: 400 15px var(--body);
-}
-.text-field:hover {
-  border-color: #b9ad95;
-}
-.text-field:focus-visible {
-  border-color: var(--lagoon);
-  outline-offset: 0;
-}
-.text-field::placeholder {
-  color: #6f6b7d;
 }
 </style>

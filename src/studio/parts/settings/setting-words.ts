@@ -23,12 +23,12 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
   'board.columns': number('Columns', BOUNDS.side),
   'board.gaps': { label: 'Gaps' },
   'fill.use': { label: 'Which part of the deck' },
-  'fill.pick': choice('How pairs are picked', ['random', 'at random'], ['first', 'the first of them']),
+  'fill.pick': choice('How pairs are picked', ['random', 'at random'], ['first', 'the first in the deck']),
   'fill.repeat': choice(
     'Whether pairs repeat',
     ['never', 'never'],
-    ['evenly', 'evenly, if they do not suffice'],
-    ['at-random', 'at random, if they do not suffice'],
+    ['evenly', 'evenly, if there are too few'],
+    ['at-random', 'at random, if there are too few'],
   ),
   'deal.way': { label: 'Way of dealing' },
   'deal.steps': number('Steps between twins', BOUNDS.steps),
@@ -55,7 +55,7 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['press', 'turn back at the next press'],
     ['button', 'turn back by a button'],
   ),
-  'clock.mode': choice('Clock', ['off', 'is not shown'], ['up', 'counts up'], ['down', 'counts down']),
+  'clock.mode': choice('Clock', ['off', 'is off'], ['up', 'counts up'], ['down', 'counts down']),
   'clock.limit': number('Limit', BOUNDS.limit, 'clock'),
   'clock.startsAt': choice(
     'The clock starts',
@@ -102,9 +102,9 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
   'look.table': { label: 'Colour of the table' },
   'look.shape': choice(
     'Shape of the cards',
-    ['portrait', 'upright'],
+    ['portrait', 'portrait'],
     ['square', 'square'],
-    ['landscape', 'broad'],
+    ['landscape', 'landscape'],
   ),
   'look.flip': choice(
     'How cards flip',

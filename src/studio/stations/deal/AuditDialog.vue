@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElInput, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { problemLine } from '../../../core/result.ts'
@@ -101,9 +101,10 @@ function resize(side: 'rows' | 'columns', value: number): void {
           (<code>{"cells": […]}</code>
           or a plain list), CSV with a board a row, or a board a line of any names.
         </p>
-        <textarea
+        <ElInput
+          type="textarea"
           v-model="text"
-          rows="9"
+          :rows="9"
           aria-label="Boards"
           :placeholder="EXAMPLE"
           spellcheck="false"
@@ -129,7 +130,7 @@ function resize(side: 'rows' | 'columns', value: number): void {
       </template>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
       <div v-if="job" class="going">
-        <progress :value="share" max="1" aria-label="Reading boards" />
+        <ElProgress :percentage="share * 100" :show-text="false" aria-label="Reading boards" />
         <ElButton class="btn" @click="job.cancel()">Stop</ElButton>
       </div>
       <FilePicker ref="picker" label="File with boards" @take="take" />
@@ -138,7 +139,7 @@ function resize(side: 'rows' | 'columns', value: number): void {
       <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
       <ElButton v-if="found" class="btn" @click="found = null">Other boards</ElButton>
       <ElButton v-else class="btn main" :disabled="!text.trim() || job !== null" @click="read">
-        Judge them
+        Check these boards
       </ElButton>
     </template>
   </ModalDialog>
@@ -153,22 +154,6 @@ function resize(side: 'rows' | 'columns', value: number): void {
 .audit.over {
   border: 2px dashed var(--lagoon);
 }
-textarea {
-  width: 100%;
-  margin-top: 10px;
-  padding: 10px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: #fff;
-  color: var(--ink);
-  font:
-    400 15px/1.5 ui-monospace,
-    monospace;
-  resize: vertical;
-}
-textarea::placeholder {
-  color: #6f6b7d;
-}
 .problem {
   margin-top: 12px;
   color: var(--brick);
@@ -180,8 +165,8 @@ textarea::placeholder {
   gap: 12px;
   margin-top: 12px;
 }
-progress {
-  width: 260px;
-  accent-color: var(--lagoon);
+.el-progress {
+  flex: 1;
+  min-width: 120px;
 }
 </style>

@@ -17,7 +17,7 @@ const emit = defineEmits<{ resize: [side: 'rows' | 'columns', value: number] }>(
 const FORMATS: Record<BoardFormat, string> = {
   'json-lines': 'JSON lines, a board each',
   csv: 'CSV, a board a row',
-  tokens: 'a board a line, names parted by blanks',
+  tokens: 'a board a line, names separated by spaces',
 }
 const first = computed(() => {
   const { columns } = props.read.board

@@ -79,7 +79,10 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
     <aside class="side">
       <h2>{{ bench.level?.name ?? 'House rules' }}</h2>
       <p class="sum">
-        <strong>{{ cards }} cards, {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong>
+        <strong
+          >{{ cards }} {{ cards === 1 ? 'card' : 'cards' }},
+          {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong
+        >
       </p>
       <FindingsList :findings="findings" :rung="rung" />
       <p v-if="bench.game!.deck.pairs.length === 0" class="soft">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElProgress } from 'element-plus'
 import IconAudit from '~icons/ph/magnifying-glass'
 import IconRun from '~icons/ph/cards-three'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
@@ -79,7 +79,7 @@ onBeforeUnmount(cancel)
       </p>
       <p v-else class="soft">This level is not shuffled: there is nothing to test.</p>
       <div v-if="job" class="going">
-        <progress :value="share" max="1" aria-label="Dealing">{{ Math.round(share * 100) }} %</progress>
+        <ElProgress :percentage="share * 100" :show-text="false" aria-label="Dealing" />
         <ElButton class="btn" @click="cancel">Stop</ElButton>
       </div>
       <span v-else class="buttons">
@@ -146,10 +146,9 @@ onBeforeUnmount(cancel)
   gap: 8px;
   justify-items: start;
 }
-progress {
-  width: 100%;
-  height: 10px;
-  accent-color: var(--lagoon);
+.el-progress {
+  flex: 1;
+  min-width: 120px;
 }
 .failure {
   color: var(--brick);

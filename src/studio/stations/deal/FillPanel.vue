@@ -29,6 +29,7 @@ const from = computed(() => {
   return `places ${use.value.from} to ${use.value.to}`
 })
 
+const pairCount = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
 const sentence = computed(() => {
   if (props.settings.deal.way === 'arranged')
     return 'Laid by hand: what is chosen here counts when it is dealt anew.'
@@ -43,8 +44,8 @@ const sentence = computed(() => {
           : ', the first ones'
     return `${needed.value} pairs from ${chosen}${all}.`
   }
-  if (repeat === 'never' || chosen === 0) return `${needed.value} pairs are needed; ${chosen} are chosen.`
-  return `${needed.value} places for ${chosen} pairs: they repeat ${repeat === 'evenly' ? 'evenly' : 'at random'}.`
+  if (repeat === 'never' || chosen === 0) return `${pairCount(chosen)} chosen, ${needed.value} needed.`
+  return `${pairCount(chosen)} chosen, ${needed.value} needed: they repeat ${repeat === 'evenly' ? 'evenly' : 'at random'}.`
 })
 </script>
 
@@ -55,7 +56,7 @@ const sentence = computed(() => {
       <span>From</span>
       <span
         ><ElButton class="from" @click="choosing = true">
-          <span class="hidden-text">Choose which pairs this level uses: </span>{{ from }}</ElButton
+          <span class="hidden-text">Choose which pairs are used: </span>{{ from }}</ElButton
         ><OwnTab section="fill" :names="['use']"
       /></span>
     </div>

@@ -66,7 +66,11 @@ const HINTS: Record<How, string> = {
 </script>
 
 <template>
-  <ModalDialog v-model="open" title="Which pairs this level uses" :width="900">
+  <ModalDialog
+    v-model="open"
+    :title="bench.level ? 'Which pairs this level uses' : 'Which pairs are used'"
+    :width="900"
+  >
     <div class="head">
       <ElSegmented
         :model-value="how"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import IconDeal from '~icons/ph/cards-three'
 import { computed, ref, watch } from 'vue'
 import { openCells } from '../../../core/board/cells.ts'
@@ -98,9 +98,9 @@ const rule = computed<Rule>(() => {
   return typeof seed === 'string' ? seed : 'fixed'
 })
 const RULES: [Rule, string][] = [
-  ['every-play', 'for every play'],
-  ['daily', 'for every day'],
-  ['fixed', 'never: always this one'],
+  ['every-play', 'every play'],
+  ['daily', 'every day'],
+  ['fixed', 'always this one'],
 ]
 function setRule(next: Rule): void {
   bench.set('deal', { seed: next === 'fixed' ? { fixed: view.seed || 'first' } : next }, 'change the seed')
@@ -152,7 +152,7 @@ function typeSeed(): void {
     </p>
     <h3>Seed</h3>
     <div class="row">
-      <span>A new one</span>
+      <span>New deal</span>
       <span
         ><ChoiceWord
           :model-value="rule"
@@ -164,7 +164,7 @@ function typeSeed(): void {
     <div class="row">
       <label for="seed">This deal</label>
       <span class="seed">
-        <input
+        <ElInput
           id="seed"
           v-model="typed"
           :maxlength="LENGTHS.seed"
@@ -196,14 +196,14 @@ label {
   align-items: center;
   gap: 8px;
 }
-.seed input {
-  width: 112px;
-  padding: 2px 4px;
-  border: 0;
+.seed .el-input {
+  --el-input-border-color: transparent;
+  --el-input-bg-color: transparent;
+  width: 122px;
   border-bottom: 2px solid var(--lagoon);
-  background: none;
-  color: inherit;
-  font: 700 15px var(--body);
+}
+.seed :deep(input) {
+  font-weight: 700;
   text-align: center;
 }
 </style>

@@ -59,8 +59,8 @@ function usePicture([pair]: Pair[]): void {
       <ElButton class="btn" :disabled="!!back.image" @click="choose('emblem')">An image</ElButton>
     </div>
     <div class="row">
-      <span>Own image over all</span>
-      <ElButton v-if="back.image" class="btn" @click="without('image')">Take it away</ElButton>
+      <span>Own image on the whole back</span>
+      <ElButton v-if="back.image" class="btn" @click="without('image')">Remove</ElButton>
       <ElButton v-else class="btn" @click="choose('image')">Choose</ElButton>
     </div>
     <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
@@ -79,11 +79,10 @@ function usePicture([pair]: Pair[]): void {
     </div>
     <h3 id="inks">Two colours</h3>
     <div class="inks" role="group" aria-labelledby="inks">
-      <button
+      <ElButton
         v-for="({ ink, paper }, name) in BACK_COLOURS"
         :key="ink"
         class="ink"
-        type="button"
         :aria-label="name"
         :title="name"
         :aria-pressed="back.ink === ink && back.paper === paper"

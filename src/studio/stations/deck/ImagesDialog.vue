@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElCheckbox, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import IconFolder from '~icons/ph/folder-open'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -98,7 +98,7 @@ function add(): void {
         >
       </div>
       <div v-if="reading" class="going">
-        <progress :value="done" :max="total" aria-label="Reading images" />
+        <ElProgress :percentage="(100 * done) / total" :show-text="false" aria-label="Reading images" />
         <span class="soft">{{ done }} of {{ total }}</span>
         <ElButton class="btn" @click="stop">Stop</ElButton>
       </div>
@@ -108,10 +108,9 @@ function add(): void {
           <li v-if="problems.length > TOLD">and {{ problems.length - TOLD }} more</li>
         </ul>
       </div>
-      <label v-if="twins" class="join">
-        <input v-model="join" type="checkbox" />
+      <ElCheckbox v-if="twins" v-model="join" class="join">
         Make related pairs of {{ twins * 2 }} images whose names differ only in a final a/b, 1/2 or left/right
-      </label>
+      </ElCheckbox>
       <p v-if="images.length" class="soft">
         {{ made.pairs.length }} {{ made.pairs.length === 1 ? 'pair' : 'pairs' }} from {{ images.length }}
         {{ images.length === 1 ? 'image' : 'images'
@@ -162,9 +161,9 @@ function add(): void {
   align-items: center;
   gap: 12px;
 }
-progress {
+.el-progress {
   flex: 1;
-  accent-color: var(--lagoon);
+  min-width: 120px;
 }
 .problems {
   margin: 0;

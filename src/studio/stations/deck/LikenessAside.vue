@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElProgress } from 'element-plus'
 import { computed } from 'vue'
 import type { Vision } from '../../../core/deck/vision.ts'
 import SmallFace from '../../parts/cards/SmallFace.vue'
@@ -41,7 +41,12 @@ const shown = computed(() =>
 <template>
   <section class="alike" aria-labelledby="alike-title">
     <h3 id="alike-title">{{ chosen === null ? 'Look-alikes' : 'Easily mistaken for' }}</h3>
-    <progress v-if="progress !== null" :value="progress" max="1" aria-label="Comparing faces" />
+    <ElProgress
+      v-if="progress !== null"
+      :percentage="progress * 100"
+      :show-text="false"
+      aria-label="Comparing faces"
+    />
     <ul v-else-if="shown.length">
       <li v-for="tie in shown.slice(0, SHOWN)" :key="`${tie.one} ${tie.other}`">
         <ElButton @click="$emit('choose', tie.pairs.at(-1)!.id)">
@@ -55,15 +60,15 @@ const shown = computed(() =>
     </ul>
     <p v-else class="soft">{{ chosen === null ? 'No two faces are too much alike.' : 'No other face.' }}</p>
     <p class="soft how">
-      Tied from
+      Mark as look-alikes from
       <NumberWord
         :model-value="Math.round(threshold * 100)"
         label="Likeness in percent"
         :bounds="[50, 100]"
         @update:model-value="(percent) => (threshold = percent / 100)"
       />
-      % on: form and colour, {{ vision === 'everyone' ? 'as most see them' : `as ${vision} eyes see them` }},
-      on the smallest card of any level, {{ size }} px wide on a phone. 100 % is the same face.
+      % (shape and colour{{ vision === 'everyone' ? '' : `, as ${vision} eyes see them` }}, on the smallest
+      card of any level: {{ size }} px wide on a phone). 100 % is the same face.
     </p>
   </section>
 </template>
@@ -114,10 +119,9 @@ b {
   color: #8a3a14;
   white-space: nowrap;
 }
-progress {
-  width: 100%;
-  margin-top: 8px;
-  accent-color: var(--lagoon);
+.el-progress {
+  flex: 1;
+  min-width: 120px;
 }
 .how {
   margin-top: 8px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import IconBack from '~icons/ph/caret-left'
 import IconCopy from '~icons/ph/copy'
 import IconCut from '~icons/ph/scissors'
@@ -65,7 +65,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
       <span v-if="!tags.length" class="soft">none yet</span>
     </div>
     <form class="add" @submit.prevent="tag(typed, true)">
-      <input
+      <ElInput
         v-model="typed"
         :maxlength="LENGTHS.tag"
         placeholder="another tag"

@@ -10,12 +10,14 @@ defineEmits<{ paper: [colour: string | null]; ink: [colour: string | null] }>()
 <template>
   <span class="colours">
     <ElColorPicker
+      append-to="#over"
       :model-value="paper ?? FACE_PAPER"
       color-format="hex"
       :aria-label="`Paper${of ?? ''}`"
       @change="$emit('paper', $event)"
     />
     <ElColorPicker
+      append-to="#over"
       :model-value="ink ?? FACE_INK"
       color-format="hex"
       :aria-label="`Ink${of ?? ''}`"

@@ -58,7 +58,7 @@ function add(): void {
       </ElButton>
     </div>
     <p class="sentence">
-      From number
+      From {{ kind === 'letters' ? 'letter' : 'number' }}
       <NumberWord v-model="from" label="From" :bounds="[1, to]" /> to
       <NumberWord v-model="to" label="To" :bounds="[from, most]" />, each with
       <ChoiceWord

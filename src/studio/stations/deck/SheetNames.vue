@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { LENGTHS } from '../../../core/settings/settings.ts'
+import TextField from '../../parts/settings/TextField.vue'
 import type { SheetTile } from './useSheet.ts'
 
 /** The tiles of a sheet that are taken, each with its name. */
@@ -15,11 +16,11 @@ const looked = defineModel<string>('looked', { required: true })
       <svg class="mini" :viewBox="`${tile.x} ${tile.y} ${tile.width} ${tile.height}`" aria-hidden="true">
         <image :href="image.url" :width="image.canvas.width" :height="image.canvas.height" />
       </svg>
-      <input
-        :value="tile.name"
-        :aria-label="`Name of the tile in row ${tile.row + 1}, column ${tile.column + 1}`"
+      <TextField
+        :model-value="tile.name"
+        :label="`Name of the tile in row ${tile.row + 1}, column ${tile.column + 1}`"
         :maxlength="LENGTHS.name"
-        @change="$emit('rename', tile.key, ($event.target as HTMLInputElement).value)"
+        @change="$emit('rename', tile.key, $event)"
         @focus="looked = tile.key"
       />
       <ElButton
@@ -59,20 +60,11 @@ const looked = defineModel<string>('looked', { required: true })
   width: 30px;
   height: 30px;
 }
-.names input {
+.names .text-field {
+  --el-input-height: 28px;
+  --el-input-bg-color: transparent;
+  --el-input-border-color: transparent;
   flex: 1;
-  min-width: 0;
-  padding: 3px 6px;
-  border: 1px solid transparent;
-  border-radius: var(--round);
-  background: none;
-  color: inherit;
-  font: 500 15px var(--body);
-}
-.names input:hover,
-.names input:focus {
-  border-color: var(--line);
-  background: #fff;
 }
 .icon {
   width: 28px;

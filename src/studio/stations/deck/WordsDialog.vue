@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElCheckbox, ElInput } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { wordPairs, type WordPairs } from '../../../core/files/words-file.ts'
@@ -30,7 +30,7 @@ const HINT = 'escapement = lets the wheel go tick by tick\nfusee = evens out the
 const SIGNS: Record<string, string> = {
   '\t': 'tabs',
   ';': 'semicolons',
-  '|': 'upright strokes',
+  '|': 'vertical bars',
   '=': 'equals signs',
   ',': 'commas',
 }
@@ -55,7 +55,7 @@ const asRead = computed(() => {
     related.value ? `${related.value} related` : '',
     related.value < count.value ? `${count.value - related.value} identical, with one column` : '',
   ]
-  return `${kinds.filter(Boolean).join(' and ')}${related.value ? `; columns parted by ${SIGNS[read.value.separator]}` : ''}.`
+  return `${kinds.filter(Boolean).join(' and ')}${related.value ? `; columns separated by ${SIGNS[read.value.separator]}` : ''}.`
 })
 
 watch(open, (isOpen) => {
@@ -96,23 +96,24 @@ function add(): void {
       {{ opened.name }}, {{ opened.text.length.toLocaleString('en') }} characters
       <ElButton class="btn" @click="opened = null">Type instead</ElButton>
     </p>
-    <textarea
+    <ElInput
+      type="textarea"
       v-else
       v-model="text"
-      rows="7"
+      :rows="7"
       aria-label="Words"
       aria-describedby="words-help"
       :placeholder="HINT"
       autofocus
     />
-    <label v-if="count || read.header" class="header">
-      <input
-        type="checkbox"
-        :checked="read.header !== null"
-        @change="header = ($event.target as HTMLInputElement).checked"
-      />
+    <ElCheckbox
+      v-if="count || read.header"
+      class="header"
+      :model-value="read.header !== null"
+      @update:model-value="header = Boolean($event)"
+    >
       The first row names the columns{{ read.header ? `: ${read.header.filter(Boolean).join(' and ')}` : '' }}
-    </label>
+    </ElCheckbox>
     <p v-if="count" class="soft">{{ asRead }}</p>
     <ul v-if="count" class="preview" aria-label="Pairs to be added">
       <li v-for="pair in read.pairs.slice(0, SHOWN)" :key="pair.id">
@@ -142,20 +143,6 @@ function add(): void {
 </template>
 
 <style scoped>
-textarea {
-  width: 100%;
-  margin: 10px 0;
-  padding: 10px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: #fff;
-  color: var(--ink);
-  font: 400 16px/1.5 var(--body);
-  resize: vertical;
-}
-textarea::placeholder {
-  color: #6f6b7d;
-}
 .opened {
   display: flex;
   align-items: center;

@@ -4,6 +4,8 @@ import IconRemove from '~icons/ph/trash'
 import { computed, ref } from 'vue'
 import type { Check } from '../../../core/play/record.ts'
 import type { Checked } from '../../../core/game/check.ts'
+import { LENGTHS } from '../../../core/settings/settings.ts'
+import TextField from '../../parts/settings/TextField.vue'
 import { stateOf } from './check-state.ts'
 
 /** A kept check: how it stands, both sides where it fails, and what it expects, to be edited. */
@@ -22,8 +24,7 @@ const text = (value: unknown): string =>
   value === undefined ? 'not played' : typeof value === 'string' ? value : JSON.stringify(value)
 
 /** What is expected, edited as text: a number, or a word. */
-function expectation(key: string, event: Event): void {
-  const typed = (event.target as HTMLInputElement).value.trim()
+function expectation(key: string, typed: string): void {
   const number = Number(typed)
   emit('expect', key, typed !== '' && Number.isFinite(number) ? number : typed)
 }
@@ -71,14 +72,20 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
   <div v-if="unfolded" class="edit">
     <label
       >name
-      <input
-        :value="check.name"
-        maxlength="120"
-        @change="emit('rename', ($event.target as HTMLInputElement).value)"
+      <TextField
+        :model-value="check.name"
+        label="name"
+        :maxlength="LENGTHS.name"
+        @change="emit('rename', $event)"
     /></label>
     <label v-for="key in EDITED" :key="key"
       >{{ key }}
-      <input :value="check.expect[key] ?? ''" @change="expectation(key, $event)" />
+      <TextField
+        :model-value="String(check.expect[key] ?? '')"
+        :label="key"
+        :maxlength="20"
+        @change="expectation(key, $event)"
+      />
     </label>
     <ElButton class="btn small" @click="emit('drop')"><IconRemove />Remove</ElButton>
   </div>
@@ -145,14 +152,7 @@ td {
   align-items: center;
   font-size: 13px;
 }
-.edit input {
-  min-width: 0;
-  height: 28px;
-  padding: 0 8px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  color: inherit;
-  font: inherit;
+.edit .text-field {
+  --el-input-height: 28px;
 }
 </style>

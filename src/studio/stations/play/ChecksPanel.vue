@@ -7,6 +7,8 @@ import IconSave from '~icons/ph/download-simple'
 import { computed, ref } from 'vue'
 import type { Check } from '../../../core/play/record.ts'
 import type { Checked } from '../../../core/game/check.ts'
+import { findLevel } from '../../../core/settings/levels.ts'
+import { useBench } from '../../store/bench.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import TextField from '../../parts/settings/TextField.vue'
 import CheckRow from './CheckRow.vue'
@@ -38,6 +40,8 @@ const emit = defineEmits<{
 }>()
 const picker = ref<InstanceType<typeof FilePicker>>()
 
+const bench = useBench()
+const levelName = (id: string): string => findLevel(bench.game!, id)?.name ?? id
 const failing = computed(
   () => props.checks.filter((check) => stateOf(props.checked.get(check.id)) === 'fails').length,
 )
@@ -85,7 +89,10 @@ const summary = computed(() => {
     <ul v-if="kept.length" class="list" aria-label="Kept tapes">
       <li v-for="(tape, i) in kept" :key="i" class="row">
         <ElButton class="plain" @click="emit('take', tape)">{{ tape.name }}</ElButton>
-        <span class="soft">{{ tape.level }}, {{ tape.chips.length }}</span>
+        <span class="soft"
+          >{{ levelName(tape.level) }}, {{ tape.chips.length }}
+          {{ tape.chips.length === 1 ? 'turn' : 'turns' }}</span
+        >
         <ElButton class="icon-btn" :aria-label="`Forget ${tape.name}`" @click="emit('forget', tape)">
           <IconRemove />
         </ElButton>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElCheckbox } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import { computed, ref } from 'vue'
 import { pairOf, sideOf } from '../../../core/deck/card.ts'
@@ -12,7 +12,7 @@ import SearchField from '../../parts/look/SearchField.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { clockDueIn } from './clock-words.ts'
-import { ledgerJson, ledgerText, sights, type LedgerRow } from './ledger-words.ts'
+import { PHASE_WORDS, ledgerJson, ledgerText, sights, type LedgerRow } from './ledger-words.ts'
 import LedgerCards from './LedgerCards.vue'
 import LedgerEvents from './LedgerEvents.vue'
 
@@ -81,8 +81,8 @@ const clock = computed(() => {
   return [
     `${seconds(timeUsed(now))} used`,
     left === null ? '' : `${seconds(left)} left`,
-    now.clock.running ? 'clock runs' : 'clock stands',
-    isLocked(now) ? 'locked' : 'open',
+    now.clock.running ? 'clock running' : 'clock stopped',
+    isLocked(now) ? 'presses are ignored' : 'presses count',
   ]
     .filter(Boolean)
     .join(' · ')
@@ -104,14 +104,14 @@ const copyText = (): Promise<void> =>
   copy('The ledger', ledgerText(rows.value, round.value!.events!, columns.value))
 const copyJson = (): Promise<void> =>
   copy('The ledger', ledgerJson(rows.value, round.value!.events!, props.table.seed, props.table.level.id))
-const phase = computed(() => (props.version < 0 || !round.value ? '' : round.value.phase))
+const phase = computed(() => (props.version < 0 || !round.value ? '' : PHASE_WORDS[round.value.phase]))
 const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(round.value)))
 </script>
 
 <template>
   <section class="ledger" aria-labelledby="ledger">
     <h2 id="ledger" class="hidden-text">Ledger</h2>
-    <p class="phase" :class="phase">
+    <p class="phase" :class="round?.phase">
       <strong>{{ phase }}</strong> {{ due }}
     </p>
     <p class="clock">{{ clock }}</p>
@@ -122,7 +122,7 @@ const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(
         label="Filter the cards"
         placeholder="cell, face or state"
       />
-      <label><input v-model="follow" type="checkbox" /> follow</label>
+      <ElCheckbox v-model="follow">follow</ElCheckbox>
     </div>
     <LedgerCards :rows="found" :last="last.cell" :flips="last.flips" :follow="follow" />
     <div class="tools">

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
 import { auditLog, type LogAudit } from '../../../core/audit/log.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
@@ -42,12 +42,13 @@ async function take(files: Iterable<File> = []): Promise<void> {
       Did another program keep these rules? Paste or drop what it did: first the deal, then one line for each
       press, each look at the table, and the end.
     </p>
-    <textarea
+    <ElInput
+      type="textarea"
       v-model="text"
       aria-label="Log, one JSON object a line"
       :placeholder="SAMPLE"
       spellcheck="false"
-      rows="9"
+      :rows="9"
       @drop.prevent="take($event.dataTransfer?.files)"
       @dragover.prevent
     />
@@ -79,22 +80,6 @@ async function take(files: Iterable<File> = []): Promise<void> {
 </template>
 
 <style scoped>
-textarea {
-  width: 100%;
-  margin-top: 10px;
-  padding: 10px 12px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  color: var(--ink);
-  font:
-    13px/1.5 ui-monospace,
-    monospace;
-  resize: vertical;
-}
-textarea::placeholder {
-  color: #6f6b7d;
-}
 .row {
   display: flex;
   align-items: center;

@@ -6,10 +6,10 @@ import IconOrder from '~icons/ph/rows'
 import IconPhone from '~icons/ph/device-mobile'
 import IconStep from '~icons/ph/skip-forward'
 import { isSeed } from '../../../core/deal/seed.ts'
-import { LENGTHS } from '../../../core/settings/settings.ts'
+import TextField from '../../parts/settings/TextField.vue'
 
 /** What brings the table to where something is to be tried: the deal, the time, and short ways through the game. */
-const props = defineProps<{ seed: string; held: boolean; timed: boolean; lives: boolean }>()
+defineProps<{ seed: string; held: boolean; timed: boolean; lives: boolean }>()
 const glass = defineModel<boolean>('glass', { required: true })
 const order = defineModel<boolean>('order', { required: true })
 const phone = defineModel<boolean>('phone', { required: true })
@@ -33,11 +33,8 @@ const SPEEDS: [number, string][] = [
   [8, '8'],
 ]
 /** A seed, or a whole deal pasted in: a line as `deal` prints it. */
-function typed(event: Event): void {
-  const field = event.target as HTMLInputElement
-  const text = field.value.trim()
+function typed(text: string): void {
   if (text.startsWith('{') || isSeed(text)) emit('seed', text)
-  field.value = props.seed
 }
 </script>
 
@@ -55,13 +52,7 @@ function typed(event: Event): void {
     <label class="seed" title="A seed, or a deal pasted as deal prints it"
       >seed
       <!-- a pasted deal is longer than a seed -->
-      <input
-        :value="seed"
-        :size="Math.min(LENGTHS.seed, 14)"
-        spellcheck="false"
-        autocomplete="off"
-        @change="typed"
-      />
+      <TextField :model-value="seed" label="seed" spellcheck="false" @change="typed" />
     </label>
     <ElButton class="btn main deal" title="Deal again (D)" @click="emit('deal')">
       <IconDeal />Deal again
@@ -80,11 +71,11 @@ function typed(event: Event): void {
           {{ word }}×
         </ElButton>
       </span>
-      <ElButton class="btn small" title="To whatever falls due next" @click="emit('step')">
+      <ElButton class="btn small" title="Jump to the next event" @click="emit('step')">
         <IconStep />Next
       </ElButton>
       <ElButton v-if="held" class="btn small held" @click="emit('go')">Go on</ElButton>
-      <span class="soft to">To</span>
+      <span class="soft to">Skip to</span>
       <ElButton class="btn small" @click="emit('lastPair')">the last pair</ElButton>
       <ElButton
         class="btn small"
@@ -120,17 +111,19 @@ function typed(event: Event): void {
   align-items: center;
   gap: 8px;
   height: 36px;
-  padding: 0 12px;
+  padding: 0 0 0 12px;
   border: 1px solid var(--line);
   border-radius: var(--round);
   color: var(--ink-soft);
 }
-.seed input {
-  width: 110px;
-  border: 0;
-  background: none;
-  color: var(--ink);
-  font: 700 15px var(--body);
+.seed .text-field {
+  --el-input-border-color: transparent;
+  --el-input-hover-border-color: transparent;
+  --el-input-focus-border-color: transparent;
+  width: 122px;
+}
+.seed :deep(input) {
+  font-weight: 700;
 }
 .deal {
   margin-left: auto;

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElProgress } from 'element-plus'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
 import type { Input, Reason } from '../../../core/play/events.ts'
 import type { Result } from '../../../core/result.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
 import { bare, plain } from '../../workers/jobs/bare.ts'
@@ -72,21 +73,18 @@ onBeforeUnmount(() => job?.cancel())
 <template>
   <ModalDialog v-model="open" title="Rough handling" :width="640">
     <p class="soft">
-      Presses that nobody should make, and very many of them, with the rules of
-      {{ bench.level?.name ?? 'this level' }}. After each one, what must always hold is looked at.
+      Very many presses, and presses that nobody should make, with the rules of
+      {{ bench.level?.name ?? 'this level' }}; the rules are checked after each one.
     </p>
     <div class="row">
-      <label
-        >Inputs
-        <select v-model="count" :disabled="share !== null">
-          <option v-for="[value, word] in COUNTS" :key="value" :value="value">{{ word }}</option>
-        </select>
-      </label>
+      <span
+        >Inputs <ChoiceWord v-model="count" label="Inputs" :choices="COUNTS" :disabled="share !== null"
+      /></span>
       <ElButton v-if="share === null" class="btn main" @click="run">
-        {{ report ? 'Once more' : 'Handle it roughly' }}
+        {{ report ? 'Start again' : 'Start' }}
       </ElButton>
       <template v-else>
-        <progress :value="share" aria-label="Inputs tried" />
+        <ElProgress :percentage="share * 100" :show-text="false" aria-label="Inputs tried" />
         <ElButton class="btn" @click="job?.cancel()">Cancel</ElButton>
       </template>
     </div>
@@ -145,9 +143,9 @@ select {
   color: inherit;
   font: inherit;
 }
-progress {
+.el-progress {
   flex: 1;
-  accent-color: var(--lagoon);
+  min-width: 120px;
 }
 .good {
   padding: 10px 14px;

@@ -1,4 +1,4 @@
-/** At the latest after so many ms. */
+/** Maximum delay, in ms. */
 const LATEST = 150
 
 /** `run` when the page is idle: once for all calls until then, so that no press waits for it. */

@@ -1,7 +1,7 @@
 import { cellName } from '../../../core/board/cells.ts'
 import { signedPoints } from '../../../core/play/tape.ts'
 import type { Face } from '../../../core/deck/pair.ts'
-import type { CardState, Event, Reason } from '../../../core/play/events.ts'
+import type { CardState, Event, Phase, Reason } from '../../../core/play/events.ts'
 
 /** An event of the machine in one line for the ledger. `columns` gives the cells their names. */
 export function eventWords(event: Event, columns: number): string {
@@ -33,6 +33,17 @@ export function eventWords(event: Event, columns: number): string {
     default:
       return event.kind
   }
+}
+
+/** Where a round stands. */
+export const PHASE_WORDS: Record<Phase, string> = {
+  'first-look': 'first look',
+  ready: 'ready',
+  'one-up': 'one card up',
+  judged: 'judged',
+  won: 'won',
+  lost: 'lost',
+  paused: 'paused',
 }
 
 /** Why a press was refused. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElColorPicker } from 'element-plus'
 import { computed } from 'vue'
 import { LEAST_CONTRAST, tableContrast, THEMES, type Theme } from '../../../core/settings/themes.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -32,13 +33,14 @@ function take(name: string): void {
   The table looks
   <ChoiceWord :model-value="theme" label="The look" :choices="CHOICES" @update:model-value="take" />, its
   colour is
-  <label class="colour"
-    ><input
-      type="color"
-      :value="look.table"
-      aria-label="Colour of the table"
-      @input="bench.set('look', { table: ($event.target as HTMLInputElement).value }, 'change the table')"
-  /></label>
+  <ElColorPicker
+    class="colour"
+    :model-value="look.table"
+    color-format="hex"
+    aria-label="Colour of the table"
+    append-to="#over"
+    @change="$event && bench.set('look', { table: $event }, 'change the table')"
+  />
   <OwnTab section="look" :names="['table']" />
   and its cards are
   <SettingChoice section="look" name="shape" />. They
@@ -52,16 +54,6 @@ function take(name: string): void {
 </template>
 
 <style scoped>
-.colour input {
-  width: 44px;
-  height: 26px;
-  padding: 2px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  vertical-align: middle;
-  cursor: pointer;
-}
 .bad {
   color: var(--brick);
   font-size: 15px;

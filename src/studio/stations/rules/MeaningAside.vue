@@ -62,8 +62,8 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
         <div v-if="cost.perfect.exactTurns">
           <dt>{{ cost.perfect.turns.toFixed(1) }} turns</dt>
           <dd>
-            is par for {{ pairs }} pairs: what a perfect memory needs on average, {{ luck.toFixed(2) }} of its
-            matches by luck
+            is par for {{ pairs }} pairs: what a perfect memory needs; on average
+            {{ luck.toFixed(1) }} matches are luck
           </dd>
         </div>
         <div v-else>

@@ -47,7 +47,7 @@ onBeforeUnmount(() => mark(false))
       @keydown.enter="next"
     />
     <span class="soft" role="status">{{
-      count === null ? '' : count === 0 ? 'nothing is called so' : `${count} found, Enter goes there`
+      count === null ? '' : count === 0 ? 'No setting found' : `${count} found, Enter goes there`
     }}</span>
   </span>
 </template>

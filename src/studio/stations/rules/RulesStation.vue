@@ -42,9 +42,9 @@ const timed = computed(() => settings.value.clock.mode !== 'off')
           <SettingChoice section="clock" name="startsAt" />.
         </li>
         <li>
-          A player turns one card, then another. Twins lie open for
-          <SettingNumber section="turn" name="matchLook" />, others for
-          <SettingNumber section="turn" name="missLook" />. A press in that time
+          A player turns one card, then another. Pairs stay open for
+          <SettingNumber section="turn" name="matchLook" />, misses for
+          <SettingNumber section="turn" name="missLook" />. A press during this pause
           <SettingChoice section="turn" name="duringLook" />, and the clock
           <SettingChoice section="clock" name="lookStopsClock" />.
         </li>
@@ -58,17 +58,17 @@ const timed = computed(() => settings.value.clock.mode !== 'off')
             to the player, a miss takes
             <SettingNumber section="clock" name="missPenalty" />.
           </template>
-          <template v-else>Without a clock there is no bonus or penalty of time.</template>
+          <template v-else>No time bonus or penalty without a clock.</template>
         </li>
         <li>
           A match scores
           <SettingNumber section="score" name="match" />,
           <SettingNumber section="score" name="streakStep" />
           more for each further one in a row, up to
-          <SettingNumber section="score" name="streakMax" />. A lucky one scores
+          <SettingNumber section="score" name="streakMax" />. A pair found by luck scores
           <SettingNumber section="score" name="lucky" />
           more. A miss takes
-          <SettingNumber section="score" name="miss" />, a slip of memory
+          <SettingNumber section="score" name="miss" />, a miss on a card already seen (a <em>slip</em>)
           <SettingNumber section="score" name="slip" />
           more; the score
           <SettingChoice section="score" name="floorAtZero" />

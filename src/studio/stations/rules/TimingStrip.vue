@@ -63,9 +63,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
     <div class="drawn">
       <header>
         <h2 id="strip">One turn, to scale</h2>
-        <span class="soft"
-          >hatched: locked, no press counts · drag the dark edges to change the look times</span
-        >
+        <span class="soft">hatched: presses are ignored · drag the dark edges to change the look times</span>
       </header>
       <div v-for="line in lines" :key="line.name" class="line">
         <span class="name">{{ line.name }}</span>

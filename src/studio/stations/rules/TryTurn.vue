@@ -18,7 +18,7 @@ const on = ref(false)
 const turn = ref(-1)
 const pace = ref<'1' | '2' | '4'>('1')
 const PACES: ['1' | '2' | '4', string][] = [
-  ['1', 'as fast as it is'],
+  ['1', 'at normal speed'],
   ['2', 'at half speed'],
   ['4', 'at quarter speed'],
 ]

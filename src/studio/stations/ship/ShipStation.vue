@@ -92,7 +92,7 @@ watch(game, mount)
           <ElButton class="btn main" :disabled="busy || stopped || !checks.current" @click="page">
             {{ busy ? 'Making it…' : 'Download the page' }}
           </ElButton>
-          <p v-if="stopped" class="stop">Mend what stops the game first.</p>
+          <p v-if="stopped" class="stop">Fix the problems below first.</p>
         </article>
         <article class="panel way">
           <IconFile class="sign" aria-hidden="true" />
