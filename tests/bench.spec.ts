@@ -453,13 +453,25 @@ test('a level takes a ready look with one press, and a table too light is told',
   await expect(choice(page, 'Shape of the cards', 'square')).toBeVisible()
   await colour.click()
   await page.locator('.el-color-picker-panel:visible').getByRole('textbox').fill('#e0c060')
-  await page.keyboard.press('Enter')
-  await page.keyboard.press('Escape')
+  await page.getByRole('button', { name: 'OK', exact: true }).click()
   await expect(page.getByText('cannot be read well')).toBeVisible()
   await choose(page, 'The look', 'like the slate roof')
   await expect(page.getByText('cannot be read well')).toBeHidden()
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(page.locator('.lt-player')).toHaveCSS('--table', '#37424d')
+})
+
+test('no key of the bench acts while a dialog lies over it', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  await page.keyboard.press('?')
+  const keys = page.getByRole('dialog', { name: 'All keys' })
+  await expect(keys).toBeVisible()
+  await page.keyboard.press('Alt+2')
+  await page.keyboard.press('Escape')
+  await expect(keys).toBeHidden()
+  await expect(page).toHaveURL(/rules/)
+  await page.keyboard.press('Alt+2')
+  await expect(page).toHaveURL(/deal/)
 })
 
 test('a setting is found by a word of its name', async ({ page }) => {

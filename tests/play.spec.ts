@@ -215,7 +215,7 @@ test('the log of another program is read up to the line that breaks the rules', 
   await dialog.getByRole('button', { name: 'Read it' }).click()
   await expect(dialog.getByText('Line 5')).toBeVisible()
   await expect(dialog.getByText('the board is locked')).toBeVisible()
-  await expect(dialog.getByText('line 4: not JSON, or torn: left out')).toBeVisible()
+  await expect(dialog.getByText('line 4: this is not JSON, or it is cut off: left out')).toBeVisible()
   await expectNoViolations(page)
   await dialog.getByLabel('Log, one JSON object a line').fill(lines.slice(0, 3).join('\n'))
   await dialog.getByRole('button', { name: 'Read it' }).click()

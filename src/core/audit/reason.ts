@@ -4,20 +4,22 @@ import { likeMistakes, type MistakeName, type SortName } from './mistakes.ts'
 import { UNFAIR, type Report } from './report.ts'
 import type { Tally } from './tally.ts'
 
-const REASONS = [
-  'drawn-singly',
-  'same-board',
-  'never-moved',
-  'short-cycle',
-  'rows-alone',
-  'columns-alone',
-  'favours-start',
-  'favours-places',
-  'twins-apart',
-  'twins-together',
-  'something-else',
-] as const
-export type Reason = { code: (typeof REASONS)[number] | MistakeName; message: string }
+export type Reason = {
+  code:
+    | 'drawn-singly'
+    | 'same-board'
+    | 'never-moved'
+    | 'short-cycle'
+    | 'rows-alone'
+    | 'columns-alone'
+    | 'favours-start'
+    | 'favours-places'
+    | 'twins-apart'
+    | 'twins-together'
+    | 'something-else'
+    | MistakeName
+  message: string
+}
 
 const LIKE_ENOUGH = 0.8
 /** So many standard deviations stand out among all pairs and places of the largest board. */

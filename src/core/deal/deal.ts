@@ -17,16 +17,14 @@ import { randomMatching } from './worms.ts'
 export type Cells = readonly Card[]
 
 /** Why a level cannot be dealt. */
-const DEAL_CODES = [
-  'odd-board',
-  'too-few-cards',
-  'too-few-pairs',
-  'no-pairs',
-  'arranged-wrong',
-  'steps-unreachable',
-  'steps-by-chance',
-] as const
-export type DealCode = (typeof DEAL_CODES)[number]
+export type DealCode =
+  | 'odd-board'
+  | 'too-few-cards'
+  | 'too-few-pairs'
+  | 'no-pairs'
+  | 'arranged-wrong'
+  | 'steps-unreachable'
+  | 'steps-by-chance'
 /** `steps`: the nearest that the board was found to hold, where it is asked too much or too little. */
 export type DealProblem = { code: DealCode; at: string; message: string; steps?: number }
 

@@ -7,8 +7,7 @@ import type { Level } from '../settings/levels.ts'
 import { newId } from '../settings/new-id.ts'
 import { DEFAULTS, LENGTHS } from '../settings/settings.ts'
 
-const STARTS = ['pictures', 'images', 'words', 'letters'] as const
-export type Start = (typeof STARTS)[number]
+export type Start = 'pictures' | 'images' | 'words' | 'letters'
 
 /** Pictures that a new game may begin with: things of a workshop, none much like another. */
 const PICTURES =

@@ -1,7 +1,6 @@
 /** The closed sets and the events of the turn machine; all plain data. */
 
-const PHASES = ['first-look', 'ready', 'one-up', 'judged', 'paused', 'won', 'lost'] as const
-export type Phase = (typeof PHASES)[number]
+export type Phase = 'first-look' | 'ready' | 'one-up' | 'judged' | 'paused' | 'won' | 'lost'
 
 /** Why a press is refused; where several apply, the first in this order. */
 export const REASONS = [
@@ -18,8 +17,7 @@ export type Reason = (typeof REASONS)[number]
 export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
 export type CardState = (typeof CARD_STATES)[number]
 
-const KINDS = ['found', 'lucky', 'slip', 'fresh'] as const
-export type Kind = (typeof KINDS)[number]
+export type Kind = 'found' | 'lucky' | 'slip' | 'fresh'
 
 export type LostBy = 'lives' | 'turns' | 'clock'
 export type Outcome = 'won' | 'lost' | 'open'

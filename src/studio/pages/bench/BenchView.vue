@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
 import { STATIONS, type Station } from '../stations.ts'
@@ -79,15 +80,9 @@ useKeys({
 })
 
 const saveNow = (): void => void bench.flush()
-onMounted(() => {
-  window.addEventListener('pagehide', saveNow)
-  document.addEventListener('visibilitychange', saveNow)
-})
-onBeforeUnmount(() => {
-  saveNow()
-  window.removeEventListener('pagehide', saveNow)
-  document.removeEventListener('visibilitychange', saveNow)
-})
+useEventListener(window, 'pagehide', saveNow)
+useEventListener(document, 'visibilitychange', saveNow)
+onBeforeUnmount(saveNow)
 </script>
 
 <template>

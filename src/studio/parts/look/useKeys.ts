@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 
 /** Whether keys are being typed as text now, so that no shortcut may act. */
 function isTyping(target: EventTarget | null): boolean {
@@ -12,13 +12,19 @@ function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type)
 }
 
+/** Whether a dialog lies over the page. */
+const isCovered = (): boolean =>
+  [...document.querySelectorAll('dialog[open], #over [aria-modal="true"]')].some((one) =>
+    one.checkVisibility(),
+  )
+
 /**
  * Shortcuts while a component is there. Names: the key in small letters, with "alt+", "ctrl+" (or ⌘) and "shift+" in front in
  * this order. None acts while text is typed or a dialog is open, but those with ctrl do what they do in text fields there.
  */
 export function useKeys(keys: Record<string, () => void>): void {
   function press(event: KeyboardEvent): void {
-    if (isTyping(event.target) || event.defaultPrevented || document.querySelector('dialog[open]')) return
+    if (isTyping(event.target) || event.defaultPrevented || isCovered()) return
     const name = [
       event.altKey ? 'alt+' : '',
       event.ctrlKey || event.metaKey ? 'ctrl+' : '',
@@ -30,6 +36,5 @@ export function useKeys(keys: Record<string, () => void>): void {
     event.preventDefault()
     act()
   }
-  onMounted(() => window.addEventListener('keydown', press))
-  onBeforeUnmount(() => window.removeEventListener('keydown', press))
+  useEventListener(window, 'keydown', press)
 }

@@ -102,8 +102,8 @@ function resize(side: 'rows' | 'columns', value: number): void {
           or a plain list), CSV with a board a row, or a board a line of any names.
         </p>
         <ElInput
-          type="textarea"
           v-model="text"
+          type="textarea"
           :rows="9"
           aria-label="Boards"
           :placeholder="EXAMPLE"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useElementSize } from '@vueuse/core'
+import { computed, nextTick, ref } from 'vue'
 import { NO_CARD, pairOf, sideOf } from '../../../core/deck/card.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
@@ -23,7 +24,7 @@ const emit = defineEmits<{ swap: [from: number, to: number] }>()
 const bench = useBench()
 const view = useView()
 const box = ref<HTMLElement>()
-const size = ref({ width: 600, height: 500 })
+const size = useElementSize(box, { width: 600, height: 500 })
 const cursor = ref(0)
 const looked = ref(-1)
 
@@ -31,7 +32,7 @@ const board = computed(() => props.settings.board)
 /** the table in px of the frame, and how large such a px is drawn */
 const stage = computed(() => {
   const { rows, columns } = board.value
-  const { width, height } = size.value
+  const [width, height] = [size.width.value, size.height.value]
   if (!view.frame) {
     const made = layout(tableStage(width, height, CARD_RATIO[props.settings.look.shape]), rows, columns)
     return { ...made, width, height, scale: 1 }
@@ -45,8 +46,8 @@ const places = computed(() => stage.value.places)
 const SMALL_CARD = 34
 const small = computed(() => stage.value.card.width * stage.value.scale <= SMALL_CARD)
 const origin = computed(() => ({
-  x: (size.value.width - stage.value.width * stage.value.scale) / 2,
-  y: (size.value.height - stage.value.height * stage.value.scale) / 2,
+  x: (size.width.value - stage.value.width * stage.value.scale) / 2,
+  y: (size.height.value - stage.value.height * stage.value.scale) / 2,
 }))
 const gaps = computed(() => new Set(board.value.gaps))
 const faces = computed(() => view.lens !== 'backs')
@@ -115,12 +116,6 @@ async function arrow(event: KeyboardEvent): Promise<void> {
   await nextTick()
   box.value?.querySelector<HTMLElement>(`[data-at="${cursor.value}"]`)?.focus()
 }
-
-const watched = new ResizeObserver(([entry]) => {
-  if (entry) size.value = { width: entry.contentRect.width, height: entry.contentRect.height }
-})
-onMounted(() => watched.observe(box.value!))
-onBeforeUnmount(() => watched.disconnect())
 </script>
 
 <template>

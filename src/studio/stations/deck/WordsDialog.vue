@@ -97,9 +97,9 @@ function add(): void {
       <ElButton class="btn" @click="opened = null">Type instead</ElButton>
     </p>
     <ElInput
-      type="textarea"
       v-else
       v-model="text"
+      type="textarea"
       :rows="7"
       aria-label="Words"
       aria-describedby="words-help"

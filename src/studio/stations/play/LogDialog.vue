@@ -43,8 +43,8 @@ async function take(files: Iterable<File> = []): Promise<void> {
       press, each look at the table, and the end.
     </p>
     <ElInput
-      type="textarea"
       v-model="text"
+      type="textarea"
       aria-label="Log, one JSON object a line"
       :placeholder="SAMPLE"
       spellcheck="false"
