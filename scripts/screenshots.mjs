@@ -90,7 +90,7 @@ try {
   await page.getByText('Not fair.').waitFor()
   await shoot('audit')
   await open('rules/top-drawer')
-  await page.locator('.story').waitFor()
+  await page.getByText(/is par for/).waitFor()
   await shoot('rules')
   await open('play/top-drawer')
   await page.getByRole('button', { name: 'Glass' }).click()

@@ -1,4 +1,4 @@
-import { faceOf, twinFace, type Card } from '../deck/card.ts'
+import { faceIndex, twinFace, type Card } from '../deck/card.ts'
 import type { CellGraph } from '../board/steps.ts'
 
 /** Places that are too close for matching cards: for each the others, and the same as a square table. */
@@ -24,7 +24,7 @@ export class Arrangement {
     this.graph = graph
     this.joined = joined
     this.size = cards.length
-    this.faces = Int32Array.from(cards, faceOf)
+    this.faces = Int32Array.from(cards, faceIndex)
     this.twins = Int32Array.from(cards, twinFace)
     this.width = this.faces.reduce((most, face, i) => Math.max(most, face, this.twins[i]!), 0) + 1
     this.near = new Uint16Array(this.size * this.width)

@@ -1,4 +1,4 @@
-import { faceOf, twinFace, type Card } from '../deck/card.ts'
+import { faceIndex, twinFace, type Card } from '../deck/card.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
 import type { CellGraph } from '../board/steps.ts'
@@ -17,10 +17,10 @@ const MOVES = 12
  */
 export function walkApart(cards: Card[], tooClose: CellGraph, stream: Stream): void {
   const size = cards.length
-  const cardOfFace = new Map(cards.map((card) => [faceOf(card), card]))
+  const cardOfFace = new Map(cards.map((card) => [faceIndex(card), card]))
   const faces = [...cardOfFace.keys()].sort((a, b) => a - b)
   if (faces.length < 2) return
-  const shows = Int32Array.from(cards, faceOf)
+  const shows = Int32Array.from(cards, faceIndex)
   const isBad = (place: number): boolean => {
     const twin = twinFace(cardOfFace.get(shows[place]!)!)
     return tooClose[place]!.some((near) => shows[near] === twin)

@@ -18,10 +18,10 @@ export const pairOf = (card: Card): number => card >> 2
 export const sideOf = (card: Card): Side => (card & 1 ? 'b' : 'a')
 
 /** A card's face as a number of its own: twice the pair's place in the deck, and one more for side b. */
-export const faceOf = (card: Card): number => ((card >> 2) << 1) | (card & 1)
+export const faceIndex = (card: Card): number => ((card >> 2) << 1) | (card & 1)
 
 /** The face that a card's twin bears: the other one of a related pair, the same of an identical one. */
-export const twinFace = (card: Card): number => faceOf((card & 2) === 0 ? card : card ^ 1)
+export const twinFace = (card: Card): number => faceIndex((card & 2) === 0 ? card : card ^ 1)
 
 /**
  * Whether two cards match: different cards (the caller sees to it that their cells differ), of the same pair, and

@@ -1,6 +1,6 @@
 import { draw } from '../deal/draw.ts'
 import type { Stream } from '../deal/seed.ts'
-import { cardsMatch, faceOf, NO_CARD, twinFace } from '../deck/card.ts'
+import { cardsMatch, faceIndex, NO_CARD, twinFace } from '../deck/card.ts'
 import { apply, isWaitingForButton, press } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 
@@ -41,7 +41,7 @@ export function playPerfectMemory(round: Round, order: readonly number[]): void 
   /** where pairs are repeated, the next such cell by cell; made when the first face is known twice */
   let nextKnown: number[] | null = null
   const know = (cell: number): void => {
-    const face = faceOf(cells[cell]!)
+    const face = faceIndex(cells[cell]!)
     const before = knownAt[face]!
     if (before > 0) {
       nextKnown ??= new Array<number>(cells.length).fill(0)

@@ -1,4 +1,4 @@
-import { cardsMatch, faceOf, twinFace } from '../deck/card.ts'
+import { cardsMatch, faceIndex, twinFace } from '../deck/card.ts'
 import { favourClock, setClock, setClockForLook, timeLeft, timeUsed } from './clock.ts'
 import type { Kind, LostBy } from './events.ts'
 import { addPoints, matchPoints, missPoints, winPoints } from './points.ts'
@@ -52,8 +52,8 @@ function judgeMiss(round: Round): void {
   const before = round.score
   addScore(round, -missPoints(score, slip))
   if (round.seats) round.seats[round.player]!.misses++
-  if (firstIsNew) round.seenFaces[faceOf(round.cells[round.first]!)]!++
-  if (secondIsNew) round.seenFaces[faceOf(round.cells[round.second]!)]!++
+  if (firstIsNew) round.seenFaces[faceIndex(round.cells[round.first]!)]!++
+  if (secondIsNew) round.seenFaces[faceIndex(round.cells[round.second]!)]!++
   if (round.events) tellJudged(round, 'miss', slip ? 'slip' : 'fresh', before)
   if (round.lives !== null && (slip || limits.livesLostOn === 'miss')) {
     round.lives--
@@ -67,12 +67,12 @@ function twinWasSeen(round: Round, firstIsNew: boolean): boolean {
   const card = round.cells[round.first]!
   const twin = twinFace(card)
   // the first card itself is no twin of its own
-  const itself = twin === faceOf(card) && !firstIsNew ? 1 : 0
+  const itself = twin === faceIndex(card) && !firstIsNew ? 1 : 0
   return round.seenFaces[twin]! > itself
 }
 
 function forget(round: Round, cell: number): void {
-  round.seenFaces[faceOf(round.cells[cell]!)]!--
+  round.seenFaces[faceIndex(round.cells[cell]!)]!--
 }
 
 function changeClock(round: Round, ms: number): void {

@@ -1,5 +1,5 @@
 import type { Cells } from '../deal/deal.ts'
-import { faceOf, NO_CARD } from '../deck/card.ts'
+import { faceIndex, NO_CARD } from '../deck/card.ts'
 import { BOUNDS, type Settings } from '../settings/settings.ts'
 import type { CardState } from './events.ts'
 import { advance } from './machine.ts'
@@ -35,7 +35,7 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
     at: 0,
     states,
     seenIn: ZEROS.slice(0, size),
-    seenFaces: ZEROS.slice(0, faceOf(highest) + 2),
+    seenFaces: ZEROS.slice(0, faceIndex(highest) + 2),
     first: -1,
     second: -1,
     judgedMatch: false,

@@ -84,7 +84,7 @@ function take(instead: boolean): void {
         </p>
       </section>
     </div>
-    <p>
+    <p class="count">
       <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels,
       <ElCheckbox v-model="clocked">with a clock</ElCheckbox>
     </p>
@@ -108,6 +108,12 @@ function take(instead: boolean): void {
 </template>
 
 <style scoped>
+.count {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  margin-top: 12px;
+}
 .ends {
   display: grid;
   grid-template-columns: 1fr 1fr;

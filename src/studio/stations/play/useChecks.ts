@@ -1,8 +1,9 @@
-import { onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Checked } from '../../../core/game/check.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { bareGame } from '../../workers/jobs/bare.ts'
-import { startJob, type Job } from '../../workers/jobs/job.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 
 /** How long edits are waited out before the checks run again, in ms. */
 const PAUSE = 250
@@ -12,43 +13,26 @@ export function useChecks(game: () => Game) {
   const checked = shallowRef<ReadonlyMap<string, Checked>>(new Map())
   /** how many are run by now; null when all are */
   const running = ref<number | null>(null)
-  let job: Job<Checked[]> | null = null
-  let timer = 0
-
-  function run(): void {
-    job?.cancel()
-    const count = game().checks?.length ?? 0
-    if (!count) {
-      running.value = null
-      checked.value = new Map()
-      return
-    }
-    running.value = 0
-    const mine = startJob<Game, Checked[]>(
-      new Worker(new URL('../../workers/jobs/checks.worker.ts', import.meta.url), { type: 'module' }),
-      bareGame(game()),
-      (share) => (running.value = Math.round(share * count)),
-    )
-    job = mine
-    mine.done.then(
-      (all) => {
-        checked.value = new Map(all.map((one) => [one.id, one]))
-        running.value = null
-      },
-      () => undefined,
-    )
-  }
-  watch(
-    game,
-    () => {
-      clearTimeout(timer)
-      timer = window.setTimeout(run, PAUSE)
+  useLatestJob<Checked[]>({
+    follow: game,
+    pause: PAUSE,
+    start: () => {
+      const count = game().checks?.length ?? 0
+      running.value = count ? 0 : null
+      if (!count) {
+        checked.value = new Map()
+        return null
+      }
+      return startJob<Game, Checked[]>(
+        new Worker(new URL('../../workers/jobs/checks.worker.ts', import.meta.url), { type: 'module' }),
+        bareGame(game()),
+        (share) => (running.value = Math.round(share * count)),
+      )
     },
-    { immediate: true },
-  )
-  onBeforeUnmount(() => {
-    clearTimeout(timer)
-    job?.cancel()
+    take: (all) => {
+      checked.value = new Map(all.map((one) => [one.id, one]))
+      running.value = null
+    },
   })
   return { checked, running }
 }

@@ -1,9 +1,10 @@
-import { onBeforeUnmount, ref, shallowRef, watch, type Ref, type ShallowRef } from 'vue'
+import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { bare } from './bare.ts'
 import type { Figures, FiguresInput } from './figures.worker.ts'
-import { startJob, type Job } from './job.ts'
+import { startJob } from './job.ts'
+import { useLatestJob } from './useLatestJob.ts'
 
 /** How long edits are waited out before the figures follow, in ms. */
 const PAUSE = 60
@@ -18,40 +19,24 @@ export function useFigures<What extends keyof Figures>(
 ): { figures: Readonly<ShallowRef<Figures[What] | null>>; working: Readonly<Ref<boolean>> } {
   const figures = shallowRef(null) as ShallowRef<Figures[What] | null>
   const working = ref(true)
-  let job: Job<Figures[What]> | null = null
-  let timer = 0
-
-  function run(): void {
-    const { pairs, settings } = level()
-    const mine = startJob<FiguresInput, Figures[What]>(
-      new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' }),
-      { what, pairs: bare(pairs), settings },
-    )
-    job = mine
-    mine.done.then(
-      (found) => {
-        figures.value = found
-        working.value = false
-      },
-      () => undefined,
-    )
-  }
-  watch(
-    () => {
+  useLatestJob<Figures[What]>({
+    follow: () => {
       const { pairs, settings } = level()
       return [pairs, settings]
     },
-    () => {
-      job?.cancel()
-      working.value = true
-      clearTimeout(timer)
-      timer = window.setTimeout(run, PAUSE)
+    pause: PAUSE,
+    changed: () => (working.value = true),
+    start: () => {
+      const { pairs, settings } = level()
+      return startJob<FiguresInput, Figures[What]>(
+        new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' }),
+        { what, pairs: bare(pairs), settings },
+      )
     },
-    { immediate: true },
-  )
-  onBeforeUnmount(() => {
-    clearTimeout(timer)
-    job?.cancel()
+    take: (found) => {
+      figures.value = found
+      working.value = false
+    },
   })
   return { figures, working }
 }
