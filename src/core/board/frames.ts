@@ -35,9 +35,13 @@ export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; 
   return { width: stage.width, height: stage.height, ...layout(stage, rows, columns) }
 }
 
+/** How large a card of a level is on this screen, in CSS px. */
+export const cardIn = (frame: Frame, shown: Shown): { width: number; height: number } =>
+  cardSize(stageIn(frame, shown), shown.board.rows, shown.board.columns)
+
 /** The shorter side of a card on this screen, in CSS px. */
 export function touchSize(frame: Frame, shown: Shown): number {
-  const { width, height } = cardSize(stageIn(frame, shown), shown.board.rows, shown.board.columns)
+  const { width, height } = cardIn(frame, shown)
   return Math.min(width, height)
 }
 

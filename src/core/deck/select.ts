@@ -1,6 +1,13 @@
 import type { Pair } from './pair.ts'
 import type { Use } from '../settings/settings.ts'
 
+/** All tags of these pairs, each once, by the alphabet. */
+export function tagsOf(pairs: readonly Pair[]): string[] {
+  const all = new Set<string>()
+  for (const { tags } of pairs) if (tags) for (const tag of tags) all.add(tag)
+  return [...all].sort()
+}
+
 /**
  * The pairs that a level uses, as indices into the deck, in deck order. Ids and tags that no pair has, and positions
  * beyond the deck, select nothing; findings tell of them.

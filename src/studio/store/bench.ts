@@ -1,4 +1,4 @@
-import { produce, type Draft } from 'immer'
+import { freeze, produce, type Draft } from 'immer'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
@@ -46,7 +46,8 @@ export const useBench = defineStore('bench', () => {
     const row = await oneGame(wanted)
     if (row) await checkImages(row.game)
     key.value = wanted
-    game.value = row?.game ?? null
+    // now, as a whole: else the first edit would do it
+    game.value = row ? freeze(row.game, true) : null
     rev = row?.rev ?? 0
     past.value = []
     future.value = []
@@ -155,7 +156,7 @@ export const useBench = defineStore('bench', () => {
     if (!row || !game.value) return
     past.value = [...past.value, { game: game.value, label: 'take over the other tab', about: '', at: 0 }]
     future.value = []
-    game.value = row.game
+    game.value = freeze(row.game, true)
     rev = row.rev
     dirty = false
     state.value = 'saved'

@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, rememberSound, unpack, type Art } from './art.ts'
-import { frameText, gameOf, partsOf, plainJson, type Part } from './game-parts.ts'
+import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
 export type Kept = { key: string; game: Game; rev: number; touched: number }
@@ -51,23 +51,48 @@ class Shelf extends Dexie {
         for (const { text, ...row } of rows) {
           const game = JSON.parse(text) as Game
           await change.table('games').put({ ...row, frame: frameText(game) } satisfies Row)
-          await change.table('parts').bulkPut(partRows(row.key, partsOf(game)))
+          await change.table('parts').bulkPut(partRows(row.key, game))
         }
       })
+    // all pairs were one part
+    this.version(6).upgrade(async (change) => {
+      for (const { key, frame } of await change.table<Row>('games').toArray()) {
+        const parts = await change
+          .table<PartRow>('parts')
+          .where('[key+at]')
+          .between(...allOf(key))
+          .toArray()
+        const game = gameOf(
+          frame,
+          parts.map(({ text }) => text),
+        )
+        await change
+          .table('parts')
+          .where('[key+at]')
+          .between(...allOf(key))
+          .delete()
+        await change.table('parts').bulkPut(partRows(key, game))
+      }
+    })
   }
 }
 
-const partRows = (key: string, parts: readonly Part[]): PartRow[] =>
-  parts.map((part, at) => ({ key, at, text: plainJson(part) }))
+const partRows = (key: string, game: Game): PartRow[] =>
+  [...partsOf(game)].map(([at, part]) => ({ key, at, text: plainJson(part) }))
+const allOf = (key: string): [[string, number], unknown[]] => [
+  [key, 0],
+  [key, Dexie.maxKey],
+]
 
 const db = new Shelf()
 /** Everything that belongs to a game is read and written in one go. */
 const TABLES = [db.games, db.parts, db.art]
 /** All parts of a game. */
-const partsUnder = (key: string, from = 0) =>
-  db.parts.where('[key+at]').between([key, from], [key, Dexie.maxKey], true, true)
+const partsUnder = (key: string) => db.parts.where('[key+at]').between(...allOf(key))
 /** The parts of a game as they are stored at this rev: of these, what did not change is not written again. */
-const stored = new Map<string, { rev: number; parts: readonly Part[] }>()
+const stored = new Map<string, { rev: number; parts: Parts }>()
+/** How long parts are written out at a stretch before the page may breathe, in ms. */
+const STRETCH = 15
 /** What the browser said when it would not keep something; empty while all is well. */
 export const storageProblem = ref('')
 /** Stands in where the browser keeps nothing at all; it lasts as long as this tab. */
@@ -118,20 +143,34 @@ async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
   })
 }
 
-/** Keeps a row and what it refers to; within a transaction. `before`: the parts that are there already, by which only others are written. */
-async function put({ key, rev, touched, game: whole }: Kept, before: readonly Part[] = []): Promise<void> {
-  const { game, art } = packed(whole)
-  const there = await db.art
-    .where('hash')
-    .anyOf(art.map(({ hash }) => hash))
-    .primaryKeys()
+/** A row as it will lie in the storage: what has to be written of it, and all parts it then has. */
+type Written = { row: Row; texts: PartRow[]; art: Art[]; parts: Parts }
+
+/** Writes a row out, without the parts that are `known` to be stored. Much of it takes several stretches, but for a page that is being left. */
+async function written({ key, rev, touched, game }: Kept, known: Parts = new Map()): Promise<Written> {
+  const parts = partsOf(game, known)
+  const { game: light, art } = packed(game)
+  const texts: PartRow[] = []
+  let began = performance.now()
+  for (const [at, part] of partsOf(light)) {
+    if (parts.get(at) === known.get(at)) continue
+    texts.push({ key, at, text: plainJson(part) })
+    if (performance.now() - began < STRETCH || globalThis.document?.hidden) continue
+    await new Promise((resolve) => setTimeout(resolve))
+    began = performance.now()
+  }
+  const hashes = art.map(({ hash }) => hash)
+  return { row: { key, rev, touched, frame: frameText(light), art: hashes }, texts, art, parts }
+}
+
+/** Stores what was written out; within a transaction. */
+async function put({ row, texts, art, parts }: Written): Promise<void> {
+  const there = await db.art.where('hash').anyOf(row.art).primaryKeys()
   await db.art.bulkPut(art.filter(({ hash }) => !there.includes(hash)))
-  const isOther = partsOf(whole).map((part, at) => part !== before[at])
-  await db.parts.bulkPut(
-    partsOf(game).flatMap((part, at) => (isOther[at] ? [{ key, at, text: plainJson(part) }] : [])),
-  )
-  await partsUnder(key, isOther.length).delete()
-  await db.games.put({ key, rev, touched, frame: frameText(game), art: art.map(({ hash }) => hash) })
+  await db.parts.bulkPut(texts)
+  const stale = (await partsUnder(row.key).primaryKeys()).filter(([, at]) => !parts.has(at))
+  await db.parts.bulkDelete(stale)
+  await db.games.put(row)
 }
 
 export async function allGames(): Promise<Kept[]> {
@@ -167,14 +206,15 @@ export async function keepGame(key: string, game: Game, before: number): Promise
   const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
   if (await open()) {
     const known = stored.get(key)
+    const made = await written(row, known?.rev === before ? known.parts : undefined)
     await db.transaction('rw', TABLES, async () => {
       const there = before
         ? await db.games.where('[key+rev]').equals([key, before]).count()
         : await db.games.where('key').equals(key).count()
       if (Boolean(there) !== before > 0) throw new Changed()
-      await put(row, known?.rev === before ? known.parts : [])
+      await put(made)
     })
-    stored.set(key, { rev: row.rev, parts: partsOf(game) })
+    stored.set(key, { rev: row.rev, parts: made.parts })
   } else {
     if ((memory.get(key)?.rev ?? 0) !== before) throw new Changed()
     memory.set(key, row)
@@ -185,8 +225,10 @@ export async function keepGame(key: string, game: Game, before: number): Promise
 
 /** Puts a removed row back just as it was. */
 export async function putBack(row: Kept): Promise<void> {
-  if (await open()) await db.transaction('rw', TABLES, () => put(row))
-  else memory.set(row.key, row)
+  if (await open()) {
+    const made = await written(row)
+    await db.transaction('rw', TABLES, () => put(made))
+  } else memory.set(row.key, row)
   channel?.postMessage(row.key)
 }
 
@@ -204,12 +246,12 @@ export async function dropGame(key: string): Promise<void> {
 export async function onceEver(name: string, first: () => Promise<Kept[]>): Promise<void> {
   const rows = async (): Promise<Kept[]> => ((await open()) && (await db.notes.get(name)) ? [] : first())
   if (await open()) {
-    const made = await rows()
+    const made = await Promise.all((await rows()).map((row) => written(row)))
     if (made.length)
       await db.transaction('rw', [...TABLES, db.notes], async () => {
         if (await db.notes.get(name)) return
         await db.notes.put({ name, value: true })
-        for (const row of made) await put(row)
+        for (const one of made) await put(one)
       })
   } else if (memory.size === 0) for (const row of await rows()) memory.set(row.key, row)
 }

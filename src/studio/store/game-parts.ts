@@ -1,13 +1,29 @@
+import type { Pair } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
+import type { Level } from '../../core/settings/levels.ts'
+import { BOUNDS } from '../../core/settings/settings.ts'
+import { slicesOf } from './same.ts'
 
 /**
- * A game is stored in parts, so that of a large one that is saved after every edit only what was changed is written out and stored anew: all its pairs are one
- * part and every level is one; what is left is the frame.
+ * A game is stored in parts, so that of a large one that is saved after every edit only what was changed is written out and stored anew: every hundred of its
+ * pairs are one part and every level is one; what is left is the frame. Parts never change: what is another part is another value.
  */
-export type Part = Game['deck']['pairs'] | Game['levels'][number]
+export type Part = readonly Pair[] | Level
+/** The parts of a game by where they are stored: its pairs from 0, its levels from `LEVELS_AT`. */
+export type Parts = ReadonlyMap<number, Part>
 
-/** The parts of a game, the pairs first. They never change: what is another part is another value. */
-export const partsOf = (game: Game): readonly Part[] => [game.deck.pairs, ...game.levels]
+const PAIRS_IN_PART = 100
+const LEVELS_AT = BOUNDS.pairs[1] / PAIRS_IN_PART
+
+/** The parts of a game, in their order. `before`: those of the game as it was; a part that says the same stays the same value. */
+export function partsOf(game: Game, before: Parts = new Map()): Parts {
+  const known = [...before.values()].filter((part): part is readonly Pair[] => Array.isArray(part))
+  const slices = slicesOf(game.deck.pairs, PAIRS_IN_PART, known)
+  return new Map<number, Part>([
+    ...slices.map((slice, i): [number, Part] => [i, slice]),
+    ...game.levels.map((level, i): [number, Part] => [LEVELS_AT + i, level]),
+  ])
+}
 
 /** A value as JSON of ASCII letters alone: to the browser such text is half as long. */
 export const plainJson = (value: unknown): string =>
@@ -23,10 +39,10 @@ export const frameText = (game: Game): string =>
 /** The game of a frame and its parts, in their order, each as JSON. */
 export function gameOf(frame: string, parts: readonly string[]): Game {
   const game = JSON.parse(frame) as Game
-  const [pairs, ...levels] = parts.map((part) => JSON.parse(part) as unknown)
+  const read = parts.map((text) => JSON.parse(text) as Pair[] | Level)
   return {
     ...game,
-    deck: { ...game.deck, pairs: pairs as Game['deck']['pairs'] },
-    levels: levels as Game['levels'],
+    deck: { ...game.deck, pairs: read.flatMap((part) => (Array.isArray(part) ? part : [])) },
+    levels: read.filter((part): part is Level => !Array.isArray(part)),
   }
 }

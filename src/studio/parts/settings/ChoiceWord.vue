@@ -25,6 +25,7 @@ const words = computed(() => props.choices.find(([value]) => value === props.mod
       :suffix-icon="IconOpen"
       :show-arrow="false"
       :fit-input-width="false"
+      :persistent="false"
       append-to="#over"
       placement="bottom-start"
       @update:model-value="$emit('update:modelValue', $event)"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref, watch } from 'vue'
-import { selectPairs } from '../../../core/deck/select.ts'
+import { selectPairs, tagsOf } from '../../../core/deck/select.ts'
 import type { Use } from '../../../core/settings/settings.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
@@ -17,7 +17,7 @@ const bench = useBench()
 
 const pairs = computed(() => bench.game!.deck.pairs)
 const chosen = computed(() => new Set(selectPairs(pairs.value, props.use)))
-const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
+const tags = computed(() => tagsOf(pairs.value))
 type How = 'all' | 'tags' | 'range' | 'pairs'
 const HOWS: { value: How; label: string }[] = [
   { value: 'all', label: 'the whole deck' },

@@ -2,9 +2,11 @@
 import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref } from 'vue'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
+import { tagsOf } from '../../../core/deck/select.ts'
 import SearchField from '../../parts/look/SearchField.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useBench } from '../../store/bench.ts'
+import { sameMembers } from '../../store/same.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import BackDesigner from './BackDesigner.vue'
 import DeckFindings from './DeckFindings.vue'
@@ -20,6 +22,8 @@ import { BACK, useLookAlikes } from './useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
 import { useSelection } from './useSelection.ts'
 
+/** the same value at every drawing: by a new one the control measures itself anew, and with it the page */
+const EYES = [...VISIONS]
 const bench = useBench()
 const { say } = useToasts()
 const query = ref('')
@@ -30,7 +34,14 @@ const ways = ref<InstanceType<typeof DeckWays>>()
 const dropping = ref(false)
 
 const pairs = computed(() => bench.game!.deck.pairs)
-const tags = computed(() => [...new Set(pairs.value.flatMap((pair) => pair.tags ?? []))].sort())
+/** The choice of a tag; the same value while the tags stay the same: a deck may have hundreds. */
+const tagChoices = computed<(readonly [string, string])[]>((before) => {
+  const tags = tagsOf(pairs.value)
+  const words = before?.slice(1).map(([word]) => word) ?? []
+  return before && sameMembers(words, tags)
+    ? before
+    : [['', 'every tag'], ...tags.map((word) => [word, word] as const)]
+})
 const shown = computed(() => {
   const wanted = query.value.trim().toLowerCase()
   return pairs.value.filter(
@@ -92,14 +103,14 @@ async function drop(event: DragEvent): Promise<void> {
         }}</span>
         <SearchField v-model="query" label="Search by name or tag" placeholder="name or tag" />
         <ChoiceWord
-          v-if="tags.length"
+          v-if="tagChoices.length > 1"
           v-model="tag"
           label="Only pairs with this tag"
-          :choices="[['', 'every tag'], ...tags.map((word) => [word, word] as const)]"
+          :choices="tagChoices"
         />
         <span class="seen">
           <span id="seen-label" class="soft">seen as</span>
-          <ElSegmented v-model="vision" :options="[...VISIONS]" aria-labelledby="seen-label" size="small" />
+          <ElSegmented v-model="vision" :options="EYES" aria-labelledby="seen-label" size="small" />
         </span>
       </header>
       <LightTable
@@ -128,7 +139,6 @@ async function drop(event: DragEvent): Promise<void> {
     <aside class="right" aria-label="Slip">
       <PairSlip
         v-if="chosen.length === 1"
-        :key="chosen[0]!.id"
         :pair="chosen[0]!"
         @remove="remove()"
         @move="step"

@@ -2,12 +2,14 @@
 import { computed, nextTick, ref } from 'vue'
 import { visionMatrix, VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
+import { sameMembers } from '../../store/same.ts'
 import TieThreads from './TieThreads.vue'
 import TileRows from './TileRows.vue'
 import type { Tie } from './useLookAlikes.ts'
 import { useRubberBand } from './useRubberBand.ts'
 import type { useSelection } from './useSelection.ts'
 import { useShield } from './useShield.ts'
+import { ROWS, useTileBlocks } from './useTileBlocks.ts'
 import { useTileGrid } from './useTileGrid.ts'
 import type { Place } from './useTileDrag.ts'
 
@@ -26,23 +28,28 @@ const ground = ref<HTMLElement>()
 const table = ref<HTMLElement>()
 const { chosen, lead, press, only, these, all } = props.selection
 
-const { perRow, height, middleOf, lineAt } = useTileGrid(
+const { perRow, height, middleOf, lineAt, blockPlace } = useTileGrid(
   ground,
   computed(() => props.pairs.length),
 )
-/** Tiles lie in blocks of some rows, each painted by itself, so that scrolling paints what comes near and not the whole table. */
-const ROWS = 4
-const blocks = computed(() => {
-  const size = perRow.value * ROWS
-  return Array.from({ length: size && Math.ceil(props.pairs.length / size) }, (_, i) =>
-    props.pairs.slice(i * size, (i + 1) * size),
-  )
-})
+const { blocks, laid } = useTileBlocks(() => props.pairs, perRow, isNear)
+/** Whether a block is in sight, or has the tile that keys move from. */
+function isNear(block: number): boolean {
+  const { scrollTop = 0, clientHeight = 0 } = ground.value ?? {}
+  const { top, bottom } = blockPlace(block * ROWS, ROWS)
+  if (bottom >= scrollTop && top <= scrollTop + clientHeight) return true
+  const at = props.pairs.findIndex(({ id }) => id === lead.value)
+  return at >= 0 && Math.floor(at / (perRow.value * ROWS)) === block
+}
 
 const shield = ref<HTMLElement>()
 const { raise, lower, press: pressTile, click } = useShield(shield)
 
-const tied = computed(() => new Set(seen.value.flatMap(({ one, other }) => [one, other])))
+/** the same value while the same tiles are tied, so that they are not all looked through at every edit */
+const tied = computed<ReadonlySet<string>>((before) => {
+  const now = new Set(seen.value.flatMap(({ one, other }) => [one, other]))
+  return before && sameMembers([...before], [...now]) ? before : now
+})
 const seen = computed(() => {
   const here = new Set(props.pairs.map(({ id }) => id))
   return props.ties.filter(({ one, other }) => here.has(one) && here.has(other))
@@ -169,7 +176,8 @@ const matrix = (vision: Vision): string =>
           <TileRows
             v-for="(block, i) in blocks"
             :key="i"
-            :pairs="block"
+            :pairs="laid[i]!"
+            :rows="Math.ceil(block.length / perRow)"
             :per-row="perRow"
             :fixed="!whole"
             :chosen="chosen"

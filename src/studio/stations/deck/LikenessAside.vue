@@ -22,19 +22,22 @@ const bench = useBench()
 const SHOWN = 5
 
 const pairOf = (id: string) => bench.game!.deck.pairs.find((pair) => pair.id === id)
+const told = computed(() =>
+  props.ties.filter(
+    ({ one, other }) => props.chosen === null || one === props.chosen || other === props.chosen,
+  ),
+)
 const shown = computed(() =>
-  props.ties
-    .filter(({ one, other }) => props.chosen === null || one === props.chosen || other === props.chosen)
-    .map(({ one, other, likeness }) => ({
-      one,
-      other: props.chosen === other ? one : other,
-      pairs: (props.chosen === null ? [one, other] : [props.chosen === other ? one : other]).map((id) => ({
-        id,
-        name: id === '' ? 'The back' : (pairOf(id)?.name ?? ''),
-        face: pairOf(id)?.a,
-      })),
-      percent: Math.floor(likeness[props.vision] * 100),
+  told.value.slice(0, SHOWN).map(({ one, other, likeness }) => ({
+    one,
+    other: props.chosen === other ? one : other,
+    pairs: (props.chosen === null ? [one, other] : [props.chosen === other ? one : other]).map((id) => ({
+      id,
+      name: id === '' ? 'The back' : (pairOf(id)?.name ?? ''),
+      face: pairOf(id)?.a,
     })),
+    percent: Math.floor(likeness[props.vision] * 100),
+  })),
 )
 </script>
 
@@ -48,7 +51,7 @@ const shown = computed(() =>
       aria-label="Comparing faces"
     />
     <ul v-else-if="shown.length">
-      <li v-for="tie in shown.slice(0, SHOWN)" :key="`${tie.one} ${tie.other}`">
+      <li v-for="tie in shown" :key="`${tie.one} ${tie.other}`">
         <ElButton @click="$emit('choose', tie.pairs.at(-1)!.id)">
           <span v-for="pair in tie.pairs" :key="pair.id" class="who">
             <SmallFace v-if="pair.face" class="card" :face="pair.face" />{{ pair.name }}
@@ -56,7 +59,7 @@ const shown = computed(() =>
         </ElButton>
         <b>{{ tie.percent }} %</b>
       </li>
-      <li v-if="shown.length > SHOWN" class="soft">and {{ shown.length - SHOWN }} more</li>
+      <li v-if="told.length > SHOWN" class="soft">and {{ told.length - SHOWN }} more</li>
     </ul>
     <p v-else class="soft">{{ chosen === null ? 'No two faces are too much alike.' : 'No other face.' }}</p>
     <p class="soft how">

@@ -5,7 +5,7 @@ import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
 import IconReplace from '~icons/ph/upload-simple'
 import { ElButton, ElSegmented } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Face, Pair } from '../../../core/deck/pair.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import { problemLine } from '../../../core/result.ts'
@@ -25,7 +25,12 @@ const emit = defineEmits<{ remove: []; move: [by: number]; double: [] }>()
 const bench = useBench()
 const { say } = useToasts()
 
+/** of another pair the first face comes first again */
 const side = ref<'a' | 'b'>('a')
+watch(
+  () => props.pair.id,
+  () => (side.value = 'a'),
+)
 const picturesOpen = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
 const face = computed(() => props.pair[side.value] ?? props.pair.a)
@@ -45,6 +50,7 @@ const twins = computed({
     )
   },
 })
+const TWINS = ['identical', 'related']
 const SIDES = [
   { label: 'first', value: 'a' },
   { label: 'second', value: 'b' },
@@ -150,12 +156,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
     <LeaningCards v-model:side="side" :pair="pair" />
     <div class="row">
       <span id="twins-label">Twins</span>
-      <ElSegmented
-        v-model="twins"
-        :options="['identical', 'related']"
-        aria-labelledby="twins-label"
-        size="small"
-      />
+      <ElSegmented v-model="twins" :options="TWINS" aria-labelledby="twins-label" size="small" />
     </div>
     <label class="row"
       >Name <TextField :model-value="pair.name" :maxlength="LENGTHS.name" label="Name" @change="setName"

@@ -10,6 +10,7 @@ defineEmits<{ paper: [colour: string | null]; ink: [colour: string | null] }>()
 <template>
   <span class="colours">
     <ElColorPicker
+      :persistent="false"
       append-to="#over"
       :model-value="paper ?? FACE_PAPER"
       color-format="hex"
@@ -17,6 +18,7 @@ defineEmits<{ paper: [colour: string | null]; ink: [colour: string | null] }>()
       @change="$emit('paper', $event)"
     />
     <ElColorPicker
+      :persistent="false"
       append-to="#over"
       :model-value="ink ?? FACE_INK"
       color-format="hex"

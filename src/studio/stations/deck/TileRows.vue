@@ -13,6 +13,8 @@ import { useTileDrag, type Place } from './useTileDrag.ts'
 const props = defineProps<{
   pairs: readonly Pair[]
   perRow: number
+  /** rows that it has room for; its tiles may come later */
+  rows: number
   fixed: boolean
   chosen: ReadonlySet<string>
   alike: ReadonlySet<string>
@@ -21,9 +23,9 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ over: [place: Place]; end: [id: string | null] }>()
 
-const rows = ref<HTMLElement>()
+const table = ref<HTMLElement>()
 useTileDrag(
-  rows,
+  table,
   () => props.fixed,
   (place) => emit('over', place),
   (id) => emit('end', id),
@@ -34,7 +36,7 @@ const whole = ({ name }: Pair): string | undefined => (tileName(name) === name ?
 </script>
 
 <template>
-  <div ref="rows" class="rows" role="presentation" :style="{ '--per-row': perRow }">
+  <div ref="table" class="rows" role="presentation" :style="{ '--per-row': perRow, '--rows': rows }">
     <div
       v-for="pair in pairs"
       :key="pair.id"
@@ -58,6 +60,7 @@ const whole = ({ name }: Pair): string | undefined => (tileName(name) === name ?
 .rows {
   display: grid;
   grid-template-columns: repeat(var(--per-row), minmax(0, 1fr));
+  grid-template-rows: repeat(var(--rows), 130px);
   grid-auto-rows: 130px;
   gap: 10px;
   contain: content;

@@ -4,8 +4,8 @@ import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { backForWorker, faceForWorker, pageFonts } from '../../workers/painting/for-workers.ts'
 import type {
-  Alike,
   AlikeCard,
+  AlikeFound,
   AlikeInput,
   AlikeOutput,
   AlikeRun,
@@ -21,6 +21,7 @@ export type Tie = { one: string; other: string; likeness: Record<Vision, number>
 
 /** How long edits are waited out before the faces are compared, in ms. */
 const PAUSE = 250
+const NOTHING: AlikeFound = { keys: [], pairs: new Uint32Array(), likeness: new Float64Array() }
 /** How many cards are sent before the page may breathe. */
 const AT_ONCE = 40
 
@@ -37,11 +38,15 @@ export function useLookAlikes(game: () => Game) {
   const sent = new Set<string>()
   const keys = new Map<string, string>()
   const owners = shallowRef(new Map<string, Set<string>>())
-  const found = shallowRef<Alike[]>([])
+  const found = shallowRef<AlikeFound | null>(null)
   /** share done, or null when all is known */
   const progress = ref<number | null>(null)
   const threshold = ref(TOO_ALIKE)
   let run = 0
+  /** the cards that were asked for last, and the run that has been answered last */
+  let asked = ''
+  let asking = new Map<string, Set<string>>()
+  let answered = 0
   let began = 0
   let timer = 0
 
@@ -62,6 +67,8 @@ export function useLookAlikes(game: () => Game) {
     if (data.run !== run) return
     progress.value = data.found ? null : data.share
     if (!data.found) return
+    answered = data.run
+    owners.value = asking
     found.value = data.found
     // for those who measure: how long this took, in ms
     dispatchEvent(
@@ -70,7 +77,6 @@ export function useLookAlikes(game: () => Game) {
   }
 
   async function compare(): Promise<void> {
-    const mine = ++run
     const { deck } = game()
     const { width, height } = smallestCard(game())
     const size = `${width}x${height}`
@@ -90,6 +96,13 @@ export function useLookAlikes(game: () => Game) {
     const key = keyOf(deck.back, size)
     add(key, BACK, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
 
+    const list = faces.map(({ key, group }) => `${key} ${group}`).join()
+    if (list === asked) {
+      if (answered === run) progress.value = null
+      return
+    }
+    asked = list
+    const mine = ++run
     began = performance.now()
     let count = 0
     for (const [key, make] of fresh) {
@@ -103,7 +116,7 @@ export function useLookAlikes(game: () => Game) {
     if (mine !== run) return
     // the worker forgets what is not on the list, and so do we
     for (const key of sent) if (!owned.has(key)) sent.delete(key)
-    owners.value = owned
+    asking = owned
     worker.postMessage({ run: mine, faces } satisfies AlikeRun)
   }
 
@@ -125,10 +138,14 @@ export function useLookAlikes(game: () => Game) {
   /** Every two pairs whose faces are alike to some vision by the threshold or more, the likest first. */
   const ties = computed<Tie[]>(() => {
     const byPair = new Map<string, Tie>()
-    for (const { one, other, likeness } of found.value) {
-      if (VISIONS.every((vision) => likeness[vision] < threshold.value)) continue
-      for (const a of owners.value.get(one) ?? [])
-        for (const b of owners.value.get(other) ?? []) {
+    const { keys, pairs, likeness: values } = found.value ?? NOTHING
+    const kinds = VISIONS.length
+    for (let i = 0; i < pairs.length / 2; i++) {
+      if (!hasFrom(values, i * kinds, kinds, threshold.value)) continue
+      const own = values.subarray(i * kinds, (i + 1) * kinds)
+      const likeness = Object.fromEntries(VISIONS.map((vision, v) => [vision, own[v]!])) as Tie['likeness']
+      for (const a of owners.value.get(keys[pairs[2 * i]!]!) ?? [])
+        for (const b of owners.value.get(keys[pairs[2 * i + 1]!]!) ?? []) {
           if (a === b) continue
           note(byPair, a < b ? a : b, a < b ? b : a, likeness)
         }
@@ -140,8 +157,9 @@ export function useLookAlikes(game: () => Game) {
       for (let i = 0; i < ids.length; i++)
         for (let j = i + 1; j < ids.length; j++) note(byPair, ids[i]!, ids[j]!, same)
     }
-    const most = (tie: Tie): number => Math.max(...VISIONS.map((vision) => tie.likeness[vision]))
-    return [...byPair.values()].sort((a, b) => most(b) - most(a))
+    const all = [...byPair.values()]
+    const most = new Map(all.map((tie) => [tie, Math.max(...Object.values(tie.likeness))]))
+    return all.sort((a, b) => most.get(b)! - most.get(a)!)
   })
   function note(ties: Map<string, Tie>, one: string, other: string, values: Record<Vision, number>): void {
     const before = ties.get(`${one} ${other}`)
@@ -154,4 +172,10 @@ export function useLookAlikes(game: () => Game) {
   }
 
   return { ties, progress, threshold }
+}
+
+/** Whether one of `count` values from this place on is the threshold or more. */
+function hasFrom(values: Float64Array, place: number, count: number, threshold: number): boolean {
+  for (let i = place; i < place + count; i++) if (values[i]! >= threshold) return true
+  return false
 }

@@ -33,6 +33,12 @@ export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<num
     height: `${TALL}px`,
   })
 
+  /** From where to where so many rows reach down the table. */
+  const blockPlace = (row: number, rows: number): { top: number; bottom: number } => ({
+    top: EDGE + row * (TALL + GAP),
+    bottom: EDGE + (row + rows) * (TALL + GAP) - GAP,
+  })
+
   const measure = (): unknown => (width.value = ground.value!.clientWidth)
   const watched = new ResizeObserver(measure)
   onMounted(() => {
@@ -41,5 +47,5 @@ export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<num
   })
   onBeforeUnmount(() => watched.disconnect())
 
-  return { perRow, height, middleOf, lineAt }
+  return { perRow, height, middleOf, lineAt, blockPlace }
 }

@@ -4,10 +4,10 @@ import type { Level } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 
-/** A game to be looked over. What has not changed since the last one is left out; a level then is its place in that one. */
+/** A game to be looked over. What has not changed since the last one is left out; a level or a pair then is its place in that one. */
 export type LookInput = {
   run: number
-  pairs?: Pair[]
+  pairs?: (Pair | number)[]
   house?: Settings
   levels: (Level | number)[]
   back: Game['deck']['back']
@@ -32,12 +32,16 @@ self.onmessage = ({ data }: MessageEvent<LookInput>): void => {
   latest = run
   game = {
     ...game,
-    deck: { back, pairs: pairs ?? game.deck.pairs },
+    deck: { back, pairs: pairs ? known(pairs, game.deck.pairs) : game.deck.pairs },
     house: house ?? game.house,
-    levels: levels.map((level) => (typeof level === 'number' ? game.levels[level]! : level)),
+    levels: known(levels, game.levels),
   }
   void lookOver(run, game)
 }
+
+/** A list in which numbers stand for what was at that place in the one before. */
+const known = <T extends object>(list: readonly (T | number)[], before: readonly T[]): T[] =>
+  list.map((one) => (typeof one === 'number' ? before[one]! : one))
 
 async function lookOver(run: number, now: Game): Promise<void> {
   let began = performance.now()

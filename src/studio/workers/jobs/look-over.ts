@@ -10,8 +10,13 @@ export type LookedOver = { findings: Finding[]; house: Finding[] }
 
 const lightFace = (face: Face): Face => (face.kind === 'image' ? { ...face, src: '' } : face)
 /** Images say nothing to the checks. */
-const light = (pairs: readonly Pair[]): Pair[] =>
-  pairs.map((pair) => ({ ...pair, a: lightFace(pair.a), ...(pair.b ? { b: lightFace(pair.b) } : {}) }))
+const light = (pair: Pair): Pair => ({
+  ...pair,
+  a: lightFace(pair.a),
+  ...(pair.b ? { b: lightFace(pair.b) } : {}),
+})
+/** Where each member of a list stands in it. */
+const placesOf = <T>(list: readonly T[]): Map<T, number> => new Map(list.map((one, i) => [one, i]))
 
 /**
  * Finds out what the checks say of one game after the other, in a worker that keeps what it knows: a game that differs in one level costs the work of that
@@ -31,6 +36,7 @@ export function newOverseer(): Overseer {
   let run = 0
   let answer: (found: LookedOver) => void = () => undefined
   let pairs: readonly Pair[] | null = null
+  let pairPlaces = new Map<Pair, number>()
   let house: Settings | null = null
   let levels = new Map<Level, number>()
 
@@ -46,14 +52,17 @@ export function newOverseer(): Overseer {
     const { deck } = game
     worker.postMessage({
       run: ++run,
-      ...(deck.pairs === pairs ? {} : { pairs: light(deck.pairs) }),
+      ...(deck.pairs === pairs
+        ? {}
+        : { pairs: deck.pairs.map((pair) => pairPlaces.get(pair) ?? light(pair)) }),
       ...(game.house === house ? {} : { house: game.house }),
       levels: game.levels.map((level) => levels.get(level) ?? level),
       back: { ...deck.back, emblem: undefined, image: undefined },
     } satisfies LookInput)
+    if (deck.pairs !== pairs) pairPlaces = placesOf(deck.pairs)
     pairs = deck.pairs
     house = game.house
-    levels = new Map(game.levels.map((level, i) => [level, i]))
+    levels = placesOf(game.levels)
     return new Promise((resolve) => (answer = resolve))
   }
   return { look, end: () => worker?.terminate() }

@@ -16,9 +16,11 @@ export type AlikeCard = { key: string; width: number; height: number } & (
 /** All cards that are to be compared, by key; those that are new have come before. Cards of the same group are not compared. */
 export type AlikeRun = { run: number; faces: { key: string; group: string }[] }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
-export type Alike = { one: string; other: string; likeness: Record<Vision, number> }
+type Alike = { one: string; other: string; likeness: Record<Vision, number> }
+/** Cards that are alike, two by two, in numbers: of thousands, objects would hold the page. `pairs` has two places in `keys` each, `likeness` one value for each vision. */
+export type AlikeFound = { keys: string[]; pairs: Uint32Array; likeness: Float64Array }
 /** The share done, 0 to 1; at the end what is alike, and how long the drawing of new cards took, in ms. */
-export type AlikeOutput = { run: number; share: number; found?: Alike[]; drawing?: number }
+export type AlikeOutput = { run: number; share: number; found?: AlikeFound; drawing?: number }
 
 const waiting = new Map<string, AlikeCard>()
 const drawn = new Map<string, ImageBitmap>()
@@ -78,10 +80,21 @@ async function compareAll({ run, faces }: AlikeRun): Promise<void> {
     await new Promise((resolve) => setTimeout(resolve))
     if (outdated()) return
   }
+  tell(1, { found: foundAmong(groups), drawing })
+}
+
+/** What is alike of cards that do not only lie on the same pair. */
+function foundAmong(groups: ReadonlyMap<string, Set<string>>): AlikeFound {
+  const keys = [...groups.keys()]
+  const places = new Map(keys.map((key, place) => [key, place]))
   const found = [...known.values()].filter(
     ({ one, other }) => !onlyTwins(groups.get(one)!, groups.get(other)!),
   )
-  tell(1, { found, drawing })
+  return {
+    keys,
+    pairs: Uint32Array.from(found.flatMap(({ one, other }) => [places.get(one)!, places.get(other)!])),
+    likeness: Float64Array.from(found.flatMap(({ likeness }) => VISIONS.map((vision) => likeness[vision]))),
+  }
 }
 
 async function draw(card: AlikeCard): Promise<ImageBitmap> {
