@@ -7,7 +7,9 @@ import { prepareDeal } from '../core/deal/deal.ts'
 import { isSeed, nextSeed } from '../core/deal/seed.ts'
 import { textGrid } from '../core/files/text-grid.ts'
 import { writeDeal } from '../core/files/deal-file.ts'
+import { whereText } from '../core/findings/finding.ts'
 import { findingsOf } from '../core/findings/findings.ts'
+import { findingLine } from '../core/findings/words.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel, type Level, resolveLevel } from '../core/settings/levels.ts'
 import { tableOf } from '../core/game/check.ts'
@@ -92,10 +94,16 @@ export function replayRecord(
 export function check(path: string, options: { json?: boolean }, out: Out): number {
   const game = gameAt(path)
   const findings = [...findingsOf(game, new Set(Object.keys(pictureLibrary()))), ...failedChecks(game)]
-  if (options.json) out.print(JSON.stringify(findings))
-  else if (findings.length === 0) out.print('no findings')
-  else for (const { level, code, at, message } of findings) out.print(`${level}  ${code}  ${at}  ${message}`)
-  return findings.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
+  const told = findings.map((finding) => ({
+    level: finding.severity,
+    code: finding.code,
+    at: whereText(finding.where),
+    message: findingLine(finding, game.levels),
+  }))
+  if (options.json) out.print(JSON.stringify(told))
+  else if (told.length === 0) out.print('no findings')
+  else for (const { level, code, at, message } of told) out.print(`${level}  ${code}  ${at}  ${message}`)
+  return told.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
 }
 
 /** What is printed of an audit under --json; also for programs that run it after every build of theirs. */
@@ -165,8 +173,8 @@ export function auditGameLog(
 /** Writes the playable file. In: `player`, the folder of the built player. */
 export async function ship(path: string, to: string, player: string, out: Out): Promise<number> {
   const game = gameAt(path)
-  const stops = findingsOf(game).filter((finding) => finding.level === 'stops')
-  for (const { at, message } of stops) out.tell(`${at}: ${message}`)
+  const stops = findingsOf(game).filter(({ severity }) => severity === 'stops')
+  for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
   const art = await gatherArt(game, pictureAt)
   if (!art.ok) {
     out.tell(`${art.problem.at}: ${art.problem.message}`)

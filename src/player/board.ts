@@ -1,5 +1,5 @@
 import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
-import { layout, tableStage } from '../core/board/geometry.ts'
+import { layout, tableSurface } from '../core/board/geometry.ts'
 import { CARD_RATIO } from '../core/settings/settings.ts'
 import { backBackground } from './back.ts'
 import { BehindView } from './behind.ts'
@@ -86,8 +86,8 @@ export class BoardView {
     // a scaled preview has another size on screen than in its own px
     const width = root.offsetWidth || box.width
     const height = root.offsetHeight || box.height
-    const stage = tableStage(width, height, CARD_RATIO[look.shape])
-    const laid = layout(stage, rows, columns)
+    const surface = tableSurface(width, height, CARD_RATIO[look.shape])
+    const laid = layout(surface, rows, columns)
     root.style.setProperty('--card-width', `${laid.card.width}px`)
     const order = look.dealIn === 'from-middle' ? fromMiddle(rows, columns) : null
     this.cards.forEach((view, cell) => {
@@ -96,7 +96,7 @@ export class BoardView {
       Object.assign(view.button.style, { left: `${x}px`, top: `${y}px`, width: `${w}px`, height: `${h}px` })
       view.button.style.setProperty('--order', String(order?.[cell] ?? cell))
     })
-    this.behind.place(laid, stage.gap)
+    this.behind.place(laid, surface.gap)
   }
 
   draw(): void {

@@ -1,5 +1,13 @@
 import { BOUNDS, CARD_RATIO, type Settings } from '../settings/settings.ts'
-import { cardSize, layout, tableArea, tableStage, type Around, type Layout, type Stage } from './geometry.ts'
+import {
+  cardSize,
+  layout,
+  tableArea,
+  tableSurface,
+  type Around,
+  type Layout,
+  type Surface,
+} from './geometry.ts'
 
 /** Screens that a board is judged by: their size in CSS px, and how large such a px commonly is on them, in mm. */
 export const FRAMES = {
@@ -22,22 +30,22 @@ type Shown = Around & {
   look: Pick<Settings['look'], 'shape'>
 }
 
-/** The stage that a level's board has on this screen, in CSS px. */
-function stageIn(frame: Frame, shown: Shown): Stage {
+/** The surface that a level's board has on this screen, in CSS px. */
+function surfaceIn(frame: Frame, shown: Shown): Surface {
   const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
-  return tableStage(width, height, CARD_RATIO[shown.look.shape])
+  return tableSurface(width, height, CARD_RATIO[shown.look.shape])
 }
 
 /** Where the cells of a level lie on this screen, by the one geometry. x and y count from the table's corner. */
 export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; height: number } {
-  const stage = stageIn(frame, shown)
+  const surface = surfaceIn(frame, shown)
   const { rows, columns } = shown.board
-  return { width: stage.width, height: stage.height, ...layout(stage, rows, columns) }
+  return { width: surface.width, height: surface.height, ...layout(surface, rows, columns) }
 }
 
 /** How large a card of a level is on this screen, in CSS px. */
 export const cardIn = (frame: Frame, shown: Shown): { width: number; height: number } =>
-  cardSize(stageIn(frame, shown), shown.board.rows, shown.board.columns)
+  cardSize(surfaceIn(frame, shown), shown.board.rows, shown.board.columns)
 
 /** The shorter side of a card on this screen, in CSS px. */
 export function touchSize(frame: Frame, shown: Shown): number {

@@ -1,28 +1,28 @@
 import type { Settings } from '../settings/settings.ts'
 
-/** The stage that a board stands on, in CSS px. `ratio` is a card's width divided by its height. */
-export type Stage = { width: number; height: number; margin: number; gap: number; ratio: number }
+/** The surface that a board stands on, in CSS px. `ratio` is a card's width divided by its height. */
+export type Surface = { width: number; height: number; margin: number; gap: number; ratio: number }
 export type Place = { x: number; y: number; width: number; height: number }
 export type Layout = { card: { width: number; height: number }; grid: Place; places: Place[] }
 
 /**
  * Where every cell of a rows × columns board lies. The card is the largest of that ratio, in whole px, with which all
  * rows and columns fit inside the margins; the grid stands in the middle. Player, lens, checks and the placement
- * table all use this one function. A stage too small for cards of 1 px gets cards of 1 px.
+ * table all use this one function. A surface too small for cards of 1 px gets cards of 1 px.
  */
-export function layout(stage: Stage, rows: number, columns: number): Layout {
-  const { width, height } = cardSize(stage, rows, columns)
-  const gridWidth = columns * width + (columns - 1) * stage.gap
-  const gridHeight = rows * height + (rows - 1) * stage.gap
+export function layout(surface: Surface, rows: number, columns: number): Layout {
+  const { width, height } = cardSize(surface, rows, columns)
+  const gridWidth = columns * width + (columns - 1) * surface.gap
+  const gridHeight = rows * height + (rows - 1) * surface.gap
   const grid = {
-    x: Math.floor((stage.width - gridWidth) / 2),
-    y: Math.floor((stage.height - gridHeight) / 2),
+    x: Math.floor((surface.width - gridWidth) / 2),
+    y: Math.floor((surface.height - gridHeight) / 2),
     width: gridWidth,
     height: gridHeight,
   }
   const places = Array.from({ length: rows * columns }, (_, cell) => ({
-    x: grid.x + (cell % columns) * (width + stage.gap),
-    y: grid.y + Math.floor(cell / columns) * (height + stage.gap),
+    x: grid.x + (cell % columns) * (width + surface.gap),
+    y: grid.y + Math.floor(cell / columns) * (height + surface.gap),
     width,
     height,
   }))
@@ -30,12 +30,12 @@ export function layout(stage: Stage, rows: number, columns: number): Layout {
 }
 
 /** How large a card is on such a board, in whole CSS px: the part of `layout` that asks for no places. */
-export function cardSize(stage: Stage, rows: number, columns: number): { width: number; height: number } {
-  const roomX = (stage.width - 2 * stage.margin - (columns - 1) * stage.gap) / columns
-  const roomY = (stage.height - 2 * stage.margin - (rows - 1) * stage.gap) / rows
-  let width = Math.max(1, Math.floor(Math.min(roomX, (roomY + 0.5) * stage.ratio)))
-  while (width > 1 && Math.round(width / stage.ratio) > roomY) width--
-  return { width, height: Math.max(1, Math.round(width / stage.ratio)) }
+export function cardSize(surface: Surface, rows: number, columns: number): { width: number; height: number } {
+  const roomX = (surface.width - 2 * surface.margin - (columns - 1) * surface.gap) / columns
+  const roomY = (surface.height - 2 * surface.margin - (rows - 1) * surface.gap) / rows
+  let width = Math.max(1, Math.floor(Math.min(roomX, (roomY + 0.5) * surface.ratio)))
+  while (width > 1 && Math.round(width / surface.ratio) > roomY) width--
+  return { width, height: Math.max(1, Math.round(width / surface.ratio)) }
 }
 
 /** The cell whose rectangle holds the point, left and top edges included, or −1 in the gaps and outside. */
@@ -45,8 +45,8 @@ export function cellAt(board: Layout, x: number, y: number): number {
   )
 }
 
-/** The stage of a table of this size in CSS px: margins and gaps that suit it, for cards of this ratio. */
-export function tableStage(width: number, height: number, ratio: number): Stage {
+/** The surface of a table of this size in CSS px: margins and gaps that suit it, for cards of this ratio. */
+export function tableSurface(width: number, height: number, ratio: number): Surface {
   const short = Math.min(width, height)
   const gap = Math.max(4, Math.min(12, Math.round(short / 52)))
   return { width, height, margin: Math.max(8, Math.min(28, Math.round(short / 26))), gap, ratio }

@@ -15,13 +15,13 @@ export function arrangedCells(
 ): Result<Card[]> {
   const size = board.rows * board.columns
   if (arranged.length !== size)
-    return bad('deal.arranged', `names ${arranged.length} cells; the board has ${size}`)
+    return bad('arranged', `names ${arranged.length} cells; the board has ${size}`)
   const open = new Set(openCells(board))
   const byId = new Map(pairs.map((pair, index) => [pair.id, index]))
   const waiting = new Map<string, number>()
   const cells: Card[] = []
   for (let cell = 0; cell < size; cell++) {
-    const at = `deal.arranged[${cell}]`
+    const at = `arranged[${cell}]`
     const name = arranged[cell] ?? null
     if ((name === null) === open.has(cell))
       return bad(at, `${cellName(cell, board.columns)} ${name === null ? 'needs a card' : 'is a gap'}`)
@@ -43,6 +43,6 @@ export function arrangedCells(
     waiting.set(pairs[index]!.id, related ? before + (side === 'a' ? 1 : -1) : 1 - before)
   }
   for (const [id, left] of waiting)
-    if (left !== 0) return bad('deal.arranged', `a card of "${id}" has no twin`)
+    if (left !== 0) return bad('arranged', `a card of "${id}" has no twin`)
   return good(cells)
 }

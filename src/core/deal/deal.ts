@@ -25,8 +25,15 @@ export type DealCode =
   | 'arranged-wrong'
   | 'steps-unreachable'
   | 'steps-by-chance'
-/** `steps`: the nearest that the board was found to hold, where it is asked too much or too little. */
-export type DealProblem = { code: DealCode; at: string; message: string; steps?: number }
+/** `at`: section and key as one text. `steps`: the nearest that the board was found to hold, where it is asked too much or too little. */
+export type DealProblem = {
+  code: DealCode
+  section: 'board' | 'fill' | 'deal'
+  key: string
+  at: string
+  message: string
+  steps?: number
+}
 
 /** A level made ready to deal: everything that does not depend on the seed is done. */
 export type Dealer = {
@@ -40,12 +47,20 @@ export type Dealer = {
 
 const no = (
   code: DealCode,
-  at: string,
+  section: DealProblem['section'],
+  key: string,
   message: string,
   steps?: number | null,
 ): { ok: false; problem: DealProblem } => ({
   ok: false,
-  problem: { code, at, message, ...(typeof steps === 'number' ? { steps } : {}) },
+  problem: {
+    code,
+    section,
+    key,
+    at: key ? `${section}.${key}` : section,
+    message,
+    ...(typeof steps === 'number' ? { steps } : {}),
+  },
 })
 
 /** The two cards of a pair, in the order in which they are laid side by side. */
@@ -71,24 +86,26 @@ export function prepareDeal(
     return no(
       'odd-board',
       'board',
+      '',
       `${open.length} ${open.length === 1 ? 'cell holds a card' : 'cells hold a card'}; pairs need an even number of cards`,
     )
-  if (open.length < BOUNDS.cards[0]) return no('too-few-cards', 'board', 'no cell holds a card')
+  if (open.length < BOUNDS.cards[0]) return no('too-few-cards', 'board', '', 'no cell holds a card')
   const made = { pairs: needed, rows: board.rows, columns: board.columns }
 
   if (deal.way === 'arranged') {
     const laid = arrangedCells(pairs, board, deal.arranged)
-    if (!laid.ok) return no('arranged-wrong', laid.problem.at, laid.problem.message)
+    if (!laid.ok) return no('arranged-wrong', 'deal', laid.problem.at, laid.problem.message)
     const { value } = laid
     return good({ ...made, deal: () => value, cards: () => value.filter((card) => card !== NO_CARD) })
   }
 
   const selection = selectPairs(pairs, fill.use)
-  if (selection.length === 0) return no('no-pairs', 'fill.use', 'no pair of the deck is chosen')
+  if (selection.length === 0) return no('no-pairs', 'fill', 'use', 'no pair of the deck is chosen')
   if (selection.length < needed && fill.repeat === 'never')
     return no(
       'too-few-pairs',
-      'fill.repeat',
+      'fill',
+      'repeat',
       `the board needs ${needed} pairs, and ${selection.length} are chosen`,
     )
 
@@ -177,7 +194,8 @@ function wayToLay(
     if (fill.repeat === 'at-random')
       return no(
         'steps-by-chance',
-        'fill.repeat',
+        'fill',
+        'repeat',
         'pairs repeated at random may come so often that no board keeps them apart; repeat them evenly',
       )
     const fills = repeats()
@@ -191,7 +209,7 @@ function wayToLay(
       deal.way === 'apart'
         ? `twins cannot all lie ${deal.steps} steps apart on this board${limit === null ? '' : `; ${limit} is the most it holds`}`
         : `twins cannot all lie within ${deal.steps} steps on this board${limit === null ? '' : `; ${limit} is the least it holds`}`
-    return no('steps-unreachable', 'deal.steps', message, limit)
+    return no('steps-unreachable', 'deal', 'steps', message, limit)
   }
   return good((cards, seed) => {
     const matching = randomMatching(rule.graph, rule.start, streamOf(seed, 'swaps'))
@@ -211,7 +229,7 @@ function tooFarApart(
   const most = brief ? null : mostApart(board, fills)
   const proved = most ? most.bound < steps : isTooFar(board, fills, steps)
   const nearest = most ? `; ${most.steps} is the most${most.proved ? '' : ' that was found'}` : ''
-  return no('steps-unreachable', 'deal.steps', (proved ? cannot : notFound) + nearest, most?.steps)
+  return no('steps-unreachable', 'deal', 'steps', (proved ? cannot : notFound) + nearest, most?.steps)
 }
 
 /** Gives every two mates a pair of cards at random, and which of the two lies where by one more draw. */

@@ -1,7 +1,7 @@
 import type { Game } from '../game/game.ts'
 import { passed, runCheck } from '../game/check.ts'
 import { quotedValue } from '../result.ts'
-import type { Finding } from './findings.ts'
+import type { Finding } from './finding.ts'
 
 /** A finding for each kept check that does not come out as it did. */
 export function failedChecks(game: Game): Finding[] {
@@ -13,7 +13,12 @@ export function failedChecks(game: Game): Finding[] {
       ? checked.problem.message
       : `expected ${first!.key} ${quotedValue(first!.expected)}, but it is ${quotedValue(first!.actual)}`
     return [
-      { level: 'warns', code: 'kept-check-failed', at: `checks[${i}]`, message: `${check.name}: ${why}` },
+      {
+        severity: 'warns',
+        code: 'kept-check-failed',
+        where: { level: null, section: 'checks', key: `[${i}]` },
+        values: { check: check.name, why },
+      },
     ]
   })
 }

@@ -1,6 +1,10 @@
 import { describe, expect, test } from '@jest/globals'
 import { gameWith, pairsNamed } from '../testing/games.ts'
-import { findingsOf, levelFindings, unusedPairs } from './findings.ts'
+import { whereText, type Finding } from './finding.ts'
+import { findingsOf, houseFindings, levelFindings, unusedPairs } from './findings.ts'
+import { lookAlikeFindings, type Alike } from './look-alikes.ts'
+import { mendsOf } from './mends.ts'
+import { findingLine, findingWords } from './words.ts'
 import type { Game } from '../game/game.ts'
 
 /** Levels on which repeated pairs are asked to lie too far apart. */
@@ -16,7 +20,7 @@ const tooFar = (count: number): Game => {
   return game
 }
 const stepsOf = (game: Game): (number | undefined)[] =>
-  findingsOf(game).flatMap(({ code, steps }) => (code === 'steps-unreachable' ? [steps] : []))
+  findingsOf(game).flatMap(({ code, values }) => (code === 'steps-unreachable' ? [values.steps] : []))
 
 describe('findings that are kept', () => {
   test('follow the level, the house rules and the deck', () => {
@@ -36,7 +40,8 @@ describe('findings that are kept', () => {
   test('are told by the place that a level has now', () => {
     const game = tooFar(3)
     const last = game.levels[2]!
-    const places = (one: Game, at: number): string[] => levelFindings(one, last, at).map((found) => found.at)
+    const places = (one: Game, at: number): string[] =>
+      levelFindings(one, last, at).map(({ where }) => whereText(where))
     expect(places(game, 2)).toEqual(['levels[2].board', 'levels[2].deal.steps'])
     expect(places({ ...game, levels: [last] }, 0)).toEqual(['levels[0].board', 'levels[0].deal.steps'])
   })
@@ -59,4 +64,62 @@ test('of many levels that cannot be dealt the first ones say how many steps can 
   expect(steps).toHaveLength(9)
   expect(steps.slice(0, 5).every((one) => one === 2)).toBe(true)
   expect(steps.slice(5)).toEqual([undefined, undefined, undefined, undefined])
+})
+
+describe('what a finding says', () => {
+  const [finding] = findingsOf(gameWith({ limits: { turns: 7 } }, pairsNamed(8))) as [Finding]
+  test('names the level among those of a whole game', () => {
+    expect(findingLine(finding, [{ name: 'Warm up' }])).toBe(
+      'Warm up cannot be won: 8 pairs cannot be found in 7 turns',
+    )
+    expect(findingWords(finding)).toBe('this level cannot be won: 8 pairs cannot be found in 7 turns')
+    const [odd] = findingsOf(gameWith({ board: { rows: 3, columns: 3 } }, pairsNamed(8))) as [Finding]
+    expect(findingLine(odd, [{ name: 'Warm up' }])).toBe(
+      'Warm up: 9 cells hold a card; pairs need an even number of cards',
+    )
+    expect(findingWords(odd)).toBe('9 cells hold a card; pairs need an even number of cards')
+  })
+  test('of the house rules stands at the house', () => {
+    const game = gameWith()
+    game.house = { ...game.house, board: { rows: 3, columns: 3, gaps: [] } }
+    const [odd] = houseFindings(game) as [Finding]
+    expect(odd.where).toEqual({ level: null, section: 'board', key: '' })
+    expect(whereText(odd.where)).toBe('board')
+  })
+})
+
+describe('faces that look alike', () => {
+  const game = gameWith({}, pairsNamed(4))
+  const told = (alike: Alike[]): string[] => lookAlikeFindings(game, alike).map((one) => findingWords(one))
+  test('are told by the likest two, and how many more', () => {
+    expect(told([])).toEqual([])
+    expect(told([{ one: 'p0', other: 'p2' }])).toEqual(['Pair 0 and Pair 2 look alike'])
+    expect(
+      told([
+        { one: 'p1', other: 'p3' },
+        { one: 'p0', other: 'p2' },
+      ]),
+    ).toEqual(['Pair 1 and Pair 3 look alike, and 1 more such pairs'])
+  })
+  test('of the back and of pairs that are gone are told apart', () => {
+    expect(
+      told([
+        { one: null, other: 'p3' },
+        { one: 'p0', other: 'gone' },
+      ]),
+    ).toEqual(['the back could be taken for Pair 3'])
+    expect(told([{ one: null, other: 'gone' }])).toEqual([])
+  })
+  test('are mended by taking one away, and a back by another', () => {
+    const [alike, back] = lookAlikeFindings(game, [
+      { one: 'p0', other: 'p2' },
+      { one: null, other: 'p1' },
+    ])
+    const [remove] = mendsOf(game, alike!)
+    expect(remove!.label).toBe('Remove Pair 2')
+    expect(remove!.to(game).deck.pairs.map(({ id }) => id)).toEqual(['p0', 'p1', 'p3'])
+    const [other] = mendsOf(game, back!)
+    expect(other!.to(game).deck.back).not.toEqual(game.deck.back)
+    expect(other!.to(game).deck.pairs).toBe(game.deck.pairs)
+  })
 })

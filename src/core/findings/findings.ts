@@ -1,36 +1,13 @@
 import { selectPairs } from '../deck/select.ts'
 import { cellIndex, openCells } from '../board/cells.ts'
-import { prepareDeal, type DealCode } from '../deal/deal.ts'
+import { prepareDeal } from '../deal/deal.ts'
 import { FRAMES, TOUCHABLE, touchSize } from '../board/frames.ts'
 import { BY_LUCK, livesNeeded } from '../odds/lives.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game } from '../game/game.ts'
 import { type Level, resolveLevel } from '../settings/levels.ts'
-import type { Settings } from '../settings/settings.ts'
-
-/** One thing that the checks have to say. `stops`: the game cannot be dealt or won as it is. */
-type FindingCode =
-  | DealCode
-  | 'gap-outside'
-  | 'unknown-pair'
-  | 'unknown-tag'
-  | 'unknown-picture'
-  | 'cannot-be-won'
-  | 'needs-luck'
-  | 'missing-alt'
-  | 'unused-pairs'
-  | 'tiny-cards'
-  | 'look-alikes'
-  | 'back-like-face'
-  | 'kept-check-failed'
-export type Finding = {
-  level: 'stops' | 'warns'
-  code: FindingCode
-  at: string
-  message: string
-  /** the nearest steps that can be dealt, where a board is asked for others */
-  steps?: number
-}
+import type { Section, Settings } from '../settings/settings.ts'
+import type { Finding, FindingCode, FindingOf, Where } from './finding.ts'
 
 /** Of so many levels that cannot be dealt it is worked out how many steps their boards would hold; of more it would take too long. */
 const MOST_WORKED_OUT = 5
@@ -50,15 +27,17 @@ export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[
   return [...found, ...(pictures ? unknownPictures(game, pictures) : []), ...deckFindings(game)]
 }
 
+/** A finding within a level, whatever place that has in the ladder. */
+type Found = Finding & { where: { section: Section } }
 /** What a level was looked at with, and what was found. */
-type Looked = { house: Settings; pairs: Game['deck']['pairs']; found: Finding[] }
+type Looked = { house: Settings; pairs: Game['deck']['pairs']; found: Found[] }
 const [full, brief] = [new WeakMap<Level, Looked>(), new WeakMap<Level, Looked>()]
 
 /**
- * What the checks say about one level. `index` is its place in the ladder, from 0. With `isBrief` it is left out how many steps a board
- * would hold that cannot be dealt.
+ * What the checks say about one level. `index` is its place in the ladder, from 0; null: of the house rules, as if they were one. With `isBrief` it is left out
+ * how many steps a board would hold that cannot be dealt.
  */
-export function levelFindings(game: Game, level: Level, index: number, isBrief = false): Finding[] {
+export function levelFindings(game: Game, level: Level, index: number | null, isBrief = false): Finding[] {
   const { house, deck } = game
   const kept = isBrief ? brief : full
   let looked = kept.get(level)
@@ -66,75 +45,71 @@ export function levelFindings(game: Game, level: Level, index: number, isBrief =
     looked = { house, pairs: deck.pairs, found: lookAt(game, level, isBrief) }
     kept.set(level, looked)
   }
-  return looked.found.map((one) => ({ ...one, at: `levels[${index}].${one.at}` }))
+  return looked.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
 }
 
+/** What the checks say of the house rules, as if they were a level. */
+export const houseFindings = (game: Game): Finding[] =>
+  levelFindings(game, { id: 'house', name: 'House rules' }, null)
+
 /** The findings of a level, each with its place within it. */
-function lookAt(game: Game, level: Level, isBrief: boolean): Finding[] {
+function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   const settings = resolveLevel(game, level)
-  const found: Finding[] = []
-  const add = (kind: Finding['level'], code: FindingCode, at: string, message: string): void => {
-    found.push({ level: kind, code, at, message: `${level.name}: ${message}` })
+  const found: Found[] = []
+  function add<Code extends FindingCode>(
+    severity: Finding['severity'],
+    code: Code,
+    section: Section,
+    key: string,
+    values: FindingOf<Code>['values'],
+  ): void {
+    found.push({ severity, code, where: { level: null, section, key }, values } as unknown as Found)
   }
   const { board } = settings
-  for (const name of board.gaps)
-    if (cellIndex(name, board.rows, board.columns) < 0)
-      add(
-        'warns',
-        'gap-outside',
-        'board.gaps',
-        `the gap ${name} lies outside ${board.rows} × ${board.columns}`,
-      )
-  for (const missing of unknownUses(game, settings))
-    add('warns', missing.code, 'fill.use', `no pair of the deck has the ${missing.what} "${missing.name}"`)
+  const { rows, columns } = board
+  for (const gap of board.gaps)
+    if (cellIndex(gap, rows, columns) < 0)
+      add('warns', 'gap-outside', 'board', 'gaps', { gap, rows, columns })
+  for (const { code, name } of unknownUses(game, settings)) add('warns', code, 'fill', 'use', { name })
 
-  const phone = { ...FRAMES.phone, safe: 0 }
-  const card = touchSize(phone, settings)
-  if (card < TOUCHABLE)
-    add(
-      'warns',
-      'tiny-cards',
-      'board',
-      `on a phone of ${phone.width} × ${phone.height} px a card is ${card} px; ${TOUCHABLE} can be touched`,
-    )
+  const { width, height } = FRAMES.phone
+  const card = touchSize({ width, height, safe: 0 }, settings)
+  if (card < TOUCHABLE) add('warns', 'tiny-cards', 'board', '', { card, touchable: TOUCHABLE, width, height })
 
   const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
   if (!dealer.ok) {
-    const { code, at, message, steps } = dealer.problem
-    add('stops', code, at, message)
-    if (steps !== undefined) found.at(-1)!.steps = steps
-  } else {
-    const by = luckiestLoss(settings, dealer.value.cards('findings'))
-    if (by) add('stops', 'cannot-be-won', by.at, by.message)
-    const { lives } = settings.limits
-    const needed = livesNeeded(settings, dealer.value)
-    if (needed && needed.share(lives!) < BY_LUCK)
-      add(
-        'warns',
-        'needs-luck',
-        'limits.lives',
-        `${lives} ${lives === 1 ? 'life lasts' : 'lives last'} a perfect memory in ${needed.games ? `${Math.round(needed.share(lives!) * needed.games)} of ${needed.games}` : 'fewer than 1 of 100'} games; ${needed.half} last in half of them`,
-      )
+    const { code, section, key, message, steps } = dealer.problem
+    add('stops', code, section, key, { why: message, ...(steps === undefined ? {} : { steps }) })
+    return found
   }
+  const by = luckiestLoss(settings, dealer.value.cards('findings'))
+  const { turns, lives } = settings.limits
+  if (by === 'turns')
+    add('stops', 'cannot-be-won', 'limits', 'turns', { by, pairs: dealer.value.pairs, turns: turns! })
+  if (by === 'clock') add('stops', 'cannot-be-won', 'clock', 'limit', { by })
+  const needed = livesNeeded(settings, dealer.value)
+  if (needed && needed.share(lives!) < BY_LUCK)
+    add('warns', 'needs-luck', 'limits', 'lives', {
+      lives: lives!,
+      won: Math.round(needed.share(lives!) * needed.games),
+      games: needed.games,
+      half: needed.half,
+    })
   return found
 }
 
 function unknownUses(
   game: Game,
   settings: Settings,
-): { code: 'unknown-pair' | 'unknown-tag'; what: string; name: string }[] {
+): { code: 'unknown-pair' | 'unknown-tag'; name: string }[] {
   const { use } = settings.fill
   if (use === 'all' || 'from' in use) return []
   if ('tags' in use) {
     const tags = new Set(game.deck.pairs.flatMap((pair) => pair.tags ?? []))
-    return use.tags
-      .filter((name) => !tags.has(name))
-      .map((name) => ({ code: 'unknown-tag', what: 'tag', name }))
+    return use.tags.filter((name) => !tags.has(name)).map((name) => ({ code: 'unknown-tag', name }))
   }
   const ids = new Set(game.deck.pairs.map((pair) => pair.id))
-  return use.pairs
-    .filter((name) => !ids.has(name))
-    .map((name) => ({ code: 'unknown-pair', what: 'id', name }))
+  return use.pairs.filter((name) => !ids.has(name)).map((name) => ({ code: 'unknown-pair', name }))
 }
 
 /** The pairs that a level can bring on its board, by their place in the deck: 1 where it can. */
@@ -170,29 +145,30 @@ export function unusedPairs(game: Game): number[] {
 }
 
 const NAMED = 3
+const inDeck = (key: string): Where => ({ level: null, section: 'deck', key })
 
 function deckFindings(game: Game): Finding[] {
   const found: Finding[] = []
   const unused = unusedPairs(game)
-  if (unused.length) {
-    const names = unused.slice(0, NAMED).map((i) => game.deck.pairs[i]!.name)
-    const more = unused.length > NAMED ? ` and ${unused.length - NAMED} more` : ''
+  if (unused.length)
     found.push({
-      level: 'warns',
+      severity: 'warns',
       code: 'unused-pairs',
-      at: `deck.pairs[${unused[0]}]`,
-      message: `no level uses ${names.join(', ')}${more}`,
+      where: inDeck(`pairs[${unused[0]}]`),
+      values: {
+        names: unused.slice(0, NAMED).map((i) => game.deck.pairs[i]!.name),
+        more: Math.max(0, unused.length - NAMED),
+      },
     })
-  }
   game.deck.pairs.forEach((pair, i) => {
     for (const side of ['a', 'b'] as const) {
       const face = pair[side]
       if (face?.kind === 'image' && !face.alt)
         found.push({
-          level: 'warns',
+          severity: 'warns',
           code: 'missing-alt',
-          at: `deck.pairs[${i}].${side}.alt`,
-          message: `${pair.name}: this image has no words for those who cannot see it`,
+          where: inDeck(`pairs[${i}].${side}.alt`),
+          values: { pair: pair.name },
         })
     }
   })
@@ -202,18 +178,18 @@ function deckFindings(game: Game): Finding[] {
 /** The pictures of a game that the library, given by its names, does not have. */
 export function unknownPictures(game: Game, library: ReadonlySet<string>): Finding[] {
   const found: Finding[] = []
-  const look = (picture: { kind: string; name?: string } | undefined, at: string, what: string): void => {
+  const look = (picture: { kind: string; name?: string } | undefined, key: string, holder: string): void => {
     if (picture?.kind === 'picture' && !library.has(picture.name!))
       found.push({
-        level: 'stops',
+        severity: 'stops',
         code: 'unknown-picture',
-        at: `${at}.name`,
-        message: `${what}: the library has no picture "${picture.name}"`,
+        where: inDeck(`${key}.name`),
+        values: { holder, name: picture.name! },
       })
   }
-  look(game.deck.back.emblem, 'deck.back.emblem', 'the back')
+  look(game.deck.back.emblem, 'back.emblem', 'the back')
   game.deck.pairs.forEach((pair, i) => {
-    for (const side of ['a', 'b'] as const) look(pair[side], `deck.pairs[${i}].${side}`, pair.name)
+    for (const side of ['a', 'b'] as const) look(pair[side], `pairs[${i}].${side}`, pair.name)
   })
   return found
 }

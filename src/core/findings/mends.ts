@@ -3,60 +3,44 @@ import { boardFor, evenBoards } from '../board/board-for.ts'
 import { cellIndex, cellName, openCells } from '../board/cells.ts'
 import { prepareDeal, stepsReach } from '../deal/deal.ts'
 import { FRAMES, nearestTouchable } from '../board/frames.ts'
+import { BACK_COLOURS } from '../deck/back.ts'
+import { withoutPairs } from '../deck/edit.ts'
 import { cardName } from '../deck/card-name.ts'
-import { unusedPairs, type Finding } from './findings.ts'
+import type { Finding } from './finding.ts'
+import { unusedPairs } from './findings.ts'
 import { NO_CARD } from '../deck/card.ts'
 import type { Game } from '../game/game.ts'
-import { resolveLevel, withOwn } from '../settings/levels.ts'
+import { resolveLevel, writeSettings } from '../settings/levels.ts'
 import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
-import { livesNeeded } from '../odds/lives.ts'
 import { shortestClock } from '../odds/luckiest.ts'
 
 /** One press that mends a finding: what the button says, and the game as it is then. */
 export type Mend = { label: string; to: (game: Game) => Game }
 
-/** The house rules, or a level by its place in the ladder. */
-export type Rung = { level: number | null }
-
-/** Where keys of a section are said: in a level's own, or in the house rules. */
-const say =
-  <S extends Section>({ level }: Rung, section: S, patch: Partial<Settings[S]>) =>
-  (game: Game): Game =>
-    level === null
-      ? { ...game, house: { ...game.house, [section]: { ...game.house[section], ...patch } } }
-      : { ...game, levels: game.levels.map((one, i) => (i === level ? withOwn(one, section, patch) : one)) }
-
-const rungOf = (finding: Pick<Finding, 'at'>): Rung => {
-  const found = /^levels\[(\d+)\]/.exec(finding.at)
-  return { level: found ? Number(found[1]) : null }
-}
-
-const settingsAt = (game: Game, { level }: Rung): Settings =>
-  resolveLevel(game, level === null ? undefined : game.levels[level])
+/** How a mend says keys of a section where the finding is. */
+type Say = <S extends Section>(section: S, patch: Partial<Settings[S]>) => Mend['to']
 
 /** The ways out of a finding, each one press; the first is the least change. Empty where only the author can know. */
-export function mendsOf(
-  game: Game,
-  { code, at, steps }: Pick<Finding, 'code' | 'at' | 'steps'>,
-  rung: Rung = rungOf({ at }),
-): Mend[] {
-  const settings = settingsAt(game, rung)
+export function mendsOf(game: Game, finding: Finding): Mend[] {
+  const level = finding.where.level === null ? undefined : game.levels[finding.where.level]
+  const settings = resolveLevel(game, level)
+  const say: Say = (section, patch) => (now) => writeSettings(now, level?.id ?? null, section, patch)
   const { board, fill } = settings
-  const shuffleInstead: Mend = { label: 'Shuffle instead', to: say(rung, 'deal', { way: 'shuffled' }) }
-  const useAll: Mend = { label: 'Use the whole deck', to: say(rung, 'fill', { use: 'all' }) }
-  switch (code) {
+  const shuffleInstead: Mend = { label: 'Shuffle instead', to: say('deal', { way: 'shuffled' }) }
+  const useAll: Mend = { label: 'Use the whole deck', to: say('fill', { use: 'all' }) }
+  switch (finding.code) {
     case 'odd-board':
-      return oddBoard(rung, board)
+      return oddBoard(say, board)
     case 'too-few-cards':
-      return [{ label: 'Fill all gaps', to: say(rung, 'board', { gaps: [] }) }]
+      return [{ label: 'Fill all gaps', to: say('board', { gaps: [] }) }]
     case 'too-few-pairs': {
       const count = selectPairs(game.deck.pairs, fill.use).length
       const smaller = boardFor(count)
       return [
-        { label: 'Repeat pairs evenly', to: say(rung, 'fill', { repeat: 'evenly' }) },
+        { label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) },
         {
           label: `A board for ${count} ${count === 1 ? 'pair' : 'pairs'}: ${smaller.rows} × ${smaller.columns}`,
-          to: say(rung, 'board', smaller),
+          to: say('board', smaller),
         },
         ...(fill.use === 'all' ? [] : [useAll]),
       ]
@@ -67,7 +51,7 @@ export function mendsOf(
       const { way } = settings.deal
       // most findings say how many steps can be had; of many levels some do not
       const nearest =
-        steps ??
+        finding.values.steps ??
         (way === 'apart' || way === 'close' ? stepsReach(game.deck.pairs, settings)?.[way] : undefined)
       return [
         ...(nearest === undefined
@@ -75,18 +59,18 @@ export function mendsOf(
           : [
               {
                 label: `${nearest} ${nearest === 1 ? 'step' : 'steps'}`,
-                to: say(rung, 'deal', { steps: nearest }),
+                to: say('deal', { steps: nearest }),
               },
             ]),
         shuffleInstead,
       ]
     }
     case 'steps-by-chance':
-      return [{ label: 'Repeat pairs evenly', to: say(rung, 'fill', { repeat: 'evenly' }) }, shuffleInstead]
+      return [{ label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) }, shuffleInstead]
     case 'arranged-wrong': {
       const laid = layAnew(game, settings)
       return [
-        ...(laid ? [{ label: 'Lay the cards anew', to: say(rung, 'deal', { arranged: laid }) }] : []),
+        ...(laid ? [{ label: 'Lay the cards anew', to: say('deal', { arranged: laid }) }] : []),
         shuffleInstead,
       ]
     }
@@ -94,7 +78,7 @@ export function mendsOf(
       return [
         {
           label: 'Forget these gaps',
-          to: say(rung, 'board', {
+          to: say('board', {
             gaps: board.gaps.filter((name) => cellIndex(name, board.rows, board.columns) >= 0),
           }),
         },
@@ -105,28 +89,39 @@ export function mendsOf(
     case 'tiny-cards': {
       const near = nearestTouchable({ ...FRAMES.phone, safe: 0 }, settings)
       return near
-        ? [{ label: `${near.rows} × ${near.columns}`, to: say(rung, 'board', { ...near, gaps: [] }) }]
+        ? [{ label: `${near.rows} × ${near.columns}`, to: say('board', { ...near, gaps: [] }) }]
         : []
     }
     case 'cannot-be-won': {
-      if (at.endsWith('limits.turns')) {
-        const turns = openCells(board).length / 2
-        return [{ label: `${turns} turns`, to: say(rung, 'limits', { turns }) }]
+      if (finding.values.by === 'turns') {
+        const turns = finding.values.pairs
+        return [{ label: `${turns} turns`, to: say('limits', { turns }) }]
       }
       const dealer = prepareDeal(game.deck.pairs, settings)
       const limit = dealer.ok ? shortestClock(settings, dealer.value.cards('findings')) : null
-      return limit === null
-        ? []
-        : [{ label: `A clock of ${limit / 1000} s`, to: say(rung, 'clock', { limit }) }]
+      return limit === null ? [] : [{ label: `A clock of ${limit / 1000} s`, to: say('clock', { limit }) }]
     }
     case 'needs-luck': {
-      const dealer = prepareDeal(game.deck.pairs, settings)
-      const needed = dealer.ok && livesNeeded(settings, dealer.value)
-      if (!needed) return []
-      const lives = needed.half
+      const lives = finding.values.half
       return lives <= BOUNDS.lives[1]
-        ? [{ label: `${lives} lives`, to: say(rung, 'limits', { lives }) }]
-        : [{ label: 'No lives to lose', to: say(rung, 'limits', { lives: null }) }]
+        ? [{ label: `${lives} lives`, to: say('limits', { lives }) }]
+        : [{ label: 'No lives to lose', to: say('limits', { lives: null }) }]
+    }
+    case 'look-alikes': {
+      const { other, id } = finding.values
+      return [
+        {
+          label: `Remove ${other}`,
+          to: (now) => ({
+            ...now,
+            deck: { ...now.deck, pairs: withoutPairs(now.deck.pairs, new Set([id])) },
+          }),
+        },
+      ]
+    }
+    case 'back-like-face': {
+      const back = { pattern: 'herringbone' as const, ...BACK_COLOURS.night }
+      return [{ label: 'A back in night', to: (now) => ({ ...now, deck: { ...now.deck, back } }) }]
     }
     case 'unused-pairs':
       return unused(game)
@@ -137,17 +132,17 @@ export function mendsOf(
   }
 }
 
-function oddBoard(rung: Rung, board: Settings['board']): Mend[] {
+function oddBoard(say: Say, board: Settings['board']): Mend[] {
   const open = openCells(board)
   const middle = cellName(open[Math.floor(open.length / 2)]!, board.columns)
   const last = board.gaps.at(-1)
   return [
-    { label: `Leave ${middle} empty`, to: say(rung, 'board', { gaps: [...board.gaps, middle] }) },
+    { label: `Leave ${middle} empty`, to: say('board', { gaps: [...board.gaps, middle] }) },
     ...(last
-      ? [{ label: `Fill ${last}`, to: say(rung, 'board', { gaps: board.gaps.slice(0, -1) }) }]
+      ? [{ label: `Fill ${last}`, to: say('board', { gaps: board.gaps.slice(0, -1) }) }]
       : evenBoards(board.rows, board.columns)
           .slice(0, 2)
-          .map((even) => ({ label: `${even.rows} × ${even.columns}`, to: say(rung, 'board', even) }))),
+          .map((even) => ({ label: `${even.rows} × ${even.columns}`, to: say('board', even) }))),
   ]
 }
 
@@ -160,11 +155,11 @@ export function layAnew(game: Game, settings: Settings, seed = 'laid anew'): (st
 
 function unused(game: Game): Mend[] {
   const places = new Set(unusedPairs(game))
-  const last = game.levels.length - 1
+  const last = game.levels.at(-1)!
   return [
     {
-      label: `Let "${game.levels[last]!.name}" use the whole deck`,
-      to: say({ level: last }, 'fill', { use: 'all', pick: 'random' }),
+      label: `Let "${last.name}" use the whole deck`,
+      to: (now) => writeSettings(now, last.id, 'fill', { use: 'all', pick: 'random' }),
     },
     {
       label: places.size === 1 ? 'Remove this pair' : `Remove these ${places.size} pairs`,

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cellsOf, gameWith, pairsNamed, settingsWith } from '../testing/games.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
+import { whereText } from '../findings/finding.ts'
 import { findingsOf } from '../findings/findings.ts'
 import { isOwn, type Own, ownKeys, resolveLevel, withoutOwn, withOwn } from '../settings/levels.ts'
 import { newId, ID } from '../settings/new-id.ts'
@@ -53,7 +54,7 @@ describe('new ids', () => {
 describe('findings', () => {
   const codes = (own: Own, pairs = pairsNamed(8)): string[] =>
     findingsOf(gameWith(own, pairs), new Set(['gear'])).map(
-      (finding) => `${finding.level} ${finding.code} ${finding.at}`,
+      ({ severity, code, where }) => `${severity} ${code} ${whereText(where)}`,
     )
 
   test('a game that is well has none', () => expect(codes({})).toEqual([]))

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { prepareDeal } from '../deal/deal.ts'
 import { findingsOf } from '../findings/findings.ts'
+import { findingWords } from '../findings/words.ts'
 import type { Own } from '../settings/levels.ts'
 import { gameWith, pairsNamed, settingsWith } from '../testing/games.ts'
 import { livesNeeded } from './lives.ts'
@@ -83,7 +84,7 @@ test('a level that only luck can win is a finding, and one with lives for every 
       ({ code }) => code === 'needs-luck',
     )
   expect(found(1)).toHaveLength(1)
-  expect(found(1)[0]!.message).toMatch(
+  expect(findingWords(found(1)[0]!)).toMatch(
     /1 life lasts a perfect memory in fewer than 1 of 100 games; 5 last in half of them/,
   )
   expect(found(5)).toEqual([])

@@ -45,19 +45,9 @@ export const playLuckiest = (settings: Settings, cells: Cells): Round =>
   playFastest(settings, cells, matchesOf(cells))
 
 /** If even the luckiest player loses, nobody can win. Out: which limit loses it, or null. */
-export function luckiestLoss(settings: Settings, cells: Cells): { at: string; message: string } | null {
-  const { lostBy, cards } = playLuckiest(settings, cells)
-  if (lostBy === 'turns')
-    return {
-      at: 'limits.turns',
-      message: `this level cannot be won: ${cards / 2} pairs cannot be found in ${settings.limits.turns} turns`,
-    }
-  if (lostBy === 'clock')
-    return {
-      at: 'clock.limit',
-      message: 'this level cannot be won: even perfect luck takes longer than the clock',
-    }
-  return null
+export function luckiestLoss(settings: Settings, cells: Cells): 'turns' | 'clock' | null {
+  const { lostBy } = playLuckiest(settings, cells)
+  return lostBy === 'turns' || lostBy === 'clock' ? lostBy : null
 }
 
 /** The shortest clock, in whole seconds as ms, with which the luckiest player still wins; null if no clock is long enough. */

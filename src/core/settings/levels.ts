@@ -51,6 +51,24 @@ export function withOwn<S extends Section>(level: Level, section: S, patch: Part
   return { ...level, [section]: { ...(level[section] ?? {}), ...patch } }
 }
 
+/**
+ * A game with keys of a section said where they belong. `rung`: the id of a level, which says them as its own, or null for the house rules. A level that is not
+ * there changes nothing. Returns a new game.
+ */
+export function writeSettings<G extends House & { levels: Level[] }, S extends Section>(
+  game: G,
+  rung: string | null,
+  section: S,
+  patch: Partial<Settings[S]>,
+): G {
+  if (rung === null)
+    return { ...game, house: { ...game.house, [section]: { ...game.house[section], ...patch } } }
+  return {
+    ...game,
+    levels: game.levels.map((level) => (level.id === rung ? withOwn(level, section, patch) : level)),
+  }
+}
+
 /** The level with one key given back to the house rules; an emptied section goes too. Returns a new level. */
 export function withoutOwn<S extends Section>(level: Level, section: S, key: keyof Settings[S]): Level {
   const { [section]: own, ...rest } = level

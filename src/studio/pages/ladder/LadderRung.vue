@@ -10,6 +10,7 @@ import { computed, nextTick, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { openCells } from '../../../core/board/cells.ts'
 import { type Level, resolveLevel } from '../../../core/settings/levels.ts'
+import { findingWords } from '../../../core/findings/words.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import { clockText } from '../../../player/words.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
@@ -77,7 +78,7 @@ function rename(): void {
       <BoardMini :board="settings.board" />
       <strong v-if="!naming">{{ level.name }}</strong>
       <span class="soft">{{ facts }}</span>
-      <span v-if="findings.length" class="warn" :title="findings[0]!.message"
+      <span v-if="findings.length" class="warn" :title="findingWords(findings[0]!)"
         ><IconWarn aria-hidden="true" />{{ findings.length
         }}<span class="hidden-text"> {{ findings.length === 1 ? 'problem' : 'problems' }}</span></span
       >

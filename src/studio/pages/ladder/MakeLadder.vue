@@ -3,6 +3,7 @@ import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import type { Level } from '../../../core/settings/levels.ts'
 import { findingsOf } from '../../../core/findings/findings.ts'
+import { findingLine } from '../../../core/findings/words.ts'
 import { LADDER_LEVELS, makeLadder, type End } from '../../../core/settings/ladder.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
@@ -32,7 +33,7 @@ const levels = computed(() => {
 /** What would stop one of them, so that it is known before. */
 const stops = computed(() => {
   if (!open.value || !bench.game || !levels.value.length) return []
-  return findingsOf({ ...bench.game, levels: levels.value }).filter(({ level }) => level === 'stops')
+  return findingsOf({ ...bench.game, levels: levels.value }).filter(({ severity }) => severity === 'stops')
 })
 function take(instead: boolean): void {
   emit('add', levels.value, instead)
@@ -97,7 +98,7 @@ function take(instead: boolean): void {
         <span class="soft">{{ writeNumber(level.turn!.missLook!, 'seconds') }}</span>
       </li>
     </ol>
-    <p v-for="one in stops.slice(0, 3)" :key="one.at" class="bad">{{ one.message }}.</p>
+    <p v-for="(one, i) in stops.slice(0, 3)" :key="i" class="bad">{{ findingLine(one, levels) }}.</p>
     <template #buttons>
       <ElButton class="btn" :disabled="!levels.length" @click="take(false)"> Add these levels </ElButton>
       <ElButton class="btn main" :disabled="!levels.length" @click="take(true)">

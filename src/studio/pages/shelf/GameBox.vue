@@ -9,7 +9,8 @@ import { RouterLink } from 'vue-router'
 import { resolveLevel } from '../../../core/settings/levels.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 import FaceView from '../../parts/cards/FaceView.vue'
-import type { Finding } from '../../../core/findings/findings.ts'
+import type { Finding } from '../../../core/findings/finding.ts'
+import { findingLine } from '../../../core/findings/words.ts'
 import type { Kept } from '../../store/db.ts'
 import { downloadGame } from '../../parts/look/download.ts'
 import { useCarefulFan } from './useCarefulFan.ts'
@@ -85,7 +86,7 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
       <ElButton class="link" @click="draw">Draw them</ElButton>
     </p>
     <p v-if="findings.length" class="findings">
-      {{ count(findings.length, 'finding') }}: {{ findings[0]!.message }}
+      {{ count(findings.length, 'finding') }}: {{ findingLine(findings[0]!, game.levels) }}
     </p>
     <footer>
       <RouterLink class="btn main" :to="to('play')" :aria-label="`Play ${game.title}`"

@@ -1,5 +1,5 @@
 import { onBeforeUnmount, shallowRef, watch } from 'vue'
-import type { Finding } from '../../../core/findings/findings.ts'
+import type { Finding } from '../../../core/findings/finding.ts'
 import type { Kept } from '../../store/db.ts'
 import { newOverseer } from '../../workers/jobs/look-over.ts'
 

@@ -3,26 +3,30 @@ import { ElButton } from 'element-plus'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
 import { computed } from 'vue'
-import type { Finding } from '../../../core/findings/findings.ts'
+import type { Finding, FindingCode } from '../../../core/findings/finding.ts'
+import { findingWords } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
-import { mendsOf, type Rung } from '../../../core/findings/mends.ts'
+import { mendsOf } from '../../../core/findings/mends.ts'
 
 /** Findings with the ways out of each, one press each. Those of the same kind are told once, with how many there are. */
-const props = defineProps<{ findings: readonly Finding[]; rung?: Rung }>()
+const props = defineProps<{ findings: readonly Finding[] }>()
 const bench = useBench()
 /** These say themselves what cannot be, or what was only not found. */
-const OWN_WORDS: ReadonlySet<string> = new Set(['steps-unreachable', 'cannot-be-won'])
+const OWN_WORDS: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'cannot-be-won'])
 
 const shown = computed(() => {
   const byCode = new Map<string, Finding[]>()
   for (const finding of props.findings) {
-    const key = `${finding.code} ${finding.at.startsWith('deck') ? '' : finding.at}`
+    const { level, section, key: name } = finding.where
+    const key = section === 'deck' ? finding.code : [finding.code, level, section, name].join(' ')
     byCode.set(key, [...(byCode.get(key) ?? []), finding])
   }
-  return [...byCode.values()].map(([first, ...others]) => ({
-    ...first!,
+  return [...byCode].map(([key, [first, ...others]]) => ({
+    key,
+    finding: first!,
+    words: findingWords(first!),
     more: others.length,
-    mends: mendsOf(bench.game!, first!, props.rung),
+    mends: mendsOf(bench.game!, first!),
   }))
 })
 </script>
@@ -30,13 +34,16 @@ const shown = computed(() => {
 <template>
   <div role="status">
     <ul v-if="shown.length" class="findings">
-      <li v-for="one in shown" :key="one.code + one.at" :class="one.level">
+      <li v-for="one in shown" :key="one.key" :class="one.finding.severity">
         <p>
-          <IconStop v-if="one.level === 'stops'" aria-hidden="true" />
+          <IconStop v-if="one.finding.severity === 'stops'" aria-hidden="true" />
           <IconWarn v-else aria-hidden="true" />
           <span
-            >{{ one.level === 'stops' && !OWN_WORDS.has(one.code) ? 'This cannot be dealt: ' : ''
-            }}{{ one.message }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
+            >{{
+              one.finding.severity === 'stops' && !OWN_WORDS.has(one.finding.code)
+                ? 'This cannot be dealt: '
+                : ''
+            }}{{ one.words }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
           >
         </p>
         <span v-if="one.mends.length || $slots.default" class="mends">
@@ -48,7 +55,7 @@ const shown = computed(() => {
           >
             {{ mend.label }}
           </ElButton>
-          <slot :finding="one" />
+          <slot :finding="one.finding" />
         </span>
       </li>
     </ul>

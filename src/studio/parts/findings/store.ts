@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Finding } from '../../../core/findings/findings.ts'
+import type { Finding } from '../../../core/findings/finding.ts'
 import { useBench } from '../../store/bench.ts'
 import { newOverseer, type LookedOver } from '../../workers/jobs/look-over.ts'
 
@@ -14,16 +14,19 @@ export const useFindings = defineStore('findings', () => {
   const current = ref(false)
   let shown = ''
 
+  // a title, say, changes nothing that the checks look at
   watch(
-    () => bench.game,
-    async (game) => {
+    [() => bench.key, () => bench.game?.deck, () => bench.game?.house, () => bench.game?.levels],
+    async () => {
+      const { game } = bench
       current.value = false
       // what was found in another game says nothing of this one
       if (bench.key !== shown) looked.value = { findings: [], house: [] }
       shown = bench.key
       if (!game) return
+      // a look that was overtaken never answers
       const found = await overseer.look(game)
-      if (game !== bench.game) return
+      if (bench.key !== shown) return
       looked.value = found
       current.value = true
     },
@@ -35,8 +38,8 @@ export const useFindings = defineStore('findings', () => {
   const byLevel = computed<ReadonlyMap<number, readonly Finding[]>>((before) => {
     const levels = new Map<number, Finding[]>()
     for (const finding of all.value) {
-      const found = /^levels\[(\d+)\]/.exec(finding.at)
-      if (found) levels.set(Number(found[1]), [...(levels.get(Number(found[1])) ?? []), finding])
+      const { level } = finding.where
+      if (level !== null) levels.set(level, [...(levels.get(level) ?? []), finding])
     }
     return new Map(
       [...levels].map(([level, found]) => {

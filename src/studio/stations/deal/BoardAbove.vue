@@ -5,7 +5,7 @@ import { NO_CARD, pairOf, sideOf } from '../../../core/deck/card.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
 import { layoutIn } from '../../../core/board/frames.ts'
-import { cellAt, layout, tableStage } from '../../../core/board/geometry.ts'
+import { cellAt, layout, tableSurface } from '../../../core/board/geometry.ts'
 import { CARD_RATIO, type Settings } from '../../../core/settings/settings.ts'
 import { faceWords } from '../../../player/face.ts'
 import { useBench } from '../../store/bench.ts'
@@ -30,24 +30,24 @@ const looked = ref(-1)
 
 const board = computed(() => props.settings.board)
 /** the table in px of the frame, and how large such a px is drawn */
-const stage = computed(() => {
+const surface = computed(() => {
   const { rows, columns } = board.value
   const [width, height] = [size.width.value, size.height.value]
   if (!view.frame) {
-    const made = layout(tableStage(width, height, CARD_RATIO[props.settings.look.shape]), rows, columns)
+    const made = layout(tableSurface(width, height, CARD_RATIO[props.settings.look.shape]), rows, columns)
     return { ...made, width, height, scale: 1 }
   }
   const made = layoutIn(view.frame, props.settings)
   const scale = Math.min((width - 16) / made.width, (height - 16) / made.height)
   return { ...made, scale }
 })
-const places = computed(() => stage.value.places)
+const places = computed(() => surface.value.places)
 /** From so many px of the page on, cards are so many that they are drawn on one canvas. */
 const SMALL_CARD = 34
-const small = computed(() => stage.value.card.width * stage.value.scale <= SMALL_CARD)
+const small = computed(() => surface.value.card.width * surface.value.scale <= SMALL_CARD)
 const origin = computed(() => ({
-  x: (size.width.value - stage.value.width * stage.value.scale) / 2,
-  y: (size.height.value - stage.value.height * stage.value.scale) / 2,
+  x: (size.width.value - surface.value.width * surface.value.scale) / 2,
+  y: (size.height.value - surface.value.height * surface.value.scale) / 2,
 }))
 const gaps = computed(() => new Set(board.value.gaps))
 const faces = computed(() => view.lens !== 'backs')
@@ -75,8 +75,8 @@ const buttons = computed(() => {
 /** The cell under a point of the window, −1 for none. */
 function cellUnder(x: number, y: number): number {
   const { left, top } = box.value!.getBoundingClientRect()
-  const { scale } = stage.value
-  return cellAt(stage.value, (x - left - origin.value.x) / scale, (y - top - origin.value.y) / scale)
+  const { scale } = surface.value
+  return cellAt(surface.value, (x - left - origin.value.x) / scale, (y - top - origin.value.y) / scale)
 }
 const { drag, down, wasDrag } = useCardDrag(
   cellUnder,
@@ -121,13 +121,13 @@ async function arrow(event: KeyboardEvent): Promise<void> {
 <template>
   <div ref="box" class="board" @keydown="arrow" @pointerleave="looked = -1">
     <div
-      class="stage"
+      class="surface"
       :class="{ framed: view.frame }"
       :style="{
         left: `${origin.x}px`,
         top: `${origin.y}px`,
-        width: `${stage.width * stage.scale}px`,
-        height: `${stage.height * stage.scale}px`,
+        width: `${surface.width * surface.scale}px`,
+        height: `${surface.height * surface.scale}px`,
       }"
     >
       <SmallCards
@@ -136,7 +136,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :away="drag?.from"
         :faces="faces"
         :back="bench.game!.deck.back"
-        :stage="stage"
+        :surface="surface"
         @pointermove="looked = cellUnder($event.clientX, $event.clientY)"
         @pointerdown="down($event, cellUnder($event.clientX, $event.clientY))"
         @click="toggle(cellUnder($event.clientX, $event.clientY))"
@@ -146,7 +146,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :key="one.cell"
         :seen="one"
         :place="places[one.cell]!"
-        :scale="stage.scale"
+        :scale="surface.scale"
         :shape="settings.look.shape"
         :back="bench.game!.deck.back"
         :faces="faces"
@@ -165,7 +165,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :lens="view.lens"
         :cells="cells"
         :columns="board.columns"
-        :stage="stage"
+        :surface="surface"
         :small="small"
         :looked="looked"
       />
@@ -178,10 +178,10 @@ async function arrow(event: KeyboardEvent): Promise<void> {
   position: relative;
   min-height: 0;
 }
-.stage {
+.surface {
   position: absolute;
 }
-.stage.framed {
+.surface.framed {
   border-radius: 4px;
   background: #0000001f;
   outline: 1.5px dashed #ffffff59;

@@ -5,7 +5,7 @@ import { NO_CARD } from '../../../core/deck/card.ts'
 import { openCells } from '../../../core/board/cells.ts'
 import { prepareDeal } from '../../../core/deal/deal.ts'
 import { cardName } from '../../../core/deck/card-name.ts'
-import type { Finding } from '../../../core/findings/findings.ts'
+import { isDealing } from '../../../core/findings/finding.ts'
 import { useKeys } from '../../parts/look/useKeys.ts'
 import FindingsList from '../../parts/findings/FindingsList.vue'
 import { useFindings } from '../../parts/findings/store.ts'
@@ -38,17 +38,9 @@ const LENS_NAMES: Record<Lens, string> = {
 const lenses = LENSES.map((value) => ({ value, label: LENS_NAMES[value] }))
 
 /** What the checks say of this board and its deal; the house rules are looked at as if they were a level. */
-const rung = computed(() => {
+const findings = computed(() => {
   const index = bench.game!.levels.findIndex(({ id }) => id === bench.rung)
-  return { level: index < 0 ? null : index }
-})
-const findings = computed<Finding[]>(() => {
-  const name = bench.level?.name ?? 'House rules'
-  const dealing = /\.(board|fill|deal)/
-  return checks
-    .ofRung(rung.value.level)
-    .filter(({ at }) => dealing.test(at))
-    .map((finding) => ({ ...finding, message: finding.message.slice(name.length + 2) }))
+  return checks.ofRung(index < 0 ? null : index).filter(isDealing)
 })
 
 /** Two cards change places, and the board is laid by hand from then on. */
@@ -84,7 +76,7 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
           {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong
         >
       </p>
-      <FindingsList :findings="findings" :rung="rung" />
+      <FindingsList :findings="findings" />
       <p v-if="bench.game!.deck.pairs.length === 0" class="soft">
         The deck is empty: add pairs on the light table first.
       </p>

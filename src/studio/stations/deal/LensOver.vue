@@ -5,7 +5,7 @@ import type { Cells } from '../../../core/deal/deal.ts'
 import { stepsBetween } from '../../../core/board/steps.ts'
 import type { Lens } from '../../store/view.ts'
 import SmallLabels from './SmallLabels.vue'
-import type { Stage } from './useDrawing.ts'
+import type { Surface } from './useDrawing.ts'
 
 /**
  * What a lens draws over the cards. Threads join twins, where a pair lies more than once each card to its nearest; the thread of the cell
@@ -15,7 +15,7 @@ const props = defineProps<{
   lens: Lens
   cells: Cells
   columns: number
-  stage: Stage
+  surface: Surface
   small: boolean
   looked: number
 }>()
@@ -34,7 +34,7 @@ const twins = computed(() =>
   }),
 )
 const middle = (cell: number): { x: number; y: number } => {
-  const { places, scale } = props.stage
+  const { places, scale } = props.surface
   const { x, y, width, height } = places[cell]!
   return { x: (x + width / 2) * scale, y: (y + height / 2) * scale }
 }
@@ -69,7 +69,7 @@ const steps = computed(() =>
 /** px of the page from which on a card's size stands on it too */
 const WIDE = 52
 const labels = computed(() =>
-  props.stage.places.map(({ x, y }, cell) => {
+  props.surface.places.map(({ x, y }, cell) => {
     if (props.lens === 'steps') return String(steps.value[cell] ?? '')
     // small cards have room for one number: along the first row x, along the first column y
     if (props.small) return cell < props.columns ? String(x) : cell % props.columns ? '' : String(y)
@@ -95,24 +95,24 @@ const labels = computed(() =>
     </g>
   </svg>
   <template v-else-if="lens === 'steps' || lens === 'measures'">
-    <SmallLabels v-if="small" :labels="labels" :stage="stage" />
-    <template v-for="({ x, y, width, height }, cell) in stage.places" v-else :key="cell">
+    <SmallLabels v-if="small" :labels="labels" :surface="surface" />
+    <template v-for="({ x, y, width, height }, cell) in surface.places" v-else :key="cell">
       <span
         v-if="labels[cell]"
         class="over"
         :class="lens"
         aria-hidden="true"
         :style="{
-          left: `${x * stage.scale}px`,
-          top: `${y * stage.scale}px`,
-          width: `${width * stage.scale}px`,
-          height: `${height * stage.scale}px`,
+          left: `${x * surface.scale}px`,
+          top: `${y * surface.scale}px`,
+          width: `${width * surface.scale}px`,
+          height: `${height * surface.scale}px`,
         }"
       >
         <b v-if="lens === 'steps'">{{ labels[cell] }}</b>
         <template v-else>
           <i>{{ labels[cell] }}</i>
-          <i v-if="width * stage.scale >= WIDE">{{ width }} × {{ height }}</i>
+          <i v-if="width * surface.scale >= WIDE">{{ width }} × {{ height }}</i>
         </template>
       </span>
     </template>

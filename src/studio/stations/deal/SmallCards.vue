@@ -4,7 +4,7 @@ import type { Back, Face } from '../../../core/deck/pair.ts'
 import { backBitmap } from '../../parts/cards/back-bitmap.ts'
 import { faceBitmap } from '../../workers/painting/face-picture.ts'
 import type { SeenCell } from './BoardCell.vue'
-import { useDrawing, type Stage } from './useDrawing.ts'
+import { useDrawing, type Surface } from './useDrawing.ts'
 
 /**
  * The cards of a large board on one canvas: hundreds of pictures in the page would be styled, laid out and fetched anew at every change. `away`: the cell whose card is
@@ -15,7 +15,7 @@ const props = defineProps<{
   away: number | undefined
   faces: boolean
   back: Back
-  stage: Stage
+  surface: Surface
 }>()
 const ROUND = 4
 const COLORS = { card: '#fffdf8', gap: '#ffffff40' }
@@ -24,7 +24,7 @@ const bitmaps = new WeakMap<Face, ImageBitmap | null>()
 const backDrawn = shallowRef<ImageBitmap | null>(null)
 
 const ask = useDrawing(
-  () => props.stage,
+  () => props.surface,
   draw,
   () => [props.cells, props.away, props.faces, backDrawn.value],
 )
@@ -35,7 +35,7 @@ async function load(face: Face): Promise<void> {
   ask()
 }
 
-function draw(pen: CanvasRenderingContext2D, { places, scale }: Stage): void {
+function draw(pen: CanvasRenderingContext2D, { places, scale }: Surface): void {
   const round = ROUND / scale
   const outline = (cells: readonly SeenCell[]): void => {
     pen.beginPath()
@@ -70,13 +70,13 @@ function draw(pen: CanvasRenderingContext2D, { places, scale }: Stage): void {
 }
 
 watch(
-  () => [props.faces, props.back, props.stage.card.width * props.stage.scale] as const,
+  () => [props.faces, props.back, props.surface.card.width * props.surface.scale] as const,
   async ([faces, now, width]) => {
     if (faces) return
     const drawn = await backBitmap(
       now,
       width,
-      (width * props.stage.card.height) / props.stage.card.width,
+      (width * props.surface.card.height) / props.surface.card.width,
       ROUND,
     )
     if (now === props.back) backDrawn.value = drawn

@@ -1,13 +1,13 @@
 <script setup lang="ts">
-import { useDrawing, type Stage } from './useDrawing.ts'
+import { useDrawing, type Surface } from './useDrawing.ts'
 
 /** A short text on every cell of a large board, '' for none, on one canvas. */
-const props = defineProps<{ labels: readonly string[]; stage: Stage }>()
+const props = defineProps<{ labels: readonly string[]; surface: Surface }>()
 const FONT_SIZE = 12
 const COLORS = { text: '#23243f', under: '#fffdf8e8' }
 
 useDrawing(
-  () => props.stage,
+  () => props.surface,
   (pen, { places, scale }) => {
     pen.font = `600 ${FONT_SIZE / scale}px Figtree, sans-serif`
     Object.assign(pen, { textAlign: 'center', textBaseline: 'middle' })

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { findingsOf } from '../../../core/findings/findings.ts'
+import { findingsOf, houseFindings } from '../../../core/findings/findings.ts'
 import type { Own } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { gameWith, pairsNamed } from '../../../core/testing/games.ts'
@@ -56,7 +56,8 @@ describe('every mend takes its finding away', () => {
   })
   test('at the house rules a mend changes the house', () => {
     const game = { ...gameWith(), house: { ...gameWith().house, board: { rows: 3, columns: 3, gaps: [] } } }
-    const [mend] = mendsOf(game, { code: 'odd-board', at: 'levels[0].board' }, { level: null })
+    const finding = houseFindings(game).find(({ code }) => code === 'odd-board')!
+    const [mend] = mendsOf(game, finding)
     expect(mend!.to(game).house.board.gaps).toEqual(['B2'])
     expect(mend!.to(game).levels).toEqual(game.levels)
   })

@@ -2,15 +2,15 @@ import { onBeforeUnmount, useTemplateRef, watch } from 'vue'
 import type { Layout } from '../../../core/board/geometry.ts'
 
 /** A board as it is drawn: its layout in px of the frame, and how large such a px is on the page. */
-export type Stage = Layout & { width: number; height: number; scale: number }
+export type Surface = Layout & { width: number; height: number; scale: number }
 
 /**
- * Draws on the canvas that the component calls `canvas`, which lies over the whole stage, once a frame however often it is asked for. In: the stage; what draws, in px of the frame; whatever else the drawing depends on.
+ * Draws on the canvas that the component calls `canvas`, which lies over the whole surface, once a frame however often it is asked for. In: the surface; what draws, in px of the frame; whatever else the drawing depends on.
  * Out: asks for it to be drawn anew.
  */
 export function useDrawing(
-  stage: () => Stage,
-  draw: (pen: CanvasRenderingContext2D, stage: Stage) => void,
+  surface: () => Surface,
+  draw: (pen: CanvasRenderingContext2D, surface: Surface) => void,
   depends: () => unknown,
 ): () => void {
   const canvas = useTemplateRef<HTMLCanvasElement>('canvas')
@@ -20,19 +20,19 @@ export function useDrawing(
     frame = 0
     if (!canvas.value) return
     const pen = canvas.value.getContext('2d')!
-    const scale = stage().scale * devicePixelRatio
-    const [width, height] = [stage().width, stage().height].map((side) => Math.round(side * scale)) as [
+    const scale = surface().scale * devicePixelRatio
+    const [width, height] = [surface().width, surface().height].map((side) => Math.round(side * scale)) as [
       number,
       number,
     ]
     if (canvas.value.width !== width || canvas.value.height !== height)
       Object.assign(canvas.value, { width, height })
     pen.setTransform(scale, 0, 0, scale, 0, 0)
-    pen.clearRect(0, 0, stage().width, stage().height)
-    draw(pen, stage())
+    pen.clearRect(0, 0, surface().width, surface().height)
+    draw(pen, surface())
   }
   const ask = (): void => void (frame ||= requestAnimationFrame(drawNow))
-  watch([stage, depends], ask, { flush: 'post', immediate: true })
+  watch([surface, depends], ask, { flush: 'post', immediate: true })
   onBeforeUnmount(() => cancelAnimationFrame(frame))
   return ask
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElColorPicker } from 'element-plus'
 import { computed, ref } from 'vue'
-import { PATTERNS } from '../../../core/deck/back.ts'
+import { BACK_COLOURS, PATTERNS } from '../../../core/deck/back.ts'
 import type { Back, Pair } from '../../../core/deck/pair.ts'
 import { problemLine } from '../../../core/result.ts'
 import BackView from '../../parts/cards/BackView.vue'
@@ -10,7 +10,6 @@ import { useBench } from '../../store/bench.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { imageSource } from '../../parts/cards/image-files.ts'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
-import { BACK_COLOURS } from './back-colours.ts'
 import { smallestCard } from './smallest-card.ts'
 
 /** The back of every card, on one large card. */

@@ -18,7 +18,7 @@ import ManySlip from './ManySlip.vue'
 import PairSlip from './PairSlip.vue'
 import { smallestCard } from './smallest-card.ts'
 import { some, useDeckEdits } from './useDeckEdits.ts'
-import { BACK, useLookAlikes } from './useLookAlikes.ts'
+import { useLookAlikes } from './useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
 import { useSelection } from './useSelection.ts'
 
@@ -63,7 +63,7 @@ const seenTies = computed(() =>
     .filter(({ likeness }) => likeness[vision.value] >= threshold.value)
     .sort((a, b) => b.likeness[vision.value] - a.likeness[vision.value]),
 )
-const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== BACK))
+const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== null))
 
 const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
 function remove(label?: string): void {

@@ -47,12 +47,12 @@ const { raise, lower, press: pressTile, click } = useShield(shield)
 
 /** the same value while the same tiles are tied, so that they are not all looked through at every edit */
 const tied = computed<ReadonlySet<string>>((before) => {
-  const now = new Set(seen.value.flatMap(({ one, other }) => [one, other]))
+  const now = new Set(seen.value.flatMap(({ one, other }) => (one === null ? [other] : [one, other])))
   return before && sameMembers([...before], [...now]) ? before : now
 })
 const seen = computed(() => {
   const here = new Set(props.pairs.map(({ id }) => id))
-  return props.ties.filter(({ one, other }) => here.has(one) && here.has(other))
+  return props.ties.filter(({ one, other }) => one !== null && here.has(one) && here.has(other))
 })
 /** the one tile that the Tab key reaches */
 const reached = computed(() =>

@@ -17,11 +17,11 @@ const props = defineProps<{
   size: number
 }>()
 const threshold = defineModel<number>('threshold', { required: true })
-defineEmits<{ choose: [id: string] }>()
+defineEmits<{ choose: [id: string | null] }>()
 const bench = useBench()
 const SHOWN = 5
 
-const pairOf = (id: string) => bench.game!.deck.pairs.find((pair) => pair.id === id)
+const pairOf = (id: string | null) => bench.game!.deck.pairs.find((pair) => pair.id === id)
 const told = computed(() =>
   props.ties.filter(
     ({ one, other }) => props.chosen === null || one === props.chosen || other === props.chosen,
@@ -33,7 +33,7 @@ const shown = computed(() =>
     other: props.chosen === other ? one : other,
     pairs: (props.chosen === null ? [one, other] : [props.chosen === other ? one : other]).map((id) => ({
       id,
-      name: id === '' ? 'The back' : (pairOf(id)?.name ?? ''),
+      name: id === null ? 'The back' : (pairOf(id)?.name ?? ''),
       face: pairOf(id)?.a,
     })),
     percent: Math.floor(likeness[props.vision] * 100),
@@ -53,7 +53,7 @@ const shown = computed(() =>
     <ul v-else-if="shown.length">
       <li v-for="tie in shown" :key="`${tie.one} ${tie.other}`">
         <ElButton @click="$emit('choose', tie.pairs.at(-1)!.id)">
-          <span v-for="pair in tie.pairs" :key="pair.id" class="who">
+          <span v-for="pair in tie.pairs" :key="pair.id ?? 'back'" class="who">
             <SmallFace v-if="pair.face" class="card" :face="pair.face" />{{ pair.name }}
           </span>
         </ElButton>

@@ -36,7 +36,7 @@ function hung(key: string, a: Point, b: Point, percent: number) {
 const MOST = 60
 const hanging = computed(() =>
   props.ties.slice(0, MOST).flatMap(({ one, other, likeness }) => {
-    const [from, to] = [props.middles.get(one), props.middles.get(other)]
+    const [from, to] = [props.middles.get(one ?? ''), props.middles.get(other)]
     if (!from || !to) return []
     const percent = Math.floor(likeness[props.vision] * 100)
     const key = `${one} ${other}`

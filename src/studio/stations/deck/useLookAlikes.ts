@@ -13,11 +13,10 @@ import type {
 import { imagesOf } from '../../workers/painting/load-image.ts'
 import { smallestCard } from './smallest-card.ts'
 
-/** Stands for the back of the cards where a pair's id would. */
-export const BACK = ''
-
-/** Two pairs of the deck, by id, that have faces alike. */
-export type Tie = { one: string; other: string; likeness: Record<Vision, number> }
+/** Whose a face is: a pair's, by id, or the back of the cards. */
+type Owner = string | null
+/** Two pairs of the deck, by id, that have faces alike; null stands for the back. */
+export type Tie = { one: Owner; other: string; likeness: Record<Vision, number> }
 
 /** How long edits are waited out before the faces are compared, in ms. */
 const PAUSE = 250
@@ -37,7 +36,7 @@ export function useLookAlikes(game: () => Game) {
   /** keys of faces whose cards the worker has; a key is short, and the same for faces that look the same */
   const sent = new Set<string>()
   const keys = new Map<string, string>()
-  const owners = shallowRef(new Map<string, Set<string>>())
+  const owners = shallowRef(new Map<string, Set<Owner>>())
   const found = shallowRef<AlikeFound | null>(null)
   /** share done, or null when all is known */
   const progress = ref<number | null>(null)
@@ -45,7 +44,7 @@ export function useLookAlikes(game: () => Game) {
   let run = 0
   /** the cards that were asked for last, and the run that has been answered last */
   let asked = ''
-  let asking = new Map<string, Set<string>>()
+  let asking = new Map<string, Set<Owner>>()
   let answered = 0
   let began = 0
   let timer = 0
@@ -82,8 +81,8 @@ export function useLookAlikes(game: () => Game) {
     const size = `${width}x${height}`
     const faces: AlikeRun['faces'] = []
     const fresh = new Map<string, () => Promise<AlikeCard>>()
-    const owned = new Map<string, Set<string>>()
-    const add = (key: string, group: string, card: () => Promise<AlikeCard>): void => {
+    const owned = new Map<string, Set<Owner>>()
+    const add = (key: string, group: Owner, card: () => Promise<AlikeCard>): void => {
       faces.push({ key, group })
       owned.set(key, (owned.get(key) ?? new Set()).add(group))
       if (!sent.has(key)) fresh.set(key, card)
@@ -94,7 +93,7 @@ export function useLookAlikes(game: () => Game) {
         add(key, id, async () => ({ key, width, height, face: await faceForWorker(face, name) }))
       }
     const key = keyOf(deck.back, size)
-    add(key, BACK, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
+    add(key, null, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
 
     const list = faces.map(({ key, group }) => `${key} ${group}`).join()
     if (list === asked) {
@@ -146,14 +145,13 @@ export function useLookAlikes(game: () => Game) {
       const likeness = Object.fromEntries(VISIONS.map((vision, v) => [vision, own[v]!])) as Tie['likeness']
       for (const a of owners.value.get(keys[pairs[2 * i]!]!) ?? [])
         for (const b of owners.value.get(keys[pairs[2 * i + 1]!]!) ?? []) {
-          if (a === b) continue
-          note(byPair, a < b ? a : b, a < b ? b : a, likeness)
+          if (a !== b) note(byPair, a, b, likeness)
         }
     }
     // the very same face on two pairs has one key, and is never compared with itself
     const same = { everyone: 1, protan: 1, deutan: 1, tritan: 1 }
     for (const groups of owners.value.values()) {
-      const ids = [...groups].sort()
+      const ids = [...groups]
       for (let i = 0; i < ids.length; i++)
         for (let j = i + 1; j < ids.length; j++) note(byPair, ids[i]!, ids[j]!, same)
     }
@@ -161,7 +159,9 @@ export function useLookAlikes(game: () => Game) {
     const most = new Map(all.map((tie) => [tie, Math.max(...Object.values(tie.likeness))]))
     return all.sort((a, b) => most.get(b)! - most.get(a)!)
   })
-  function note(ties: Map<string, Tie>, one: string, other: string, values: Record<Vision, number>): void {
+  function note(ties: Map<string, Tie>, a: Owner, b: Owner, values: Record<Vision, number>): void {
+    const isFirst = b !== null && (a === null || a < b)
+    const [one, other] = (isFirst ? [a, b] : [b, a]) as [Owner, string]
     const before = ties.get(`${one} ${other}`)
     const likeness = before
       ? (Object.fromEntries(

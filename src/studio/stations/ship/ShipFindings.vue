@@ -3,7 +3,8 @@ import IconOk from '~icons/ph/check-circle'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
 import { RouterLink, useRoute } from 'vue-router'
-import type { Finding } from '../../../core/findings/findings.ts'
+import { isDealing, type Finding } from '../../../core/findings/finding.ts'
+import { findingLine } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** All findings of a game before it is shipped, each with the way to where it can be mended. `current`: all is looked over as it is now. */
@@ -13,9 +14,9 @@ const route = useRoute()
 
 /** The station and rung where a finding can be mended. */
 function placeOf(finding: Finding) {
-  const at = /^levels\[(\d+)\]\.(\w+)/.exec(finding.at)
-  const level = at && bench.game!.levels[Number(at[1])]?.id
-  const station = !at ? 'deck' : ['board', 'fill', 'deal'].includes(at[2]!) ? 'deal' : 'rules'
+  const { level: place, section } = finding.where
+  const level = place === null ? undefined : bench.game!.levels[place]?.id
+  const station = section === 'deck' ? 'deck' : isDealing(finding) ? 'deal' : 'rules'
   return { name: 'bench', params: { id: String(route.params.id), station, ...(level ? { level } : {}) } }
 }
 </script>
@@ -26,11 +27,11 @@ function placeOf(finding: Finding) {
     <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
   </p>
   <ul v-else>
-    <li v-for="(finding, i) in findings" :key="i" :class="finding.level">
-      <component :is="finding.level === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
+    <li v-for="(finding, i) in findings" :key="i" :class="finding.severity">
+      <component :is="finding.severity === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
       <span
-        ><strong>{{ finding.level === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>
-        {{ finding.message }}</span
+        ><strong>{{ finding.severity === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>
+        {{ findingLine(finding, bench.game!.levels) }}</span
       >
       <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
     </li>

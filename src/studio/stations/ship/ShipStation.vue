@@ -31,7 +31,7 @@ const findings = computed(() => [
   ...checks.all,
   ...(pictures.value ? unknownPictures(game.value, pictures.value) : []),
 ])
-const stopped = computed(() => findings.value.some((finding) => finding.level === 'stops'))
+const stopped = computed(() => findings.value.some((finding) => finding.severity === 'stops'))
 const hasImages = computed(() =>
   game.value.deck.pairs.some(({ a, b }) => a.kind === 'image' || b?.kind === 'image'),
 )

@@ -1,4 +1,5 @@
-import { findingsOf, levelFindings, type Finding } from '../../../core/findings/findings.ts'
+import type { Finding } from '../../../core/findings/finding.ts'
+import { findingsOf, houseFindings, levelFindings } from '../../../core/findings/findings.ts'
 import type { Game } from '../../../core/game/game.ts'
 import type { Level } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
@@ -53,6 +54,6 @@ async function lookOver(run: number, now: Game): Promise<void> {
     if (latest !== run) return
     began = performance.now()
   }
-  const house = levelFindings(now, { id: 'house', name: 'House rules' }, 0)
+  const house = houseFindings(now)
   self.postMessage({ run, findings: findingsOf(now), house } satisfies LookOutput)
 }

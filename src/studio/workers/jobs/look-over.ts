@@ -1,4 +1,5 @@
-import { findingsOf, levelFindings, type Finding } from '../../../core/findings/findings.ts'
+import type { Finding } from '../../../core/findings/finding.ts'
+import { findingsOf, houseFindings } from '../../../core/findings/findings.ts'
 import type { Face, Pair } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
 import type { Level } from '../../../core/settings/levels.ts'
@@ -28,7 +29,7 @@ export function newOverseer(): Overseer {
       look: (game) =>
         Promise.resolve({
           findings: findingsOf(game),
-          house: levelFindings(game, { id: 'house', name: 'House rules' }, 0),
+          house: houseFindings(game),
         }),
       end: () => undefined,
     }

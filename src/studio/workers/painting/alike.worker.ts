@@ -14,7 +14,7 @@ export type AlikeCard = { key: string; width: number; height: number } & (
   { face: WithImage<Face> } | { back: WithImage<Back> }
 )
 /** All cards that are to be compared, by key; those that are new have come before. Cards of the same group are not compared. */
-export type AlikeRun = { run: number; faces: { key: string; group: string }[] }
+export type AlikeRun = { run: number; faces: { key: string; group: string | null }[] }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
 type Alike = { one: string; other: string; likeness: Record<Vision, number> }
 /** Cards that are alike, two by two, in numbers: of thousands, objects would hold the page. `pairs` has two places in `keys` each, `likeness` one value for each vision. */
@@ -47,7 +47,7 @@ async function compareAll({ run, faces }: AlikeRun): Promise<void> {
   const outdated = (): boolean => latest !== run
   const tell = (share: number, more: Partial<AlikeOutput> = {}): void =>
     self.postMessage({ run, share, ...more } satisfies AlikeOutput)
-  const groups = new Map<string, Set<string>>()
+  const groups = new Map<string, Groups>()
   for (const { key, group } of faces) groups.set(key, (groups.get(key) ?? new Set()).add(group))
   for (const kept of [waiting, drawn, looks]) for (const key of kept.keys()) if (!groups.has(key)) forget(key)
 
@@ -84,7 +84,7 @@ async function compareAll({ run, faces }: AlikeRun): Promise<void> {
 }
 
 /** What is alike of cards that do not only lie on the same pair. */
-function foundAmong(groups: ReadonlyMap<string, Set<string>>): AlikeFound {
+function foundAmong(groups: ReadonlyMap<string, Groups>): AlikeFound {
   const keys = [...groups.keys()]
   const places = new Map(keys.map((key, place) => [key, place]))
   const found = [...known.values()].filter(
@@ -117,8 +117,11 @@ function settle(one: string, other: string): void {
     known.set(`${one} ${other}`, { one, other, likeness })
 }
 
+/** Whose a card is: pairs by id, or the back. */
+type Groups = Set<string | null>
+
 /** Two faces that only ever occur on the same pair belong together. */
-const onlyTwins = (one: Set<string>, other: Set<string>): boolean =>
+const onlyTwins = (one: Groups, other: Groups): boolean =>
   one.size === 1 && other.size === 1 && [...one][0] === [...other][0]
 
 const compare = (one: Record<Vision, Look>, other: Record<Vision, Look>): Record<Vision, number> => ({

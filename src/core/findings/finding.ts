@@ -1,0 +1,51 @@
+import type { DealCode } from '../deal/deal.ts'
+import type { Section } from '../settings/settings.ts'
+
+/** Where in a game something is found: in the rules of a level, by its place in the ladder from 0, or of the house (null); in the deck; in a kept check. `key` may be empty. */
+export type Where =
+  | { level: number | null; section: Section; key: string }
+  | { level: null; section: 'deck' | 'checks'; key: string }
+
+/** What is known of each finding, for the words and the mends. */
+type Values = {
+  'gap-outside': { gap: string; rows: number; columns: number }
+  'unknown-pair': { name: string }
+  'unknown-tag': { name: string }
+  'unknown-picture': { holder: string; name: string }
+  /** `by`: the limit that even perfect luck does not keep */
+  'cannot-be-won': { by: 'turns'; pairs: number; turns: number } | { by: 'clock' }
+  /** so many of so many games are won before the lives are gone; `games` 0: fewer than 1 of 100. With `half` lives half of them are. */
+  'needs-luck': { lives: number; won: number; games: number; half: number }
+  'missing-alt': { pair: string }
+  /** the first of them by name, and how many more there are */
+  'unused-pairs': { names: string[]; more: number }
+  /** a card so many px wide, on a screen of this size, where `touchable` px can be touched */
+  'tiny-cards': { card: number; touchable: number; width: number; height: number }
+  /** two pairs by name, the id of the other, and how many more such twos there are */
+  'look-alikes': { one: string; other: string; id: string; more: number }
+  'back-like-face': { pair: string }
+  'kept-check-failed': { check: string; why: string }
+} & Record<DealCode, { why: string; steps?: number }>
+export type FindingCode = keyof Values
+
+/** One thing that the checks have to say. `stops`: the game cannot be dealt or won as it is. */
+export type Finding = {
+  [Code in FindingCode]: {
+    severity: 'stops' | 'warns'
+    code: Code
+    where: Where
+    values: Values[Code]
+  }
+}[FindingCode]
+/** A finding of this kind. */
+export type FindingOf<Code extends FindingCode> = Extract<Finding, { code: Code }>
+
+/** A place as it is written in files and by the command line: `levels[0].board.gaps`, `deck.pairs[3]`, `checks[0]`. */
+export function whereText({ level, section, key }: Where): string {
+  const at = key.startsWith('[') || !key ? `${section}${key}` : `${section}.${key}`
+  return level === null ? at : `levels[${level}].${at}`
+}
+
+/** Whether a finding is about how a board is filled and dealt. */
+export const isDealing = ({ where }: Finding): boolean =>
+  where.section === 'board' || where.section === 'fill' || where.section === 'deal'

@@ -1,0 +1,50 @@
+import type { Finding, FindingCode, FindingOf } from './finding.ts'
+
+/** `this` is what a sentence calls the level. */
+type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
+
+const lasts = (lives: number): string => `${lives} ${lives === 1 ? 'life lasts' : 'lives last'}`
+const dealWords = ({ why }: { why: string }): string => why
+
+const WORDS: Words = {
+  'odd-board': dealWords,
+  'too-few-cards': dealWords,
+  'too-few-pairs': dealWords,
+  'no-pairs': dealWords,
+  'arranged-wrong': dealWords,
+  'steps-unreachable': dealWords,
+  'steps-by-chance': dealWords,
+  'gap-outside': ({ gap, rows, columns }) => `the gap ${gap} lies outside ${rows} × ${columns}`,
+  'unknown-pair': ({ name }) => `no pair of the deck has the id "${name}"`,
+  'unknown-tag': ({ name }) => `no pair of the deck has the tag "${name}"`,
+  'unknown-picture': ({ holder, name }) => `${holder}: the library has no picture "${name}"`,
+  'cannot-be-won': (values, level) =>
+    values.by === 'turns'
+      ? `${level} cannot be won: ${values.pairs} pairs cannot be found in ${values.turns} turns`
+      : `${level} cannot be won: even perfect luck takes longer than the clock`,
+  'needs-luck': ({ lives, won, games, half }) =>
+    `${lasts(lives)} a perfect memory in ${games ? `${won} of ${games}` : 'fewer than 1 of 100'} games; ${half} last in half of them`,
+  'missing-alt': ({ pair }) => `${pair}: this image has no words for those who cannot see it`,
+  'unused-pairs': ({ names, more }) => `no level uses ${names.join(', ')}${more ? ` and ${more} more` : ''}`,
+  'tiny-cards': ({ card, touchable, width, height }) =>
+    `on a phone of ${width} × ${height} px a card is ${card} px; ${touchable} can be touched`,
+  'look-alikes': ({ one, other, more }) =>
+    `${one} and ${other} look alike${more ? `, and ${more} more such pairs` : ''}`,
+  'back-like-face': ({ pair }) => `the back could be taken for ${pair}`,
+  'kept-check-failed': ({ check, why }) => `${check}: ${why}`,
+}
+/** Sentences that name the level themselves. */
+const NAMES_LEVEL: ReadonlySet<FindingCode> = new Set(['cannot-be-won'])
+
+/** What a finding says where it is clear which level it is about. */
+export function findingWords({ code, values }: Finding, level = 'this level'): string {
+  return (WORDS[code] as (values: Finding['values'], level: string) => string)(values, level)
+}
+
+/** What a finding says among those of a whole game: with the name of its level. In: the names by which the levels of the game are called. */
+export function findingLine(finding: Finding, levels: readonly { name: string }[]): string {
+  const { level } = finding.where
+  const name = level === null ? undefined : levels[level]?.name
+  if (name === undefined) return findingWords(finding)
+  return NAMES_LEVEL.has(finding.code) ? findingWords(finding, name) : `${name}: ${findingWords(finding)}`
+}
