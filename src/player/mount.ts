@@ -6,16 +6,17 @@ import { isOver, NEVER } from '../core/play/round.ts'
 import type { Cells } from '../core/deal/deal.ts'
 import type { Input } from '../core/play/events.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
+import { newAnnouncer } from './announcer.ts'
 import { BoardView } from './board.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
+import { newLoop } from './loop.ts'
 import { keepPace } from './motion.ts'
-import { panelFor } from './panels.ts'
-import { playSound, soundOf } from './sound.ts'
+import { PanelHost } from './panel-host.ts'
 import './player.css'
-import { keepOpen, readOpen } from './open-game.ts'
+import { newOpenKeeper, readOpen } from './open-game.ts'
 import {
   act,
   dealTable,
@@ -28,7 +29,6 @@ import {
   timeNow,
   type Table,
 } from './table.ts'
-import { shown, spoken } from './words.ts'
 
 export type PlayerOptions = {
   game: Game
@@ -70,11 +70,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const { game, keep = null, keepGame = null } = options
   const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!)
   table.glass = options.glass ?? false
-  let frame = 0
-  let record = false
-  let panelDrawn: HTMLElement | null = null
-  let panelOf = 'none'
-  let focusBefore: HTMLElement | null = null
+  /** what of the board is drawn no longer as it is: all of it after a deal */
+  let stale: 'nothing' | 'cards' | 'board' = 'board'
+  let isRecord = false
+  let keyboardGoesToBoard = false
 
   const board = new BoardView(table)
   const hud = new Hud(
@@ -82,13 +81,21 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     { pause, levels: () => open('levels'), sound: toggleSound, turnBack: () => input({ do: 'turn-back' }) },
     options.levels ?? true,
   )
-  const live = element('p', 'lt-hidden')
-  live.setAttribute('role', 'status')
+  const announcer = newAnnouncer(table, hud)
   const felt = element('div', 'lt-felt', board.behind.root, board.root)
-  const root = element('section', 'lt-player', hud.head, hud.bar, felt, hud.foot, live)
+  const root = element('section', 'lt-player', hud.head, hud.bar, felt, hud.foot, announcer.live)
   root.setAttribute('aria-label', game.title)
   keepPace(root, table.speed)
   host.replaceChildren(root)
+  const panels = new PanelHost(table, board, felt, {
+    resume,
+    again: () => again(),
+    deal: (level) => again(level.id),
+    close: resume,
+  })
+  const keeper = newOpenKeeper(keepGame, table)
+  const loop = newLoop(draw)
+
   listen(board, table, (cell) => input({ do: 'press', cell }))
   // not a container of the style: its least change would lay out every card anew
   const resized = new ResizeObserver(() => {
@@ -100,6 +107,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()
   }
   document.addEventListener('visibilitychange', whenHidden)
+  addEventListener('pagehide', keeper.now)
+  root.addEventListener('keydown', (event) => {
+    if (event.key === 'Escape' && (table.panel === 'pause' || table.panel === 'levels')) resume()
+  })
 
   /** Gives the parts around the table the room that the geometry has for them. */
   function makeRoom(): void {
@@ -109,82 +120,68 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       root.style.setProperty(`--lt-${part}`, `${height}px`)
   }
 
-  function deal(level?: string, seed?: string, cells?: Cells): void {
-    dealTable(table, findLevel(game, level) ?? table.level, seed, cells)
+  /** The one place that draws, once a frame: time passes, and what it or the player changed is shown. Out: whether time goes on by itself. */
+  function draw(): boolean {
+    if (tick(table)) finish()
+    if (stale === 'board') build()
+    const events = newEvents(table)
+    if (events.length) {
+      announcer.tell(events)
+      if (events.some(({ kind }) => kind === 'won'))
+        isRecord = keepBest(keep, table.level.id, resultOf(table.round!))
+      keeper.changed()
+    }
+    if (events.length || stale === 'cards') board.draw()
+    root.classList.toggle('lt-is-won', table.round?.phase === 'won')
+    if (events.length) options.onChange?.(table)
+    stale = 'nothing'
+    hud.draw()
+    panels.draw(() => readBest(keep), isRecord)
+    if (keyboardGoesToBoard) board.focus(table.cursor)
+    keyboardGoesToBoard = false
+    const { round } = table
+    if (!round || round.phase === 'paused' || table.held) return false
+    // behind the result the last two cards still settle
+    return !isOver(round) || table.panel === 'none' || round.nextDue !== NEVER
+  }
+
+  /** Lays the board of a new round. */
+  function build(): void {
+    const { look, turn } = table.settings
     makeRoom()
-    record = false
-    root.style.setProperty('--table', table.settings.look.table)
-    root.classList.toggle('lt-fade', table.settings.turn.onMatch === 'fade')
-    root.dataset.flip = table.settings.look.flip
-    root.dataset.dealIn = table.settings.look.dealIn
+    root.style.setProperty('--table', look.table)
+    root.classList.toggle('lt-fade', turn.onMatch === 'fade')
+    root.dataset.flip = look.flip
+    root.dataset.dealIn = look.dealIn
     board.build()
     root.classList.remove('lt-dealt', 'lt-is-won')
     void root.offsetWidth
     root.classList.add('lt-dealt')
-    hud.say(table.settings.turn.firstLook > 0 ? 'look well…' : '', 'plain')
-    live.textContent = table.settings.turn.firstLook > 0 ? 'Look: all cards lie face up for a moment.' : ''
-    if (audible()) playSound('deal')
-    options.onChange?.(table)
-    keepOpen(keepGame, table)
-    after()
-    run()
   }
 
-  /** Tells what happened since the last time, and draws. */
-  function after(): void {
-    const events = newEvents(table)
-    const words: string[] = []
-    for (const event of events) {
-      const sound = soundOf(event)
-      if (sound && audible()) playSound(sound)
-      const word = spoken(table, event)
-      if (word) words.push(word)
-      const line = shown(event)
-      if (line) hud.say(line.text, line.tone)
-      if (event.kind === 'won') {
-        root.classList.add('lt-is-won')
-        record = keepBest(keep, table.level.id, resultOf(table.round!))
-      }
-    }
-    if (words.length) live.textContent = words.join(' ')
-    if (events.length) {
-      board.draw()
-      options.onChange?.(table)
-      keepOpen(keepGame, table)
-    }
-    hud.draw()
-    drawPanel()
+  function deal(level?: string, seed?: string, cells?: Cells): void {
+    dealTable(table, findLevel(game, level) ?? table.level, seed, cells)
+    isRecord = false
+    stale = 'board'
+    announcer.dealt()
+    keeper.changed()
+    options.onChange?.(table)
+    loop.ask()
   }
 
   function input(what: Parameters<typeof act>[1]): void {
     if (table.panel !== 'none' && what.do === 'press') return
     tick(table)
     act(table, what)
-    after()
-    run()
-  }
-
-  /** One frame: time passes, what changed is drawn. Rests while nothing can happen by itself. */
-  function step(): void {
-    frame = 0
-    if (tick(table)) finish()
-    after()
-    const { round } = table
-    if (!round || round.phase === 'paused' || table.held) return
-    // behind the result the last two cards still settle
-    if (!isOver(round) || table.panel === 'none' || round.nextDue !== NEVER) run()
-  }
-  function run(): void {
-    if (frame === 0) frame = requestAnimationFrame(step)
+    loop.ask()
   }
 
   function stand(inputs: readonly Input[], at: number): void {
     standTable(table, inputs, at)
-    root.classList.toggle('lt-is-won', table.round?.phase === 'won')
-    hud.say('', 'plain')
-    board.draw()
+    if (stale === 'nothing') stale = 'cards'
+    announcer.hush()
     options.onChange?.(table)
-    after()
+    loop.ask()
   }
 
   function stepDue(): void {
@@ -208,8 +205,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   function open(what: Table['panel']): void {
     if (what === 'levels' && table.round && !isOver(table.round)) act(table, { do: 'pause' })
     table.panel = what
-    after()
-    drawPanel()
+    keeper.now()
+    loop.ask()
   }
 
   function pause(): void {
@@ -223,54 +220,19 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   function resume(): void {
     table.panel = table.round && isOver(table.round) && timeNow(table) >= table.endsAt ? 'result' : 'none'
     act(table, { do: 'resume' })
-    after()
-    run()
+    loop.ask()
   }
-
-  const audible = (): boolean => table.sound && table.settings.look.sounds
 
   function toggleSound(): void {
     table.sound = !table.sound
-    hud.draw()
-  }
-
-  function drawPanel(): void {
-    if (panelOf === table.panel) return
-    panelOf = table.panel
-    panelDrawn?.remove()
-    felt.classList.remove('lt-peek')
-    panelDrawn = panelFor(
-      table,
-      {
-        resume,
-        again: () => again(),
-        deal: (level) => again(level.id),
-        close: resume,
-        peek: () => felt.classList.toggle('lt-peek'),
-      },
-      readBest(keep),
-      record,
-    )
-    felt.classList.toggle('lt-covered', panelDrawn !== null)
-    board.root.inert = panelDrawn !== null
-    if (!panelDrawn) return focusBefore?.focus({ preventScroll: true })
-    const focused = document.activeElement
-    focusBefore = focused instanceof HTMLElement && root.contains(focused) ? focused : null
-    felt.append(panelDrawn)
-    // a player who was not at the table is left where they are
-    if (focusBefore || focused === document.body)
-      panelDrawn.querySelector('button')?.focus({ preventScroll: true })
+    loop.ask()
   }
 
   /** A new round from a panel: the keyboard comes back to the board. */
   function again(level?: string): void {
     deal(level)
-    board.focus(table.cursor)
+    keyboardGoesToBoard = true
   }
-
-  root.addEventListener('keydown', (event) => {
-    if (event.key === 'Escape' && (table.panel === 'pause' || table.panel === 'levels')) resume()
-  })
 
   const left = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
   deal(left?.level, left?.seed ?? options.seed)
@@ -279,6 +241,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     runAt(table, table.speed)
     pause()
   }
+  // the first time at once, so that the table is never seen empty
+  if (draw()) loop.ask()
   return {
     table,
     deal,
@@ -287,18 +251,20 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     run(speed) {
       runAt(table, speed)
       keepPace(root, speed)
-      run()
+      loop.ask()
     },
     pause,
     setGlass(on) {
       table.glass = on
-      board.draw()
+      if (stale === 'nothing') stale = 'cards'
+      loop.ask()
     },
     destroy() {
-      cancelAnimationFrame(frame)
-      frame = -1
+      loop.end()
+      keeper.now()
       resized.disconnect()
       document.removeEventListener('visibilitychange', whenHidden)
+      removeEventListener('pagehide', keeper.now)
       root.remove()
     },
   }

@@ -8,12 +8,24 @@ import type { Table } from './table.ts'
 /** A game that is not over, as it is kept for the next visit: enough to play it again up to where it stood. */
 export type OpenGame = { level: string; seed: string; inputs: Input[]; at: number }
 
-/** Keeps the game on the table while it is not over; forgets it when it is, or before the first press. */
-export function keepOpen(keep: Keep | null, table: Table): void {
-  if (!keep || !table.round) return
-  const open = table.inputs.length > 0 && !isOver(table.round)
-  const { level, seed, inputs, round } = table
-  keep.write(open ? JSON.stringify({ level: level.id, seed, inputs, at: round.at } satisfies OpenGame) : '')
+/** How long changes are gathered before the open game is kept, in ms. */
+const KEEP_AFTER = 1000
+
+/** Keeps the game on the table while it is not over; forgets it when it is, or before the first press. Soon after a change, or `now`, as when the page is left. */
+export function newOpenKeeper(keep: Keep | null, table: Table) {
+  let timer = 0
+  function now(): void {
+    clearTimeout(timer)
+    timer = 0
+    if (!keep || !table.round) return
+    const open = table.inputs.length > 0 && !isOver(table.round)
+    const { level, seed, inputs, round } = table
+    keep.write(open ? JSON.stringify({ level: level.id, seed, inputs, at: round.at } satisfies OpenGame) : '')
+  }
+  function changed(): void {
+    if (keep) timer ||= window.setTimeout(now, KEEP_AFTER)
+  }
+  return { now, changed }
 }
 
 /** The game that was left open, or null; what cannot be read is as good as none. */

@@ -42,7 +42,6 @@ export function arrangedCells(
     const before = waiting.get(pairs[index]!.id) ?? 0
     waiting.set(pairs[index]!.id, related ? before + (side === 'a' ? 1 : -1) : 1 - before)
   }
-  for (const [id, left] of waiting)
-    if (left !== 0) return bad('arranged', `a card of "${id}" has no twin`)
+  for (const [id, left] of waiting) if (left !== 0) return bad('arranged', `a card of "${id}" has no twin`)
   return good(cells)
 }

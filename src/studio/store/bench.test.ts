@@ -65,9 +65,23 @@ describe('the history', () => {
       }),
     )
   })
+  test('joins an edit neither to one that was undone nor to one that was done again', async () => {
+    const bench = await benchWith()
+    const edit = (title: string): void => bench.edit('rename', titled(title), 'title')
+    edit('one')
+    bench.undo()
+    bench.redo()
+    edit('two')
+    expect(bench.past).toHaveLength(2)
+    bench.undo()
+    expect(bench.game!.title).toBe('one')
+    edit('three')
+    bench.undo()
+    expect(bench.game!.title).toBe('one')
+  })
   test('takes quick edits of one thing as one step, slow ones and other things as their own', async () => {
     const bench = await benchWith()
-    const edit = (about: string, after: number): void => {
+    const edit = (about: string | null, after: number): void => {
       now += after
       bench.edit('rename', titled(`at ${now}`), about)
     }
@@ -78,12 +92,12 @@ describe('the history', () => {
     edit('title', 1200)
     expect(bench.past).toHaveLength(2)
     edit('other', 1)
-    edit('', 1)
-    edit('', 1)
+    edit(null, 1)
+    edit(null, 1)
     expect(bench.past).toHaveLength(5)
     // what was undone is not joined to
     bench.undo()
-    edit('', 1)
+    edit(null, 1)
     expect([bench.past.length, bench.future.length]).toEqual([5, 0])
   })
   test('an edit that changes nothing is no step', async () => {
@@ -110,7 +124,7 @@ describe('the history', () => {
 describe('a setting', () => {
   test('belongs to the open level, or to the house rules, and is given back', async () => {
     const bench = await benchWith()
-    bench.rung = ''
+    bench.rung = null
     bench.set('board', { rows: 6 })
     expect(bench.game!.house.board.rows).toBe(6)
     bench.rung = 'first'

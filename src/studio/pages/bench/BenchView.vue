@@ -27,7 +27,7 @@ const withLadder = computed(() => station.value !== 'deck' && station.value !== 
 
 /** A station keeps the rung; one that plays needs a level, so the house rules give way to the first. */
 const to = (name: Station) => {
-  const level = bench.rung || (name === 'play' ? bench.game?.levels[0]?.id : '')
+  const level = bench.rung ?? (name === 'play' ? bench.game?.levels[0]?.id : null)
   return {
     name: 'bench',
     params: { id: String(route.params.id), station: name, ...(level ? { level } : {}) },
@@ -62,7 +62,7 @@ function followRoute(): void {
       ...to(station.value),
       params: { ...to(station.value).params, level: bench.game.levels[0]!.id },
     })
-  else bench.rung = ''
+  else bench.rung = null
 }
 watch(
   () => bench.rung,

@@ -79,9 +79,9 @@ useSortable(list, move)
     <RouterLink
       v-if="station !== 'play'"
       class="house"
-      :class="{ open: !bench.rung }"
+      :class="{ open: bench.rung === null }"
       :to="houseTo"
-      :aria-current="!bench.rung || undefined"
+      :aria-current="bench.rung === null || undefined"
     >
       <strong>House rules</strong>
       <span class="soft">what every level follows</span>

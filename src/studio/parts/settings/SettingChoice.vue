@@ -1,29 +1,30 @@
 <script setup lang="ts" generic="S extends Section">
 import { computed } from 'vue'
 import type { Section, Settings } from '../../../core/settings/settings.ts'
-import { useBench } from '../../store/bench.ts'
 import ChoiceWord from './ChoiceWord.vue'
 import OwnTab from './OwnTab.vue'
-import { settingWords } from './setting-words.ts'
+import { useSetting } from './useSetting.ts'
 
 /** A choice of the open rung's settings, with its "own" tab. Yes and no are chosen as 'true' and 'false'. */
 const props = defineProps<{ section: S; name: keyof Settings[S] & string }>()
-const bench = useBench()
-const words = computed(() => settingWords(props.section, props.name))
-const value = computed(() => String(bench.settings![props.section][props.name]))
-function set(next: string): void {
-  const plain = next === 'true' ? true : next === 'false' ? false : next
-  bench.set(props.section, { [props.name]: plain } as Partial<Settings[S]>, `change "${words.value.label}"`)
-}
+const { words, value } = useSetting(
+  () => props.section,
+  () => props.name,
+)
+const text = computed({
+  get: () => String(value.value),
+  set: (next) =>
+    (value.value = (
+      next === 'true' ? true : next === 'false' ? false : next
+    ) as Settings[S][keyof Settings[S] & string]),
+})
 </script>
 
 <template>
   <span class="setting"
-    ><ChoiceWord
-      :model-value="value"
-      :label="words.label"
-      :choices="words.choices!"
-      @update:model-value="set" /><OwnTab :section="section" :names="[name]"
+    ><ChoiceWord v-model="text" :label="words.label" :choices="words.choices!" /><OwnTab
+      :section="section"
+      :names="[name]"
   /></span>
 </template>
 

@@ -1,10 +1,8 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed } from 'vue'
-import { useBench } from '../../store/bench.ts'
 import NumberWord from './NumberWord.vue'
 import OwnTab from './OwnTab.vue'
-import { settingWords } from './setting-words.ts'
+import { useSetting } from './useSetting.ts'
 
 /** A limit that may be there or not: "5 lives", or "no lives to lose". */
 const props = defineProps<{
@@ -14,22 +12,21 @@ const props = defineProps<{
   /** with what it begins when it is switched on */
   start: number
 }>()
-const bench = useBench()
-const told = computed(() => settingWords('limits', props.name))
-const value = computed(() => bench.settings!.limits[props.name])
-const set = (next: number | null): void =>
-  bench.set('limits', { [props.name]: next }, `change "${told.value.label}"`)
+const { words: told, value } = useSetting(
+  () => 'limits',
+  () => props.name,
+)
 </script>
 
 <template>
   <span class="limit">
     <template v-if="value !== null">
-      <NumberWord :model-value="value" :label="told.label" :bounds="told.bounds!" @update:model-value="set" />
-      <ElButton class="switch" :title="`Take the limit away: ${none}`" @click="set(null)">
+      <NumberWord v-model="value" :label="told.label" :bounds="told.bounds!" />
+      <ElButton class="switch" :title="`Take the limit away: ${none}`" @click="value = null">
         {{ words }}
       </ElButton>
     </template>
-    <ElButton v-else class="switch" :title="`Set a limit: ${start} ${words}`" @click="set(start)">
+    <ElButton v-else class="switch" :title="`Set a limit: ${start} ${words}`" @click="value = start">
       {{ none }}
     </ElButton>
     <OwnTab section="limits" :names="[name]" />

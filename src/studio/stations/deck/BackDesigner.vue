@@ -21,7 +21,7 @@ const picking = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
 const wanted = ref<'emblem' | 'image'>('emblem')
 
-function change(next: Partial<Back>, about = ''): void {
+function change(next: Partial<Back>, about: string | null = null): void {
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
 }
 const without = (key: 'emblem' | 'image'): void =>

@@ -29,7 +29,7 @@ const tags = computed(() => {
   return [...counts].sort(([a], [b]) => a.localeCompare(b))
 })
 const typed = ref('')
-function edit(label: string, to: (pairs: Pair[]) => Pair[], about = ''): void {
+function edit(label: string, to: (pairs: Pair[]) => Pair[], about: string | null = null): void {
   bench.edit(label, (game) => void (game.deck.pairs = to(bench.game!.deck.pairs)), about)
 }
 function tag(word: string, on: boolean): void {

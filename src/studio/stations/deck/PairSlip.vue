@@ -46,7 +46,7 @@ const twins = computed({
           ? { ...rest, b: { kind: 'text', text: pair.name.slice(0, LENGTHS.text) } }
           : rest
       },
-      '',
+      null,
     )
   },
 })
@@ -56,14 +56,15 @@ const SIDES = [
   { label: 'second', value: 'b' },
 ]
 
-function change(label: string, to: (pair: Pair) => Pair, about: string): void {
+/** `about`: what is changed of the pair; null makes it a step of its own. */
+function change(label: string, to: (pair: Pair) => Pair, about: string | null): void {
   bench.edit(
     label,
     (game) => {
       const at = game.deck.pairs.findIndex(({ id }) => id === props.pair.id)
       if (at >= 0) game.deck.pairs[at] = to(props.pair)
     },
-    about && `${props.pair.id}/${about}`,
+    about === null ? null : `${props.pair.id}/${about}`,
   )
 }
 const changeFace = (label: string, next: Face, about: string): void =>

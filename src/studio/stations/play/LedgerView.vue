@@ -16,8 +16,8 @@ import { PHASE_WORDS, ledgerJson, ledgerText, sights, type LedgerRow } from './l
 import LedgerCards from './LedgerCards.vue'
 import LedgerEvents from './LedgerEvents.vue'
 
-/** Every card's state, and the list of events, as the machine has them. `version` grows with each change of the table. */
-const props = defineProps<{ table: Readonly<Table>; version: number }>()
+/** Every card's state, and the list of events, as the machine has them. The table is another value whenever it changed. */
+const props = defineProps<{ table: Readonly<Table> }>()
 const { say } = useToasts()
 const query = ref('')
 const follow = ref(true)
@@ -28,11 +28,11 @@ const SHOWN = [
 ] as const
 const shown = ref<(typeof SHOWN)[number][0]>('all')
 
-const round = computed(() => (props.version, props.table.round))
+const round = computed(() => props.table.round)
 const columns = computed(() => props.table.settings.board.columns)
 const rows = computed<LedgerRow[]>(() => {
   const now = round.value
-  if (!now || props.version < 0) return []
+  if (!now) return []
   const seen = sights(now.events!, now.cells.length)
   return now.states.flatMap((state, cell) => {
     if (state === null) return []
@@ -61,7 +61,7 @@ const found = computed(() => {
   )
 })
 const events = computed(() => {
-  const all = props.version < 0 ? [] : (round.value?.events ?? [])
+  const all = round.value?.events ?? []
   if (shown.value === 'refused') return all.filter(({ kind }) => kind === 'refused')
   if (shown.value === 'turns') return all.filter(({ kind }) => kind === 'match' || kind === 'miss')
   return [...all]
@@ -69,14 +69,14 @@ const events = computed(() => {
 /** the cell of the card that was turned last, and how many were turned before it */
 const last = computed(() => {
   const now = round.value
-  if (!now || props.version < 0) return { cell: -1, flips: 0 }
+  if (!now) return { cell: -1, flips: 0 }
   return { cell: now.second < 0 ? now.first : now.second, flips: now.flips }
 })
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 /** The clock and the lock, as they stand. */
 const clock = computed(() => {
   const now = round.value
-  if (!now || props.version < 0) return ''
+  if (!now) return ''
   const left = timeLeft(now)
   return [
     `${seconds(timeUsed(now))} used`,
@@ -104,8 +104,8 @@ const copyText = (): Promise<void> =>
   copy('The ledger', ledgerText(rows.value, round.value!.events!, columns.value))
 const copyJson = (): Promise<void> =>
   copy('The ledger', ledgerJson(rows.value, round.value!.events!, props.table.seed, props.table.level.id))
-const phase = computed(() => (props.version < 0 || !round.value ? '' : PHASE_WORDS[round.value.phase]))
-const due = computed(() => (props.version < 0 || !round.value ? '' : clockDueIn(round.value)))
+const phase = computed(() => (round.value ? PHASE_WORDS[round.value.phase] : ''))
+const due = computed(() => (round.value ? clockDueIn(round.value) : ''))
 </script>
 
 <template>

@@ -18,8 +18,6 @@ import type { Tape, useTapes } from './useTapes.ts'
 /** What stands beside the table: the ledger, or the tapes and checks; and the ways to try it harder. */
 const props = defineProps<{
   table: Readonly<Table> | null
-  /** grows with every change of the table */
-  version: number
   tapes: ReturnType<typeof useTapes>
 }>()
 const emit = defineEmits<{
@@ -40,7 +38,7 @@ const records = useRecords(props.tapes, (...shown) => emit('show', ...shown))
 
 function showBroken(broke: Omit<Played, 'level'>): void {
   rough.value = false
-  emit('show', { level: bench.rung, ...broke }, 'Broken', Infinity)
+  emit('show', { level: bench.level!.id, ...broke }, 'Broken', Infinity)
 }
 </script>
 
@@ -52,7 +50,7 @@ function showBroken(broke: Omit<Played, 'level'>): void {
         Tapes and checks
       </ElButton>
     </div>
-    <LedgerView v-if="table && side === 'ledger'" :table="table" :version="version" />
+    <LedgerView v-if="table && side === 'ledger'" :table="table" />
     <ChecksPanel
       v-else-if="table"
       :name="name"

@@ -34,14 +34,15 @@ const phone = ref(false)
 const speed = ref(1)
 const seed = ref('')
 const table = shallowRef<Readonly<Table> | null>(null)
-/** grows with every change of the table, which is not reactive itself */
-const version = ref(0)
+/** the table as it stood when it was looked at last: a value of its own each time, since the table itself is not reactive */
+const seen = shallowRef<Readonly<Table> | null>(null)
 let player: Player | null = null
 /** the turns on the tape, and how many of them lie behind the table */
 const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
 /** What stands beside the table follows it a frame behind. */
 const follow = idly(() => {
-  version.value++
+  const now = table.value
+  seen.value = now && { ...now, round: now.round && { ...now.round } }
   tape.value = { chips: tapes.chips.value, at: tapes.at.value }
 })
 
@@ -50,13 +51,13 @@ const tapes = useTapes({
   game: () => bench.game!,
   player: () => player,
 })
-const held = computed(() => version.value >= 0 && (table.value?.held ?? false))
-const round = computed(() => (version.value, table.value?.round ?? null))
+const held = computed(() => seen.value?.held ?? false)
+const round = computed(() => seen.value?.round ?? null)
 
 /** The game as it is tried here: the same, or with this level's twins dealt side by side. */
 function tried(): Game {
   const game = drawnGame(bench.game!)
-  const level = findLevel(game, bench.rung)
+  const level = findLevel(game, bench.rung ?? undefined)
   if (!inOrder.value || !level) return game
   const ordered = withOwn(level, 'deal', { way: 'in-order' })
   return { ...game, levels: game.levels.map((one) => (one === level ? ordered : one)) }
@@ -67,7 +68,7 @@ function mount(withSeed?: string): void {
   player = mountPlayer(host.value!, {
     game: tried(),
     art: pictureUrl,
-    level: bench.rung,
+    level: bench.rung ?? undefined,
     seed: withSeed,
     // where there is no room for the ladder, the table has a choice of levels itself
     levels: matchMedia('(max-width: 760px)').matches,
@@ -138,7 +139,7 @@ const faceOf = (cell: number): Face | null => {
   const pair = card === undefined ? undefined : bench.game!.deck.pairs[pairOf(card)]
   return pair ? (sideOf(card!) === 'b' && pair.b) || pair.a : null
 }
-const nameOf = (cell: number): string => cellName(cell, table.value?.settings.board.columns ?? 1)
+const nameOf = (cell: number): string => cellName(cell, seen.value?.settings.board.columns ?? 1)
 
 onMounted(() => mount())
 onBeforeUnmount(() => player?.destroy())
@@ -180,8 +181,8 @@ useKeys({
       class="tools"
       :seed="seed"
       :held="held"
-      :timed="table?.settings.clock.mode === 'down'"
-      :lives="table?.settings.limits.lives !== null"
+      :timed="seen?.settings.clock.mode === 'down'"
+      :lives="seen?.settings.limits.lives !== null"
       @deal="dealt()"
       @seed="useSeed"
       @step="player?.stepDue()"
@@ -199,7 +200,7 @@ useKeys({
       :name-of="nameOf"
       @jump="tapes.jump"
     />
-    <PlaySide class="side" :table="table" :version="version" :tapes="tapes" @take="takeTape" @show="show" />
+    <PlaySide class="side" :table="seen" :tapes="tapes" @take="takeTape" @show="show" />
   </div>
 </template>
 

@@ -1,0 +1,43 @@
+import type { Best } from './best.ts'
+import type { BoardView } from './board.ts'
+import { panelFor, type PanelActs } from './panels.ts'
+import type { Table } from './table.ts'
+
+/** Lays the panel that the table asks for over the board, and brings the keyboard there and back. */
+export class PanelHost {
+  private drawn: HTMLElement | null = null
+  private drawnFor: Table['panel'] = 'none'
+  private focusBefore: HTMLElement | null = null
+
+  constructor(
+    private readonly table: Table,
+    private readonly board: BoardView,
+    private readonly felt: HTMLElement,
+    private readonly acts: Omit<PanelActs, 'peek'>,
+  ) {}
+
+  /** `best`: the results won so far; `isRecord`: this one beat them. */
+  draw(best: () => Best, isRecord: boolean): void {
+    const { table, board, felt } = this
+    if (this.drawnFor === table.panel) return
+    this.drawnFor = table.panel
+    this.drawn?.remove()
+    felt.classList.remove('lt-peek')
+    const peek = (): boolean => felt.classList.toggle('lt-peek')
+    this.drawn = panelFor(table, { ...this.acts, peek }, best(), isRecord)
+    felt.classList.toggle('lt-covered', this.drawn !== null)
+    board.root.inert = this.drawn !== null
+    if (this.drawn) this.takeFocus(this.drawn)
+    else this.focusBefore?.focus({ preventScroll: true })
+  }
+
+  /** A player who was not at the table is left where they are. */
+  private takeFocus(panel: HTMLElement): void {
+    const focused = document.activeElement
+    const isHere = focused instanceof HTMLElement && this.felt.parentElement!.contains(focused)
+    this.focusBefore = isHere ? focused : null
+    this.felt.append(panel)
+    if (this.focusBefore || focused === document.body)
+      panel.querySelector('button')?.focus({ preventScroll: true })
+  }
+}

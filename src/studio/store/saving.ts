@@ -1,0 +1,85 @@
+import { ref, type Ref, type ShallowRef } from 'vue'
+import type { Game } from '../../core/game/game.ts'
+import { Changed, keepGame, oneGame, onOtherTab, type Kept } from './db.ts'
+
+/** How long edits are gathered before they are saved, in ms, from the first that is not: hands that never rest do not put it off. */
+const SAVE_AFTER = 120
+
+/** Keeps the document on the bench in the browser. `theirs` takes over what another tab has saved. */
+export function useSaving(key: Ref<string>, game: ShallowRef<Game | null>, theirs: (row: Kept) => void) {
+  const state = ref<'saved' | 'saving' | 'failed' | 'clash'>('saved')
+  const failure = ref('')
+  let rev = 0
+  let dirty = false
+  let timer = 0
+  let saving: Promise<void> | null = null
+
+  /** The document is what lies in the storage at this rev. */
+  function begin(at: number): void {
+    rev = at
+    dirty = false
+    state.value = 'saved'
+  }
+
+  /** The document was edited: it is kept soon. */
+  function changed(): void {
+    dirty = true
+    if (state.value === 'clash') return
+    state.value = 'saving'
+    timer ||= window.setTimeout(() => void flush(), SAVE_AFTER)
+  }
+
+  /** Keeps what is not kept yet, now. */
+  async function flush(): Promise<void> {
+    clearTimeout(timer)
+    timer = 0
+    if (saving) await saving
+    if (!dirty || !game.value || state.value === 'clash') return
+    dirty = false
+    saving = save(game.value).finally(() => (saving = null))
+    await saving
+  }
+
+  async function save(doc: Game): Promise<void> {
+    try {
+      rev = await keepGame(key.value, doc, rev)
+      if (!dirty) state.value = 'saved'
+    } catch (error) {
+      dirty = true
+      state.value = error instanceof Changed ? 'clash' : 'failed'
+      failure.value = (error as Error).message || (error as Error).name
+    }
+  }
+
+  /** After a clash: takes what the other tab saved; this tab's own stays one undo away. */
+  async function takeTheirs(): Promise<void> {
+    const row = await oneGame(key.value)
+    if (!row || !game.value) return
+    theirs(row)
+    begin(row.rev)
+  }
+
+  /** After a clash: saves this tab's document over the other's. */
+  async function keepMine(): Promise<void> {
+    rev = (await oneGame(key.value))?.rev ?? 0
+    state.value = 'saving'
+    dirty = true
+    await flush()
+  }
+
+  async function retry(): Promise<void> {
+    state.value = 'saving'
+    await flush()
+  }
+
+  onOtherTab((other) => {
+    if (other !== key.value || !game.value) return
+    void oneGame(other).then((row) => {
+      if (!row || row.rev === rev) return
+      if (dirty || saving) state.value = 'clash'
+      else void takeTheirs()
+    })
+  })
+
+  return { state, failure, begin, changed, flush, takeTheirs, keepMine, retry }
+}
