@@ -143,7 +143,7 @@ test.describe('many pairs at once', () => {
 
   test('what was done can be undone from its message, until something else is done', async ({ page }) => {
     await openStation(page, 'deck')
-    const undo = page.getByRole('status').getByRole('button', { name: 'Undo' })
+    const undo = page.getByRole('alert').getByRole('button', { name: 'Undo' })
     await page.getByRole('option', { name: 'Bell', exact: true }).click()
     await page.keyboard.press('Delete')
     await undo.click()

@@ -67,7 +67,7 @@ for (const [what, content, message] of [
     await page.goto('/')
     await expect(page.getByRole('article')).toHaveCount(3)
     await page.getByLabel('Game files').setInputFiles(given('no-json.json', content as string))
-    await expect(page.getByRole('status').getByText(message)).toHaveCount(1)
+    await expect(page.getByRole('alert').getByText(message)).toHaveCount(1)
     await expect(page.getByRole('article')).toHaveCount(3)
   })
 
@@ -157,7 +157,7 @@ test('a game with images goes out as a zip and comes in again', async ({ page })
   expect(name).toBe('clockmakers-drawer.game.zip')
   await page.goto('/')
   await page.getByLabel('Game files').setInputFiles(path)
-  await page.getByRole('status').getByRole('button', { name: 'Open' }).click()
+  await page.getByRole('alert').getByRole('button', { name: 'Open' }).click()
   await expect(page.getByText('25 pairs', { exact: true })).toBeVisible()
 })
 
@@ -174,7 +174,7 @@ test('text from a game never becomes HTML', async ({ page }) => {
   })
   await page.goto('/')
   await page.getByLabel('Game files').setInputFiles(given('evil.json', game))
-  await page.getByRole('status').getByRole('button', { name: 'Open' }).click()
+  await page.getByRole('alert').getByRole('button', { name: 'Open' }).click()
   for (const name of ['Deal', 'Rules', 'Play', 'Ship', 'Deck']) {
     await page.getByRole('link', { name, exact: true }).click()
     await expect(page.locator('.station').getByRole('heading').first()).toBeVisible()

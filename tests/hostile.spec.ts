@@ -61,7 +61,7 @@ test('the shelf refuses files with any of them, and answers throughout', async (
       mimeType: 'application/json',
       buffer: Buffer.from(JSON.stringify(gameOf(srcOf(image)))),
     })
-    await expect(page.getByRole('status').getByText(image.refused).last()).toBeVisible()
+    await expect(page.getByRole('alert').getByText(image.refused).last()).toBeVisible()
     // a page that is held up gives no frame
     await page.evaluate(() => new Promise(requestAnimationFrame))
   }

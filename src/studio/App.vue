@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
-import ToastList from './parts/toast/ToastList.vue'
+import { showToasts } from './parts/toast/showToasts.ts'
+
+showToasts()
 </script>
 
 <template>
   <p v-if="storageProblem" class="storage" role="alert">{{ storageProblem }}</p>
   <RouterView />
-  <ToastList />
 </template>
 
 <style scoped>

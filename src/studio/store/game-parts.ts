@@ -8,7 +8,7 @@ import { slicesOf } from './same.ts'
  * A game is stored in parts, so that of a large one that is saved after every edit only what was changed is written out and stored anew: every hundred of its
  * pairs are one part and every level is one; what is left is the frame. Parts never change: what is another part is another value.
  */
-export type Part = readonly Pair[] | Level
+type Part = readonly Pair[] | Level
 /** The parts of a game by where they are stored: its pairs from 0, its levels from `LEVELS_AT`. */
 export type Parts = ReadonlyMap<number, Part>
 

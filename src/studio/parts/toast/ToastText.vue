@@ -1,37 +1,24 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import IconClose from '~icons/ph/x'
-import { useToasts } from './useToasts.ts'
+import type { Toast } from './useToasts.ts'
 
-const { toasts, close } = useToasts()
+/** What a message says, the one thing that can be done about it, and its close. */
+defineProps<{ toast: Toast }>()
+defineEmits<{ close: [] }>()
 </script>
 
 <template>
-  <div class="toasts" role="status" aria-live="polite">
-    <div v-for="toast in toasts" :key="toast.id" class="toast" :class="toast.tone">
-      <span>{{ toast.text }}</span>
-      <ElButton v-if="toast.act" class="act" @click="(toast.act.run(), close(toast.id))">
-        {{ toast.act.label }}
-      </ElButton>
-      <ElButton class="close" aria-label="Close this message" @click="close(toast.id)">
-        <IconClose />
-      </ElButton>
-    </div>
+  <div class="toast" :class="toast.tone">
+    <span>{{ toast.text }}</span>
+    <ElButton v-if="toast.act" class="act" @click="(toast.act.run(), $emit('close'))">
+      {{ toast.act.label }}
+    </ElButton>
+    <ElButton class="close" aria-label="Close this message" @click="$emit('close')"><IconClose /></ElButton>
   </div>
 </template>
 
 <style scoped>
-.toasts {
-  position: fixed;
-  left: 50%;
-  bottom: 20px;
-  z-index: 4000;
-  display: grid;
-  gap: 8px;
-  width: max-content;
-  max-width: calc(100vw - 32px);
-  transform: translateX(-50%);
-}
 .toast {
   display: flex;
   align-items: center;
@@ -41,6 +28,7 @@ const { toasts, close } = useToasts()
   border-radius: var(--round-card);
   background: var(--ink);
   color: #fffdf8;
+  font: 16px/1.5 var(--body);
   box-shadow: 0 8px 30px #23243f4d;
 }
 .toast.wrong {
@@ -58,6 +46,7 @@ const { toasts, close } = useToasts()
 .close {
   display: grid;
   place-items: center;
+  flex: none;
   width: 28px;
   height: 28px;
   padding: 0;
