@@ -1,4 +1,5 @@
 // npm run screenshots: docs/screenshots/ anew, from the demo games, at 1280 × 800 and the shipped game at 360 × 640.
+import { beenHere } from './tools/been-here.mjs'
 import { spawn, spawnSync } from 'node:child_process'
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -33,6 +34,7 @@ const still = (page) =>
 
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await beenHere(page)
   const shoot = async (name) => {
     await page.waitForLoadState('networkidle')
     await still(page)
@@ -113,7 +115,7 @@ try {
   await page.getByLabel('seed').press('Enter')
   await page.getByRole('button', { name: 'a miss' }).click()
   await page.getByRole('button', { name: 'the last pair' }).click()
-  await page.getByRole('button', { name: 'Tapes and checks' }).click()
+  await page.getByRole('tab', { name: 'Tapes and checks' }).click()
   await page.getByLabel('Name of this tape').fill('Seven in a row')
   await page.getByLabel('Name of this tape').press('Enter')
   await page.getByRole('button', { name: 'Keep as a check' }).click()
@@ -124,7 +126,7 @@ try {
   await streak.press('Enter')
   await page.getByText('saved ✓').waitFor()
   await open('play/bench')
-  await page.getByRole('button', { name: 'Tapes and checks' }).click()
+  await page.getByRole('tab', { name: 'Tapes and checks' }).click()
   await page.getByText('✗ fails').waitFor()
   await page.getByRole('button', { name: /^Show Seven/ }).click()
   await shoot('checks')

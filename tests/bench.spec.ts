@@ -207,15 +207,16 @@ test.describe('Deal', () => {
   test('what is being typed is left alone by figures that come in meanwhile', async ({ page }) => {
     await openStation(page, 'deal/bench')
     await choose(page, 'When the seed changes', 'always this one')
+    await choose(page, 'Way of dealing', 'twins apart')
+    await expect(page.getByText('This board holds at most 2.')).toBeVisible()
     const seed = page.getByLabel('This deal')
     await seed.fill('tick')
-    // the figures of the change before are on their way, and told when they are there
-    await expect(page.getByText(/different deals\./)).toBeVisible()
-    // chosen from without: the field keeps the focus
+    // undone from without: the field keeps the focus
     await page
-      .getByRole('option', { name: 'twins apart', includeHidden: true })
-      .evaluate((option: HTMLElement) => option.click())
-    await expect(page.getByText('This board holds at most 2.')).toBeVisible()
+      .getByRole('button', { name: 'Undo', exact: true })
+      .evaluate((button: HTMLElement) => button.click())
+    await expect(page.getByText('This board holds at most 2.')).toHaveCount(0)
+    await expect(page.getByText(/different deals\./)).toBeVisible()
     await expect(seed).toHaveValue('tick')
     await seed.press('Enter')
     await expect(seed).toHaveValue('tick')
@@ -290,7 +291,7 @@ test.describe('Play', () => {
     await card(page, 5).click()
     await expect(page.getByText('A1 refused: face-up')).toBeVisible()
     await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
-    await page.getByRole('button', { name: 'Tapes and checks' }).click()
+    await page.getByRole('tab', { name: 'Tapes and checks' }).click()
     const { name, path } = await downloadOf(page, () =>
       page.getByRole('button', { name: 'Save as a record' }).click(),
     )
@@ -484,4 +485,29 @@ test('a setting is found by a word of its name', async ({ page }) => {
   await search.fill('trumpet')
   await expect(page.getByText('No setting found')).toBeVisible()
   await expect(page.locator('[data-found]')).toHaveCount(0)
+})
+
+test.describe('a first walk', () => {
+  test.use({ storageState: { cookies: [], origins: [] } })
+
+  test('shows the stations once, and again when asked', async ({ page }) => {
+    await openStation(page, 'deck')
+    const walk = page.getByRole('dialog', { name: 'A walk around the bench' })
+    for (const stop of ['Deck', 'Deal', 'Rules', 'Play', 'Ship']) {
+      await expect(walk).toContainText(stop)
+      await expectNoViolations(page)
+      await walk.getByRole('button', { name: 'Next' }).click()
+    }
+    await expect(walk).toContainText('Nothing is lost')
+    await walk.getByRole('button', { name: 'Finish' }).click()
+    await expect(walk).toBeHidden()
+    await page.reload()
+    await expect(page.getByRole('listbox', { name: 'Pairs' })).toBeVisible()
+    await expect(walk).toBeHidden()
+    await page.keyboard.press('?')
+    await page.getByRole('button', { name: 'Walk me around' }).click()
+    await expect(walk).toContainText('Make pairs from pictures')
+    await page.keyboard.press('Escape')
+    await expect(walk).toBeHidden()
+  })
 })

@@ -1,7 +1,8 @@
-import { chromium, expect, test, type Page } from '@playwright/test'
+import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
 import { mkdtempSync, readFileSync, readlinkSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { beenHere } from '../scripts/tools/been-here.mjs'
 import { downloadOf, keepAsBefore, openStation } from './helpers.ts'
 
 const title = (page: Page) => page.getByLabel('Title of the game')
@@ -24,10 +25,19 @@ test('everything is saved by itself and survives a reload', async ({ page }) => 
   await expect(page.getByRole('button', { name: 'B2, a gap' })).toBeVisible()
 })
 
+/** A browser whose profile lies in this folder. */
+async function launchIn(
+  folder: string,
+  options: Parameters<typeof chromium.launchPersistentContext>[1],
+): Promise<BrowserContext> {
+  const context = await chromium.launchPersistentContext(folder, options)
+  await beenHere(context)
+  return context
+}
+
 test('and a killed browser', async ({ baseURL }, info) => {
   const folder = mkdtempSync(join(tmpdir(), 'profile-'))
-  const launch = () =>
-    chromium.launchPersistentContext(folder, { ...info.project.use.launchOptions, baseURL })
+  const launch = () => launchIn(folder, { ...info.project.use.launchOptions, baseURL })
   const first = await launch()
   const page = await first.newPage()
   await openStation(page, 'rules')
@@ -50,8 +60,7 @@ test('a browser killed while a key is held down has lost half a second at most, 
 }, info) => {
   const KILLS = 12
   const folder = mkdtempSync(join(tmpdir(), 'profile-'))
-  const launch = () =>
-    chromium.launchPersistentContext(folder, { ...info.project.use.launchOptions, baseURL })
+  const launch = () => launchIn(folder, { ...info.project.use.launchOptions, baseURL })
   const limitOf = (page: Page) => page.getByRole('spinbutton', { name: 'Limit', exact: true })
   let before = ''
   for (let kill = 0; kill <= KILLS; kill++) {

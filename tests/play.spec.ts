@@ -7,8 +7,7 @@ const chips = (page: Page): Locator =>
   page.getByRole('list', { name: 'Tape', exact: true }).getByRole('button')
 const chip = (page: Page, turn: number): Locator =>
   page.getByRole('button', { name: new RegExp(`^Turn ${turn}:`) })
-const tapes = (page: Page) => page.getByRole('button', { name: 'Tapes and checks' }).click()
-const state = (page: Page, cell: number) => card(page, cell).getAttribute('data-state')
+const tapes = (page: Page) => page.getByRole('tab', { name: 'Tapes and checks' }).click()
 const given = (name: string, value: unknown) => ({
   name,
   mimeType: 'application/json',
@@ -19,7 +18,7 @@ const given = (name: string, value: unknown) => ({
 async function threeTurns(page: Page): Promise<void> {
   await openStation(page, 'play/bench')
   await page.getByRole('button', { name: 'In order' }).click()
-  await page.getByRole('button', { name: '8 times as fast' }).click()
+  await page.getByText('8×', { exact: true }).click()
   for (const [one, other] of [
     [0, 2],
     [0, 1],
@@ -38,13 +37,13 @@ test('a turn is gone back to, and what is played from there is a new tape beside
   await threeTurns(page)
   await expect(chip(page, 1)).toHaveAccessibleName(/A1 and C1, a miss, fresh/)
   await chip(page, 1).click()
-  expect(await state(page, 0)).toBe('up')
-  expect(await state(page, 2)).toBe('up')
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+  await expect(card(page, 2)).toHaveAttribute('data-state', 'up')
   await page.keyboard.press('.')
-  expect(await state(page, 1)).toBe('up')
+  await expect(card(page, 1)).toHaveAttribute('data-state', 'up')
   await page.keyboard.press(',')
   await page.keyboard.press(',')
-  expect(await state(page, 0)).toBe('down')
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'down')
   await expect(chips(page)).toHaveCount(4)
 
   await chip(page, 2).click()
@@ -85,7 +84,7 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   await expectNoViolations(page)
   await checks.getByRole('button', { name: 'Show Miss, then two on the tape' }).click()
   await expect(chip(page, 2)).toHaveAttribute('aria-current', 'step')
-  expect(await state(page, 1)).toBe('up')
+  await expect(card(page, 1)).toHaveAttribute('data-state', 'up')
 
   await checks.getByRole('button', { name: 'Expect it as it is now' }).click()
   await expect(checks).toContainText('holds')
@@ -176,7 +175,7 @@ test('a whole deal can be pasted, and goes into the record', async ({ page }) =>
   await page.keyboard.press('p')
   await page.getByRole('button', { name: 'Start over' }).click()
   await expect(seed).not.toHaveValue('mine')
-  await page.getByRole('button', { name: 'Ledger', exact: true }).click()
+  await page.getByRole('tab', { name: 'Ledger' }).click()
   await expect(page.locator('.phase')).toHaveText('ready')
   await card(page, 0).click()
   await card(page, 1).click()
@@ -231,7 +230,7 @@ test('two players take turns, score for themselves, and one wins', async ({ page
   await page.getByLabel('Name of player 2').press('Enter')
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await page.getByRole('button', { name: 'In order' }).click()
-  await page.getByRole('button', { name: '8 times as fast' }).click()
+  await page.getByText('8×', { exact: true }).click()
   const seats = page.locator('.lt-seat')
   await expect(page.locator('.phase')).toHaveText('ready')
   await expect(seats).toHaveText(['Ann (your turn): 0 pairs, 0 points', 'Ben: 0 pairs, 0 points'])
@@ -294,7 +293,7 @@ test('a long tape holds the chips in sight, and goes along with the turn', async
   const turns = 24
   await openStation(page, 'play/warm-up')
   await page.getByRole('button', { name: 'In order' }).click()
-  await page.getByRole('button', { name: '8 times as fast' }).click()
+  await page.getByText('8×', { exact: true }).click()
   // the first look is over
   await expect(page.getByText('ready', { exact: true })).toBeVisible()
   for (let turn = 0; turn < turns; turn++) {
@@ -322,13 +321,13 @@ test('cards turn as fast as time runs, and not at all where that would be a flic
     card(page, 0).evaluate((button) =>
       button.getAnimations({ subtree: true }).map((one) => one.effect!.getComputedTiming().duration),
     )
-  const fast = page.getByRole('button', { name: '8 times as fast' })
+  const fast = page.getByText('8×', { exact: true })
   const lookIsOver = () => expect(page.getByText('ready', { exact: true })).toBeVisible()
   await fast.click()
   await lookIsOver()
-  await page.getByRole('button', { name: '¼ times as fast' }).click()
+  await page.getByText('¼×', { exact: true }).click()
   await card(page, 0).click()
-  expect(await turning()).toContain(4 * 270)
+  await expect.poll(turning).toContain(4 * 270)
   await fast.click()
   await page.getByRole('button', { name: 'Deal again' }).click()
   await lookIsOver()

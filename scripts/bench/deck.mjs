@@ -1,4 +1,5 @@
 // The light table: how long looking for look-alikes takes against drawing the faces, and how smoothly 500 pairs scroll.
+import { beenHere } from '../tools/been-here.mjs'
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
 import { ROOT } from '../tools/root.mjs'
@@ -21,6 +22,7 @@ function gameOf(count) {
 
 async function deckOf(browser, address, count) {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+  await beenHere(page)
   await page.addInitScript(() => {
     addEventListener('look-alikes', (event) => (window.alike ??= []).push(event.detail))
   })

@@ -1,4 +1,5 @@
 // A game at the edge of what the format allows: how long each station takes to open, and how long an edit holds the page.
+import { beenHere } from '../tools/been-here.mjs'
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
 import { ROOT } from '../tools/root.mjs'
@@ -82,6 +83,7 @@ export async function reportEdge(executablePath) {
   const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await beenHere(page)
     await page.addInitScript(() => {
       window.held = []
       addEventListener('look-alikes', () => (window.compared = true))

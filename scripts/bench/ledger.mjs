@@ -1,4 +1,5 @@
 // Play: how smoothly the ledger follows a game that is played at eight times its speed.
+import { beenHere } from '../tools/been-here.mjs'
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
 import { ROOT } from '../tools/root.mjs'
@@ -60,11 +61,12 @@ export async function reportLedger(executablePath) {
   const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS })
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await beenHere(page)
     await page.goto(address)
     await page.getByRole('article').first().waitFor()
     await page.getByLabel('Game files').setInputFiles(game())
     await page.getByRole('link', { name: 'Play Followed' }).click()
-    await page.getByRole('button', { name: '8 times as fast' }).click()
+    await page.getByText('8×', { exact: true }).click()
     const runs = []
     for (let i = 0; i < RUNS; i++) {
       await page.getByRole('button', { name: 'Deal again' }).click()

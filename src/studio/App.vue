@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
+import TipHost from './parts/look/TipHost.vue'
 import { showToasts } from './parts/toast/showToasts.ts'
 
 showToasts()
@@ -9,6 +10,7 @@ showToasts()
 <template>
   <p v-if="storageProblem" class="storage" role="alert">{{ storageProblem }}</p>
   <RouterView />
+  <TipHost />
 </template>
 
 <style scoped>

@@ -49,7 +49,7 @@ function rename(title: string): void {
       <ElButton
         class="icon-btn"
         aria-label="Undo"
-        :title="bench.past.length ? `Undo: ${bench.past.at(-1)!.label}` : 'Nothing to undo'"
+        :data-tip="bench.past.length ? `Undo: ${bench.past.at(-1)!.label}` : 'Nothing to undo'"
         :disabled="!bench.past.length"
         @click="bench.undo"
       >
@@ -58,13 +58,18 @@ function rename(title: string): void {
       <ElButton
         class="icon-btn"
         aria-label="Redo"
-        :title="bench.future.length ? `Redo: ${bench.future.at(-1)!.label}` : 'Nothing to redo'"
+        :data-tip="bench.future.length ? `Redo: ${bench.future.at(-1)!.label}` : 'Nothing to redo'"
         :disabled="!bench.future.length"
         @click="bench.redo"
       >
         <IconRedo />
       </ElButton>
-      <ElButton class="icon-btn" aria-label="All keys" title="All keys" @click="emit('keys')">
+      <ElButton
+        class="icon-btn"
+        aria-label="All keys"
+        data-tip="All keys, and a walk around"
+        @click="emit('keys')"
+      >
         <IconHelp />
       </ElButton>
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
@@ -14,6 +14,11 @@ const route = useRoute()
 const router = useRouter()
 const found = ref<boolean | null>(null)
 const keysOpen = ref(false)
+/** Shown by itself once, on a screen that has room for it; later it is behind the question mark. */
+const walked = useLocalStorage('lucky-twin.walked', false)
+const isWide = useMediaQuery('(min-width: 761px)')
+const walking = ref(false)
+const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 
 const VIEWS = {
   deck: defineAsyncComponent(() => import('../../stations/deck/DeckStation.vue')),
@@ -41,6 +46,9 @@ watch(
     found.value = null
     found.value = await bench.open(id)
     followRoute()
+    if (!found.value || walked.value || !isWide.value) return
+    walking.value = true
+    walked.value = true
   },
   { immediate: true },
 )
@@ -94,7 +102,8 @@ onBeforeUnmount(saveNow)
         <component :is="VIEWS[station]" />
       </main>
     </div>
-    <KeysDialog v-model="keysOpen" />
+    <KeysDialog v-model="keysOpen" @walk="walking = true" />
+    <BenchTour v-if="walking" v-model="walking" />
   </div>
   <main v-else-if="found === false" class="lost">
     <h1>This game is not on the shelf</h1>

@@ -1,8 +1,15 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
+import IconWalk from '~icons/ph/footprints'
 import { STATION_NAMES, STATIONS } from '../stations.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 
 const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ walk: [] }>()
+function walk(): void {
+  open.value = false
+  emit('walk')
+}
 const KEYS: [string, [string, string][]][] = [
   [
     'On the bench',
@@ -56,6 +63,9 @@ const KEYS: [string, [string, string][]][] = [
       </dl>
     </section>
     <p class="soft">No key does anything while text is being typed.</p>
+    <template #buttons>
+      <ElButton class="btn" @click="walk"><IconWalk />Walk me around</ElButton>
+    </template>
   </ModalDialog>
 </template>
 

@@ -78,7 +78,7 @@ function rename(): void {
       <BoardMini :board="settings.board" />
       <strong v-if="!naming">{{ level.name }}</strong>
       <span class="soft">{{ facts }}</span>
-      <span v-if="findings.length" class="warn" :title="findingWords(findings[0]!)"
+      <span v-if="findings.length" class="warn" :data-tip="findingWords(findings[0]!)"
         ><IconWarn aria-hidden="true" />{{ findings.length
         }}<span class="hidden-text"> {{ findings.length === 1 ? 'problem' : 'problems' }}</span></span
       >
@@ -95,24 +95,29 @@ function rename(): void {
       @keydown.esc="naming = false"
     />
     <div v-if="open" class="tools">
-      <ElButton class="icon-btn" aria-label="Rename this level" title="Rename" @click="startNaming">
+      <ElButton class="icon-btn" aria-label="Rename this level" data-tip="Rename" @click="startNaming">
         <IconRename />
       </ElButton>
       <ElButton
         class="icon-btn"
         aria-label="Duplicate this level"
-        title="Duplicate"
+        data-tip="Duplicate"
         @click="emit('duplicate')"
       >
         <IconCopy />
       </ElButton>
-      <ElButton class="icon-btn" aria-label="Move this level up" title="Up (Alt+↑)" @click="emit('move', -1)">
+      <ElButton
+        class="icon-btn"
+        aria-label="Move this level up"
+        data-tip="Up (Alt+↑)"
+        @click="emit('move', -1)"
+      >
         <IconUp />
       </ElButton>
       <ElButton
         class="icon-btn"
         aria-label="Move this level down"
-        title="Down (Alt+↓)"
+        data-tip="Down (Alt+↓)"
         @click="emit('move', 1)"
       >
         <IconDown />
@@ -120,7 +125,7 @@ function rename(): void {
       <ElButton
         class="icon-btn"
         aria-label="Remove this level"
-        :title="last ? 'A game has at least one level' : 'Remove'"
+        :data-tip="last ? 'A game has at least one level' : 'Remove'"
         :disabled="last"
         @click="emit('remove')"
       >

@@ -102,7 +102,7 @@ useSortable(list, move)
     <ElButton
       class="add"
       :disabled="full"
-      :title="full ? 'A ladder has at most 100 levels' : undefined"
+      :data-tip="full ? 'A ladder has at most 100 levels' : undefined"
       @click="add"
     >
       <IconPlus />Level

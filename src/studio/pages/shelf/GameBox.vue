@@ -97,7 +97,7 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
       <ElButton
         class="icon-btn"
         :aria-label="`Duplicate ${game.title}`"
-        title="Duplicate"
+        data-tip="Duplicate"
         @click="$emit('duplicate')"
       >
         <IconCopy />
@@ -105,12 +105,17 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
       <ElButton
         class="icon-btn"
         :aria-label="`Save ${game.title} to a file`"
-        title="Save to a file"
+        data-tip="Save to a file"
         @click="downloadGame(game)"
       >
         <IconSave />
       </ElButton>
-      <ElButton class="icon-btn" :aria-label="`Remove ${game.title}`" title="Remove" @click="$emit('remove')">
+      <ElButton
+        class="icon-btn"
+        :aria-label="`Remove ${game.title}`"
+        data-tip="Remove"
+        @click="$emit('remove')"
+      >
         <IconRemove />
       </ElButton>
     </footer>

@@ -88,7 +88,7 @@ function add(): void {
         type="button"
         :aria-pressed="chosen.includes(picture.name)"
         :aria-label="picture.words + (inDeck.has(picture.name) ? ', in the deck' : '')"
-        :title="picture.words"
+        :data-tip="picture.words"
         @click="choose(picture.name)"
       >
         <img :src="smallPictureUrl(picture.name)" alt="" loading="lazy" width="48" height="48" />

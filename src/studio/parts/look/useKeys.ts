@@ -12,10 +12,10 @@ function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type)
 }
 
-/** Whether a dialog lies over the page. */
+/** Whether a dialog lies over the page; one that is closing does not. */
 const isCovered = (): boolean =>
-  [...document.querySelectorAll('dialog[open], #over [aria-modal="true"]')].some((one) =>
-    one.checkVisibility(),
+  [...document.querySelectorAll('#over [aria-modal="true"]')].some(
+    (one) => one.checkVisibility() && !one.closest('.dialog-fade-leave-active'),
   )
 
 /**

@@ -19,7 +19,7 @@ const words = computed(() => props.choices.find(([value]) => value === props.mod
     <ElSelect
       :model-value="modelValue"
       :aria-label="`${label}: ${words}`"
-      :title="label"
+      :data-tip="label"
       :disabled="disabled"
       :empty-values="[null, undefined]"
       :suffix-icon="IconOpen"

@@ -71,7 +71,7 @@ function leave(): void {
       :aria-valuemin="bounds[0]"
       :aria-valuemax="bounds[1]"
       :aria-invalid="problem !== ''"
-      :title="`${label}: ${range}`"
+      :data-tip="`${label}: ${range}`"
       @change="take(readNumber(text, unit))"
       @blur="leave"
       @focus="($event.target as HTMLInputElement).select()"

@@ -21,7 +21,7 @@ function giveBack(): void {
   <ElButton
     v-if="owned().length"
     class="own"
-    title="This level's own. Press to follow the house rules again."
+    data-tip="This level's own. Press to follow the house rules again."
     :aria-label="`${labels}: own, set for this level; follow the house rules again`"
     @click="giveBack"
   >

@@ -22,11 +22,11 @@ const { words: told, value } = useSetting(
   <span class="limit">
     <template v-if="value !== null">
       <NumberWord v-model="value" :label="told.label" :bounds="told.bounds!" />
-      <ElButton class="switch" :title="`Take the limit away: ${none}`" @click="value = null">
+      <ElButton class="switch" :data-tip="`Take the limit away: ${none}`" @click="value = null">
         {{ words }}
       </ElButton>
     </template>
-    <ElButton v-else class="switch" :title="`Set a limit: ${start} ${words}`" @click="value = start">
+    <ElButton v-else class="switch" :data-tip="`Set a limit: ${start} ${words}`" @click="value = start">
       {{ none }}
     </ElButton>
     <OwnTab section="limits" :names="[name]" />

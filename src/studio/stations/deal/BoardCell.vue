@@ -50,7 +50,7 @@ const todo = computed(() => {
     :data-at="seen.cell"
     :tabindex="tabbable ? 0 : -1"
     :aria-label="`${seen.name}, ${seen.words}`"
-    :title="todo"
+    :data-tip="todo"
     :style="[box, lift]"
   >
     <SmallFace v-if="small && drag && seen.face" :face="seen.face" />

@@ -73,7 +73,7 @@ const fill = (name: string): void =>
           :key="name"
           class="gap"
           :aria-label="`Fill the gap ${name}`"
-          :title="`Fill ${name}`"
+          :data-tip="`Fill ${name}`"
           @click="fill(name)"
         >
           {{ name }}
@@ -91,7 +91,7 @@ const fill = (name: string): void =>
           class="outline"
           :aria-pressed="outline === current"
           :aria-label="OUTLINE_NAMES[outline]"
-          :title="OUTLINE_NAMES[outline]"
+          :data-tip="OUTLINE_NAMES[outline]"
           @click="shape(outline)"
         >
           <BoardMini

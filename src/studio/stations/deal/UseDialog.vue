@@ -103,7 +103,7 @@ const HINTS: Record<How, string> = {
           type="button"
           :aria-pressed="chosen.has(place)"
           :aria-label="`${place + 1}, ${pair.name}`"
-          :title="`${place + 1}: ${pair.name}`"
+          :data-tip="`${place + 1}: ${pair.name}`"
           @click="press(place)"
         >
           <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>

@@ -174,7 +174,7 @@ function typeSeed(): void {
         />
         <ElButton
           class="btn"
-          title="Deal again (D)"
+          data-tip="Deal again (D)"
           :disabled="rule !== 'every-play' || way === 'arranged'"
           @click="view.dealAgain"
         >

@@ -83,7 +83,7 @@ function usePicture([pair]: Pair[]): void {
         :key="ink"
         class="ink"
         :aria-label="name"
-        :title="name"
+        :data-tip="name"
         :aria-pressed="back.ink === ink && back.paper === paper"
         :style="{ background: ink, borderColor: paper }"
         @click="change({ ink, paper })"

@@ -51,7 +51,9 @@ defineExpose({
     <ElButton class="btn" @click="way = 'sheet'"><IconSheet />Sheet</ElButton>
     <ElButton class="btn" @click="way = 'words'"><IconWords />Words</ElButton>
     <ElButton class="btn" @click="way = 'series'"><IconSeries />Series</ElButton>
-    <ElButton class="btn" title="Paste pairs (Ctrl+V)" @click="emit('paste')"> <IconPaste />Paste </ElButton>
+    <ElButton class="btn" data-tip="Paste pairs (Ctrl+V)" @click="emit('paste')">
+      <IconPaste />Paste
+    </ElButton>
     <span class="soft tip">or drop files on the table</span>
     <PicturePicker v-bind="open('pictures', 'add pictures')" />
     <ImagesDialog v-bind="open('images', 'add images')" :files="images" />

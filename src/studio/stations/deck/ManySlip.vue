@@ -54,7 +54,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
       <span v-for="[word, count] in tags" :key="word" class="tag">
         <ElButton
           v-if="count < pairs.length"
-          :title="`Give it to all ${pairs.length}`"
+          :data-tip="`Give it to all ${pairs.length}`"
           @click="tag(word, true)"
         >
           {{ word }} <small>{{ count }}</small>
@@ -86,12 +86,12 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
       />
     </div>
     <div class="acts">
-      <ElButton class="btn" title="Alt+←" @click="$emit('step', -1)"><IconBack />Earlier</ElButton>
-      <ElButton class="btn" title="Alt+→" @click="$emit('step', 1)"><IconForward />Later</ElButton>
-      <ElButton class="btn" title="Ctrl+C" @click="$emit('copy')"><IconCopy />Copy</ElButton>
-      <ElButton class="btn" title="Ctrl+X" @click="$emit('cut')"><IconCut />Cut</ElButton>
+      <ElButton class="btn" data-tip="Alt+←" @click="$emit('step', -1)"><IconBack />Earlier</ElButton>
+      <ElButton class="btn" data-tip="Alt+→" @click="$emit('step', 1)"><IconForward />Later</ElButton>
+      <ElButton class="btn" data-tip="Ctrl+C" @click="$emit('copy')"><IconCopy />Copy</ElButton>
+      <ElButton class="btn" data-tip="Ctrl+X" @click="$emit('cut')"><IconCut />Cut</ElButton>
       <ElButton class="btn" @click="$emit('double')"><IconDouble />Duplicate</ElButton>
-      <ElButton class="btn" title="Delete" @click="$emit('remove')"><IconRemove />Remove</ElButton>
+      <ElButton class="btn" data-tip="Delete" @click="$emit('remove')"><IconRemove />Remove</ElButton>
     </div>
   </section>
 </template>

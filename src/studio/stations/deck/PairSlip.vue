@@ -124,7 +124,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
       <ElButton
         class="icon-btn"
         aria-label="Move earlier in the deck"
-        title="Earlier (Alt+↑)"
+        data-tip="Earlier (Alt+↑)"
         @click="emit('move', -1)"
       >
         <IconBack />
@@ -132,7 +132,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
       <ElButton
         class="icon-btn"
         aria-label="Move later in the deck"
-        title="Later (Alt+↓)"
+        data-tip="Later (Alt+↓)"
         @click="emit('move', 1)"
       >
         <IconForward />
@@ -140,7 +140,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
       <ElButton
         class="icon-btn"
         :aria-label="`Duplicate ${pair.name}`"
-        title="Duplicate"
+        data-tip="Duplicate"
         @click="emit('double')"
       >
         <IconDouble />
@@ -148,7 +148,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
       <ElButton
         class="icon-btn"
         :aria-label="`Remove ${pair.name}`"
-        title="Remove (Delete)"
+        data-tip="Remove (Delete)"
         @click="emit('remove')"
       >
         <IconRemove />

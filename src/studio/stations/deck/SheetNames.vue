@@ -26,7 +26,7 @@ const looked = defineModel<string>('looked', { required: true })
       <ElButton
         class="icon"
         :aria-label="`Leave ${tile.name} out`"
-        title="Leave it out"
+        data-tip="Leave it out"
         @click="$emit('leave', tile.key)"
       >
         ×

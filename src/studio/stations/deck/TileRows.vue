@@ -46,7 +46,7 @@ const whole = ({ name }: Pair): string | undefined => (tileName(name) === name ?
       :class="{ chosen: chosen.has(pair.id), alike: alike.has(pair.id) }"
       role="option"
       :data-pair="pair.id"
-      :title="whole(pair)"
+      :data-tip="whole(pair)"
       :aria-label="whole(pair)"
       :aria-selected="chosen.has(pair.id)"
       :tabindex="pair.id === reached ? 0 : -1"

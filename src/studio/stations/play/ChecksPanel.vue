@@ -58,7 +58,7 @@ const summary = computed(() => {
 
 <template>
   <section class="kept" aria-labelledby="tapes">
-    <h2 id="tapes">Tapes and checks</h2>
+    <h2 id="tapes" class="hidden-text">Tapes and checks</h2>
     <div class="now">
       <TextField
         :model-value="name"
@@ -74,14 +74,19 @@ const summary = computed(() => {
       </ElButton>
       <ElButton
         class="btn icon"
-        title="Save this tape as a record"
+        data-tip="Save this tape as a record"
         aria-label="Save as a record"
         :disabled="!turns"
         @click="emit('save')"
       >
         <IconSave />
       </ElButton>
-      <ElButton class="btn icon" title="Open a record" aria-label="Open a record" @click="picker?.choose()">
+      <ElButton
+        class="btn icon"
+        data-tip="Open a record"
+        aria-label="Open a record"
+        @click="picker?.choose()"
+      >
         <IconOpen />
       </ElButton>
       <FilePicker ref="picker" label="Record to open" accept=".json" @take="([file]) => emit('open', file)" />

@@ -32,8 +32,8 @@ watch(
           <th scope="col">cell</th>
           <th scope="col">face</th>
           <th scope="col">state</th>
-          <th scope="col" title="times seen">seen</th>
-          <th scope="col" title="turn in which it was last seen">turn</th>
+          <th scope="col" data-tip="times seen">seen</th>
+          <th scope="col" data-tip="turn in which it was last seen">turn</th>
         </tr>
       </thead>
       <tbody>
@@ -42,7 +42,7 @@ watch(
           <tr v-if="rows[place]" :aria-rowindex="place + 2" :class="[rows[place].state, rows[place].order]">
             <th scope="row">{{ rows[place].name }}</th>
             <td>
-              <SmallFace :face="rows[place].face" :title="rows[place].words" /><span class="hidden-text">{{
+              <SmallFace :face="rows[place].face" :data-tip="rows[place].words" /><span class="hidden-text">{{
                 rows[place].words
               }}</span>
             </td>

@@ -29,7 +29,7 @@ const lines = computed(() =>
         v-for="line in lines"
         :key="line.order"
         :class="line.kind"
-        :title="line.told"
+        :data-tip="line.told"
         :aria-posinset="line.place + 1"
         :aria-setsize="events.length"
       >

@@ -129,11 +129,11 @@ const due = computed(() => (round.value ? clockDueIn(round.value) : ''))
       <h3>Events</h3>
       <ChoiceWord v-model="shown" label="Which events are shown" :choices="SHOWN" />
       <span class="copies">
-        <ElButton class="copy" title="Copy the board as text" @click="copyBoard">
+        <ElButton class="copy" data-tip="Copy the board as text" @click="copyBoard">
           <IconCopy />board
         </ElButton>
-        <ElButton class="copy" title="Copy the ledger as text" @click="copyText">text</ElButton>
-        <ElButton class="copy" title="Copy the ledger as JSON" @click="copyJson">JSON</ElButton>
+        <ElButton class="copy" data-tip="Copy the ledger as text" @click="copyText">text</ElButton>
+        <ElButton class="copy" data-tip="Copy the ledger as JSON" @click="copyJson">JSON</ElButton>
       </span>
     </div>
     <LedgerEvents :events="events" :columns="columns" />

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElTabPane, ElTabs } from 'element-plus'
 import IconLog from '~icons/ph/list-magnifying-glass'
 import IconRough from '~icons/ph/hand-fist'
 import { ref } from 'vue'
@@ -44,33 +44,33 @@ function showBroken(broke: Omit<Played, 'level'>): void {
 
 <template>
   <aside aria-label="Ledger, tapes and checks">
-    <div class="tabs" role="group" aria-label="What is shown here">
-      <ElButton class="tab" :aria-pressed="side === 'ledger'" @click="side = 'ledger'"> Ledger </ElButton>
-      <ElButton class="tab" :aria-pressed="side === 'tapes'" @click="side = 'tapes'">
-        Tapes and checks
-      </ElButton>
-    </div>
-    <LedgerView v-if="table && side === 'ledger'" :table="table" />
-    <ChecksPanel
-      v-else-if="table"
-      :name="name"
-      :turns="chips.length"
-      :kept="kept"
-      :checks="checks"
-      :checked="checked"
-      :running="running"
-      @rename="rename"
-      @take="emit('take', $event)"
-      @forget="forget"
-      @save="records.save"
-      @open="records.open"
-      @keep="edits.keep(whole ?? now)"
-      @show="(check, turn) => emit('show', check, check.name, turn)"
-      @expect="edits.expect"
-      @accept="edits.accept"
-      @name-check="edits.rename"
-      @drop="edits.drop"
-    />
+    <ElTabs v-model="side" class="tabs">
+      <ElTabPane name="ledger" label="Ledger">
+        <LedgerView v-if="table && side === 'ledger'" :table="table" />
+      </ElTabPane>
+      <ElTabPane name="tapes" label="Tapes and checks">
+        <ChecksPanel
+          v-if="table && side === 'tapes'"
+          :name="name"
+          :turns="chips.length"
+          :kept="kept"
+          :checks="checks"
+          :checked="checked"
+          :running="running"
+          @rename="rename"
+          @take="emit('take', $event)"
+          @forget="forget"
+          @save="records.save"
+          @open="records.open"
+          @keep="edits.keep(whole ?? now)"
+          @show="(check, turn) => emit('show', check, check.name, turn)"
+          @expect="edits.expect"
+          @accept="edits.accept"
+          @name-check="edits.rename"
+          @drop="edits.drop"
+        />
+      </ElTabPane>
+    </ElTabs>
     <div class="more">
       <ElButton class="btn" @click="rough = true"><IconRough />Rough handling</ElButton>
       <ElButton class="btn" @click="log = true"><IconLog />Audit a log</ElButton>
@@ -83,27 +83,15 @@ function showBroken(broke: Omit<Played, 'level'>): void {
 <style scoped>
 aside {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr) auto;
+  grid-template-rows: minmax(0, 1fr) auto;
   gap: 10px;
   min-height: 0;
 }
 .tabs {
-  display: flex;
-  gap: 4px;
-  border-bottom: 1px solid var(--line);
+  min-height: 0;
 }
-.tab {
-  padding: 6px 10px;
-  border: 0;
-  border-bottom: 3px solid transparent;
-  background: none;
-  color: var(--ink-soft);
-  font: 600 15px var(--body);
-  cursor: pointer;
-}
-.tab[aria-pressed='true'] {
-  border-color: var(--apricot);
-  color: var(--ink);
+.tabs :deep(.el-tab-pane) {
+  height: 100%;
 }
 .more {
   display: flex;

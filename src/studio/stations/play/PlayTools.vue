@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElSegmented } from 'element-plus'
 import IconDeal from '~icons/ph/cards-three'
 import IconGlass from '~icons/ph/eye'
 import IconOrder from '~icons/ph/rows'
@@ -24,13 +24,13 @@ const emit = defineEmits<{
   miss: []
 }>()
 
-const SPEEDS: [number, string][] = [
-  [0.25, '¼'],
-  [0.5, '½'],
-  [1, '1'],
-  [2, '2'],
-  [4, '4'],
-  [8, '8'],
+const SPEEDS = [
+  { value: 0.25, label: '¼×' },
+  { value: 0.5, label: '½×' },
+  { value: 1, label: '1×' },
+  { value: 2, label: '2×' },
+  { value: 4, label: '4×' },
+  { value: 8, label: '8×' },
 ]
 /** A seed, or a whole deal pasted in: a line as `deal` prints it. */
 function typed(text: string): void {
@@ -40,38 +40,32 @@ function typed(text: string): void {
 
 <template>
   <div class="tools">
-    <ElButton class="btn" :aria-pressed="glass" title="See through the backs (G)" @click="glass = !glass">
+    <ElButton class="btn" :aria-pressed="glass" data-tip="See through the backs (G)" @click="glass = !glass">
       <IconGlass />Glass
     </ElButton>
-    <ElButton class="btn" :aria-pressed="order" title="Deal twins side by side" @click="order = !order">
+    <ElButton class="btn" :aria-pressed="order" data-tip="Deal twins side by side" @click="order = !order">
       <IconOrder />In order
     </ElButton>
-    <ElButton class="btn" :aria-pressed="phone" title="The table as wide as a phone" @click="phone = !phone">
+    <ElButton
+      class="btn"
+      :aria-pressed="phone"
+      data-tip="The table as wide as a phone"
+      @click="phone = !phone"
+    >
       <IconPhone />Phone
     </ElButton>
-    <label class="seed" title="A seed, or a deal pasted as deal prints it"
+    <label class="seed" data-tip="A seed, or a deal pasted as deal prints it"
       >seed
       <!-- a pasted deal is longer than a seed -->
       <TextField :model-value="seed" label="seed" spellcheck="false" @change="typed" />
     </label>
-    <ElButton class="btn main deal" title="Deal again (D)" @click="emit('deal')">
+    <ElButton class="btn main deal" data-tip="Deal again (D)" @click="emit('deal')">
       <IconDeal />Deal again
     </ElButton>
     <div class="line">
       <span id="play-speed" class="soft">Time</span>
-      <span class="speeds" role="group" aria-labelledby="play-speed">
-        <ElButton
-          v-for="[value, word] in SPEEDS"
-          :key="value"
-          class="chip"
-          :aria-pressed="speed === value"
-          :aria-label="`${word} times as fast`"
-          @click="speed = value"
-        >
-          {{ word }}×
-        </ElButton>
-      </span>
-      <ElButton class="btn small" title="Jump to the next event" @click="emit('step')">
+      <ElSegmented v-model="speed" :options="SPEEDS" aria-labelledby="play-speed" size="small" />
+      <ElButton class="btn small" data-tip="Jump to the next event" @click="emit('step')">
         <IconStep />Next
       </ElButton>
       <ElButton v-if="held" class="btn small held" @click="emit('go')">Go on</ElButton>
@@ -80,7 +74,7 @@ function typed(text: string): void {
       <ElButton
         class="btn small"
         :disabled="!timed"
-        :title="timed ? '' : 'This level has no clock that counts down'"
+        :data-tip="timed ? '' : 'This level has no clock that counts down'"
         @click="emit('lastSeconds')"
       >
         the last seconds
@@ -139,30 +133,6 @@ function typed(text: string): void {
 }
 .to {
   margin-left: 4px;
-}
-.speeds {
-  display: inline-flex;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  overflow: hidden;
-}
-.chip {
-  min-width: 30px;
-  height: 28px;
-  padding: 0 5px;
-  border: 0;
-  border-right: 1px solid var(--line);
-  background: var(--card);
-  color: inherit;
-  font: 600 13px var(--body);
-  cursor: pointer;
-}
-.chip:last-child {
-  border-right: 0;
-}
-.chip[aria-pressed='true'] {
-  background: var(--lagoon);
-  color: #fff;
 }
 @media (max-width: 760px) {
   .line,

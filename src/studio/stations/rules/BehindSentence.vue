@@ -67,7 +67,7 @@ function describe(alt: string): void {
     <ElButton
       class="sample"
       :aria-label="behind.kind === 'picture' ? 'Choose another picture' : 'Choose another image'"
-      title="Choose another"
+      data-tip="Choose another"
       @click="choose(behind.kind)"
     >
       <img

@@ -70,7 +70,7 @@ function key(event: KeyboardEvent, i: number): void {
           :aria-valuenow="at"
           :aria-valuetext="told(at)"
           :style="{ left: left(at) }"
-          title="Drag to set"
+          data-tip="Drag to set"
           @pointerdown.prevent="drag($event, i)"
           @keydown="key($event, i)"
       /></span>

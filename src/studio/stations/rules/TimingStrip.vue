@@ -74,7 +74,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
             class="part"
             :class="part.kind"
             :style="{ left: percent(part.from), width: percent(part.long) }"
-            :title="part.words"
+            :data-tip="part.words"
             ><span>{{ part.words }}</span></span
           >
           <span
@@ -91,7 +91,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
             @keydown="key($event, line.key)"
           />
           <span ref="hands" class="hand" hidden />
-          <span class="second" :style="secondFlip" title="the second card turns, within the look time" />
+          <span class="second" :style="secondFlip" data-tip="the second card turns, within the look time" />
         </div>
       </div>
       <div class="line" aria-hidden="true">

@@ -1,0 +1,3 @@
+import type { BrowserContext, Page } from '@playwright/test'
+
+export function beenHere(pageOrContext: Page | BrowserContext): Promise<unknown>
