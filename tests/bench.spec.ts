@@ -1,7 +1,19 @@
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import { PNG } from 'pngjs'
 import { card, choice, choose, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+import { test } from './test.ts'
+
+/** Whether these inks can be seen in a picture. */
+function inksOf(picture: Buffer): { night: boolean; apricot: boolean } {
+  const { width, height, data } = PNG.sync.read(picture)
+  const has = (...ink: number[]): boolean =>
+    Array.from({ length: width * height }, (_, i) => i * 4).some((at) =>
+      ink.every((value, channel) => Math.abs(data[at + channel]! - value) < 12),
+    )
+  return { night: has(0x40, 0x3f, 0x6d), apricot: has(0xd9, 0x67, 0x3c) }
+}
 
 test.describe('the light table', () => {
   const names = (page: Page) => page.locator('.tile')
@@ -73,8 +85,10 @@ test.describe('the light table', () => {
     await page.getByRole('button', { name: 'night' }).click()
     await expect(page.getByRole('button', { name: 'night' })).toHaveAttribute('aria-pressed', 'true')
     await page.getByRole('link', { name: 'Play', exact: true }).click()
-    const back = await page.locator('.lt-board').evaluate((board) => board.style.getPropertyValue('--back'))
-    expect(decodeURIComponent(back)).toContain('fill="#403f6d"')
+    // as it is seen: the ink of night, and none of the apricot before
+    await expect
+      .poll(async () => inksOf(await card(page, 0).screenshot()))
+      .toEqual({ night: true, apricot: false })
   })
 
   test('words are seen before they are added, and lines that fail are told', async ({ page }) => {
@@ -488,7 +502,7 @@ test('a setting is found by a word of its name', async ({ page }) => {
 })
 
 test.describe('a first walk', () => {
-  test.use({ storageState: { cookies: [], origins: [] } })
+  test.use({ own: true, storageState: { cookies: [], origins: [] } })
 
   test('shows the stations once, and again when asked', async ({ page }) => {
     await openStation(page, 'deck')

@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { card, choice, choose, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+import { test } from './test.ts'
 
 const cell = (page: Page, at: number) => page.locator(`.board [data-at="${at}"]`)
 const words = async (page: Page, at: number): Promise<string> =>

@@ -1,10 +1,11 @@
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Game } from '../src/core/game/game.ts'
 import { PNG } from 'pngjs'
 import { choose, downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
+import { test } from './test.ts'
 
 const names = (page: Page) => page.locator('.tile')
 const tile = (page: Page, name: string) => page.getByRole('option', { name, exact: true })

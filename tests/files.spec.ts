@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { downloadOf, openStation } from './helpers.ts'
+import { test } from './test.ts'
 
 const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
 // one px, made by hand: a PNG and a GIF that any browser draws

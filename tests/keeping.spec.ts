@@ -182,7 +182,7 @@ test('a number out of bounds is told and not taken', async ({ page }) => {
   for (const wrong of ['61', '-1', 'long']) {
     await look.fill(wrong)
     await look.press('Enter')
-    await expect(page.getByText('Look time of a miss: 0.0 s to 60.0 s')).toBeVisible()
+    await expect(page.getByRole('alert')).toHaveText('Look time of a miss: 0.0 s to 60.0 s')
     await look.press('Escape')
     await expect(look).toHaveValue('1.0 s')
   }

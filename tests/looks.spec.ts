@@ -1,8 +1,9 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { pathToFileURL } from 'node:url'
 import { PNG } from 'pngjs'
 import { card, choice, choose, downloadOf, expectNoViolations, openStation } from './helpers.ts'
+import { test } from './test.ts'
 
 /** A PNG of one colour. */
 function png(width: number, height: number): Buffer {

@@ -1,7 +1,8 @@
-import { expect, test, type Locator, type Page } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { type as typeInto, card, choose, downloadOf, expectNoViolations, openStation } from './helpers.ts'
+import { test } from './test.ts'
 
 const chips = (page: Page): Locator =>
   page.getByRole('list', { name: 'Tape', exact: true }).getByRole('button')

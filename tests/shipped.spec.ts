@@ -129,16 +129,40 @@ test('by its turns, and by the clock, at the right instant', async ({ page }) =>
   await expect(page.getByText('0:00')).toBeVisible()
 })
 
-test('a silent level has no sound to switch off; elsewhere it can be', async ({ page }) => {
-  const { url } = shipped('sound', (file) => (file.levels[1].look = { sounds: false }))
-  await page.goto(url)
+test('a silent level makes no sound and has none to switch off; elsewhere it can be', async ({ page }) => {
+  const { url } = shipped('sound', (file) => {
+    file.levels[0].turn.firstLook = 0
+    file.levels[1].look = { sounds: false }
+    file.levels[1].turn = { firstLook: 0 }
+  })
+  // every tone that is begun is counted; the sounds themselves are real
+  await page.addInitScript(() => {
+    const { start } = OscillatorNode.prototype
+    Object.assign(window, { tones: 0 })
+    OscillatorNode.prototype.start = function (when) {
+      ;(window as unknown as { tones: number }).tones++
+      start.call(this, when)
+    }
+  })
+  const tones = () => page.evaluate(() => (window as unknown as { tones: number }).tones)
   const sound = page.getByRole('button', { name: 'Sound' })
+  await page.goto(url)
   await expect(sound).toHaveAttribute('aria-pressed', 'true')
+  await card(page, 0).click()
+  await expect.poll(tones).toBeGreaterThan(0)
   await sound.click()
   await expect(sound).toHaveAttribute('aria-pressed', 'false')
+  const before = await tones()
+  await card(page, 1).click()
+  await expect(card(page, 1)).toHaveAttribute('data-state', /^(?!down)/)
+  expect(await tones()).toBe(before)
+
   await page.goto(`${url}?level=bench`)
   await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
   await expect(sound).toBeHidden()
+  await card(page, 0).click()
+  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+  expect(await tones()).toBe(0)
 })
 
 test('after the end the cards are dealt again, or the next level begins, where the rules say so', async ({

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { byMouse, card, choose, expectNoViolations, openStation, playToTheWin } from './helpers.ts'
+import { test } from './test.ts'
 
 test.describe('axe finds nothing on', () => {
   test('the shelf, and a page that is not there', async ({ page }) => {

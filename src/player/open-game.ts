@@ -1,6 +1,7 @@
 import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/settings/levels.ts'
 import type { Input } from '../core/play/events.ts'
+import { isSeed } from '../core/deal/seed.ts'
 import { isOver } from '../core/play/round.ts'
 import type { Keep } from './best.ts'
 import type { Table } from './table.ts'
@@ -35,6 +36,7 @@ export function readOpen(keep: Keep | null, game: Game): OpenGame | null {
     const sound =
       kept &&
       typeof kept.seed === 'string' &&
+      isSeed(kept.seed) &&
       findLevel(game, kept.level) &&
       Array.isArray(kept.inputs) &&
       Number.isInteger(kept.at)

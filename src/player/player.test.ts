@@ -8,7 +8,8 @@ import { keepBest, readBest, type Keep } from './best.ts'
 import { fitText } from './fit-text.ts'
 import { neighbour } from './input.ts'
 import { soundOf } from './sound.ts'
-import { newTable, nextLevel, type Table } from './table.ts'
+import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
+import { newTable, nextLevel, tick, type Table } from './table.ts'
 import { cardLabel, clockText, shown, spoken, tale } from './words.ts'
 
 const settings = settingsWith({
@@ -171,4 +172,62 @@ test('the next level is the next rung of the ladder', () => {
   expect(nextLevel(one)?.id).toBe('b')
   one.level = one.game.levels[1]!
   expect(nextLevel(one)).toBeUndefined()
+})
+
+describe('a game that was left open', () => {
+  const kept = (change: Partial<OpenGame> | string): OpenGame | null => {
+    const open: OpenGame = { level: 'first', seed: 'tick', inputs: [{ at: 0, do: 'press', cell: 0 }], at: 10 }
+    const text = typeof change === 'string' ? change : JSON.stringify({ ...open, ...change })
+    return readOpen({ read: () => text, write: () => undefined }, game)
+  }
+  test('is taken up where all of it can be read', () => expect(kept({})).toMatchObject({ seed: 'tick', at: 10 }))
+  test.each([
+    ['a seed that is none', { seed: '' }],
+    ['a seed that is too long', { seed: 'x'.repeat(500) }],
+    ['a seed that is no text', { seed: 7 as unknown as string }],
+    ['a level that is gone', { level: 'gone' }],
+    ['no inputs', { inputs: null as unknown as [] }],
+    ['a time that is none', { at: 0.5 }],
+    ['a torn text', '{"level":'],
+    ['nothing', ''],
+  ])('is as good as none with %s', (_what, change) => expect(kept(change)).toBeNull())
+
+  test('is kept while it is open, and forgotten at its end', () => {
+    const texts: string[] = []
+    const one = table()
+    const keeper = newOpenKeeper({ read: () => null, write: (text) => texts.push(text) }, one)
+    keeper.now()
+    const input = { at: 0, do: 'press', cell: 0 } as const
+    one.inputs.push(input)
+    apply(one.round!, input)
+    keeper.now()
+    for (const [at, cell] of [
+      [1, 2],
+      [1000, 3],
+      [1001, 4],
+    ] as const)
+      press(one, at, cell)
+    keeper.now()
+    expect(texts.map((text) => text && (JSON.parse(text) as OpenGame).inputs)).toEqual(['', [input], ''])
+  })
+})
+
+test('the end is told after the wait that the rules ask for', () => {
+  const one = table()
+  one.settings = { ...one.settings, finish: { ...one.settings.finish, wait: 1200 } }
+  for (const [at, cell] of [
+    [0, 0],
+    [1, 2],
+    [1000, 3],
+    [1001, 4],
+  ] as const)
+    press(one, at, cell)
+  expect(one.round!.phase).toBe('won')
+  const tickAt = (ms: number): boolean => {
+    one.startedAt = performance.now() - ms
+    return tick(one)
+  }
+  expect(tickAt(1001 + 1000)).toBe(false)
+  expect(one.endsAt).toBe(1001 + 1200)
+  expect(tickAt(1001 + 1200)).toBe(true)
 })

@@ -47,6 +47,13 @@ describe('a game as a zip', () => {
       (z) => (z['art/1.png'] = new Uint8Array(9 * 2 ** 20)),
       'art/1.png: too large: 8 MiB an image, 64 MiB in all',
     ],
+    [
+      'images too large together',
+      (z) => {
+        for (let i = 2; i < 11; i++) z[`art/${i}.png`] = new Uint8Array(8 * 2 ** 20)
+      },
+      'too large: 8 MiB an image, 64 MiB in all',
+    ],
     ['a torn game', (z) => (z['game.json'] = z['game.json']!.slice(0, 50)), 'game.json, line'],
   ])('with %s is refused, and says where', (_what, change, message) => {
     expect(complaint(changed(change))).toContain(message)

@@ -85,7 +85,7 @@ const RECORDS: Row[] = [
   ],
   ['a found match', {}, '0 0, 1 2, 1100 1, 1101 0', { found: 1, lucky: 0, matches: 1 }],
   ['a match is found by its second card only', {}, '0 0, 1 2, 1100 0, 1101 1', { found: 0, lucky: 1 }],
-  ['a slip: the twin of the first was seen', {}, '0 0, 1 2, 1100 1, 1101 2', { slips: 1, fresh: 1 }],
+  ['a slip: the twin of the first was seen', {}, '0 0, 1 2, 1100 1, 1101 3', { slips: 1, fresh: 1 }],
   ['a slip: the second was seen', {}, '0 0, 1 2, 1100 3, 1101 0', { slips: 1, fresh: 1 }],
   ['a fresh miss: only the first was seen', {}, '0 0, 1 2, 1100 0, 1101 3', { slips: 0, fresh: 2 }],
   [

@@ -13,7 +13,7 @@ import { replay } from './replay.ts'
 import { resultOf, winners } from './result.ts'
 import { emptyReport, handleRoughly, NASTY } from './rough.ts'
 import { newRound } from './new-round.ts'
-import type { Round } from './round.ts'
+import { isOver, type Round } from './round.ts'
 import { chipsOf, firstDifference, standingAt, standingWhen, storyOf } from './tape.ts'
 
 /** Presses of a 2 × 2 board in order (A1 B1 twins, A2 B2 twins): a fresh miss, a found match, and the win. */
@@ -139,6 +139,18 @@ describe('rough handling', () => {
         expect(NASTY.reduce((sum, kind) => sum + report.tried[kind], 0)).toBe(report.inputs)
       }),
     )
+  })
+  test('goes on for six inputs after the end of a game', () => {
+    const stream = streamOf('rough', 'picking')
+    const after = Array.from({ length: 40 }, () => {
+      let count = 0
+      handleRoughly(rules, cells, 'rough', stream, emptyReport(), (round) => {
+        if (isOver(round)) count++
+        return null
+      })
+      return count
+    })
+    expect(Math.max(...after)).toBe(6)
   })
   test('keeps the first game that breaks something, so that it can be played again', () => {
     const report = emptyReport()

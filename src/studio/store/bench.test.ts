@@ -6,7 +6,7 @@ import { gameWith } from '../../core/testing/games.ts'
 
 await import('../testing/browser.ts')
 const { useBench } = await import('./bench.ts')
-const { keepGame, oneGame } = await import('./db.ts')
+const { keepGame, oneGame, onOtherTab } = await import('./db.ts')
 
 const key = 'bench'
 let now = 0
@@ -189,6 +189,24 @@ describe('keeping', () => {
     const bench = await clashed()
     await bench.keepMine()
     expect([bench.state, (await oneGame(key))!.game.title]).toEqual(['saved', 'Mine'])
+  })
+  test('a clash is heard of before the next save, where there are edits that are not saved', async () => {
+    const bench = await benchWith()
+    // the save does not come by itself
+    jest.spyOn(window, 'setTimeout').mockImplementation((() => 1) as unknown as typeof window.setTimeout)
+    bench.edit('rename', titled('Mine'))
+    expect(bench.state).toBe('saving')
+    const { rev, game } = (await oneGame(key))!
+    await keepGame(key, { ...game, title: 'Theirs' }, rev)
+    const other = new BroadcastChannel('lucky-twin')
+    const heard = new Promise((resolve) => onOtherTab(resolve))
+    other.postMessage(key)
+    await heard
+    other.close()
+    // told as soon as it is looked up what lies there now
+    await oneGame(key)
+    await oneGame(key)
+    expect([bench.state, bench.game!.title]).toEqual(['clash', 'Mine'])
   })
   test('a game that is not there is told, and nothing is open then', async () => {
     const bench = await benchWith()

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, type Component } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
 import { STATIONS, type Station } from '../stations.ts'
 import { useBench } from '../../store/bench.ts'
 import BenchTop from './BenchTop.vue'
 import KeysDialog from './KeysDialog.vue'
+import StationSkeleton from './StationSkeleton.vue'
 import { useKeys } from '../../parts/look/useKeys.ts'
 
 const bench = useBench()
@@ -20,12 +21,15 @@ const isWide = useMediaQuery('(min-width: 761px)')
 const walking = ref(false)
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 
+/** A station that is long in coming shows that it is on its way. */
+const loaded = (loader: () => Promise<Component>): Component =>
+  defineAsyncComponent({ loader, loadingComponent: StationSkeleton, delay: 200 })
 const VIEWS = {
-  deck: defineAsyncComponent(() => import('../../stations/deck/DeckStation.vue')),
-  deal: defineAsyncComponent(() => import('../../stations/deal/DealStation.vue')),
-  rules: defineAsyncComponent(() => import('../../stations/rules/RulesStation.vue')),
-  play: defineAsyncComponent(() => import('../../stations/play/PlayStation.vue')),
-  ship: defineAsyncComponent(() => import('../../stations/ship/ShipStation.vue')),
+  deck: loaded(() => import('../../stations/deck/DeckStation.vue')),
+  deal: loaded(() => import('../../stations/deal/DealStation.vue')),
+  rules: loaded(() => import('../../stations/rules/RulesStation.vue')),
+  play: loaded(() => import('../../stations/play/PlayStation.vue')),
+  ship: loaded(() => import('../../stations/ship/ShipStation.vue')),
 }
 const station = computed(() => route.params.station as Station)
 const withLadder = computed(() => station.value !== 'deck' && station.value !== 'ship')

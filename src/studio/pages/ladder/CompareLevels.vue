@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElTable, ElTableColumn } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { differing, findLevel, resolveLevel, withRulesOf } from '../../../core/settings/levels.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
@@ -30,12 +30,19 @@ watch(
   { immediate: true },
 )
 const nameOf = (id: string): string => findLevel(bench.game!, id)?.name ?? ''
-const rows = computed(() => {
+type Row = { key: string; label: string; one: string; other: string }
+const rows = computed<Row[]>(() => {
   const game = bench.game!
-  return differing(
+  const found = differing(
     resolveLevel(game, findLevel(game, one.value)),
     resolveLevel(game, findLevel(game, other.value)),
   )
+  return found.map(({ key, one, other }) => ({
+    key,
+    label: SETTING_WORDS[key as keyof typeof SETTING_WORDS].label,
+    one: valueWords(key, one),
+    other: valueWords(key, other),
+  }))
 })
 function give(to: readonly string[]): void {
   const from = findLevel(bench.game!, one.value)
@@ -51,25 +58,15 @@ function give(to: readonly string[]): void {
 <template>
   <ModalDialog v-model="open" title="Two levels side by side" :width="680">
     <p v-if="levels.length < 2" class="soft">There is only one level yet. Add another to compare it with.</p>
-    <table v-else>
-      <thead>
-        <tr>
-          <th scope="col">what differs</th>
-          <th scope="col"><ChoiceWord v-model="one" label="First level" :choices="choices" /></th>
-          <th scope="col"><ChoiceWord v-model="other" label="Second level" :choices="choices" /></th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="row in rows" :key="row.key">
-          <th scope="row">{{ SETTING_WORDS[row.key as keyof typeof SETTING_WORDS].label }}</th>
-          <td>{{ valueWords(row.key, row.one) }}</td>
-          <td>{{ valueWords(row.key, row.other) }}</td>
-        </tr>
-        <tr v-if="!rows.length">
-          <td colspan="3">Nothing: both are played in the same way.</td>
-        </tr>
-      </tbody>
-    </table>
+    <ElTable v-else :data="rows" row-key="key" empty-text="Nothing: both are played in the same way.">
+      <ElTableColumn prop="label" label="what differs" />
+      <ElTableColumn prop="one">
+        <template #header><ChoiceWord v-model="one" label="First level" :choices="choices" /></template>
+      </ElTableColumn>
+      <ElTableColumn prop="other">
+        <template #header><ChoiceWord v-model="other" label="Second level" :choices="choices" /></template>
+      </ElTableColumn>
+    </ElTable>
     <template v-if="levels.length > 1" #buttons>
       <ElButton class="btn" :disabled="one === other" @click="give([other])">
         Give {{ nameOf(other) }} the rules of {{ nameOf(one) }}
@@ -78,21 +75,3 @@ function give(to: readonly string[]): void {
     </template>
   </ModalDialog>
 </template>
-
-<style scoped>
-table {
-  width: 100%;
-  border-collapse: collapse;
-}
-th,
-td {
-  padding: 6px 10px 6px 0;
-  border-bottom: 1px solid var(--sand);
-  text-align: left;
-  vertical-align: top;
-  overflow-wrap: anywhere;
-}
-tbody th {
-  font-weight: 500;
-}
-</style>

@@ -3,17 +3,16 @@ import { ElButton } from 'element-plus'
 import IconPlus from '~icons/ph/plus'
 import IconCompare from '~icons/ph/columns'
 import IconStairs from '~icons/ph/stairs'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Level } from '../../../core/settings/levels.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { useSortable } from '../../parts/look/useSortable.ts'
 import type { Station } from '../stations.ts'
+import { everTrue } from '../../parts/look/everTrue.ts'
 import { useBench } from '../../store/bench.ts'
-import CompareLevels from './CompareLevels.vue'
 import LadderRung from './LadderRung.vue'
-import MakeLadder from './MakeLadder.vue'
 
 const props = defineProps<{ station: Station }>()
 const bench = useBench()
@@ -38,6 +37,11 @@ function add(): void {
 }
 const making = ref(false)
 const comparing = ref(false)
+// loaded when they are asked for
+const MakeLadder = defineAsyncComponent(() => import('./MakeLadder.vue'))
+const CompareLevels = defineAsyncComponent(() => import('./CompareLevels.vue'))
+const wasMaking = everTrue(making)
+const wasComparing = everTrue(comparing)
 function addAll(made: Level[], instead: boolean): void {
   const room = BOUNDS.levels[1] - (instead ? 0 : levels.value.length)
   const some = made.slice(0, room)
@@ -111,8 +115,8 @@ useSortable(list, move)
     <ElButton class="add" :disabled="levels.length < 2" @click="comparing = true">
       <IconCompare />Compare
     </ElButton>
-    <CompareLevels v-model="comparing" />
-    <MakeLadder v-model="making" @add="addAll" />
+    <CompareLevels v-if="wasComparing" v-model="comparing" />
+    <MakeLadder v-if="wasMaking" v-model="making" @add="addAll" />
   </aside>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElEmpty } from 'element-plus'
+import IconShelf from '~icons/ph/books'
 import IconFolder from '~icons/ph/folder-open'
 import { onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
@@ -94,9 +95,12 @@ const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.in
           @remove="remove(box)"
         />
       </div>
-      <p v-if="shelf.ready && shelf.boxes.length === 0" class="empty soft">
-        The shelf is empty. Make a new game, or open one from a file.
-      </p>
+      <ElEmpty
+        v-if="shelf.ready && shelf.boxes.length === 0"
+        description="The shelf is empty. Make a new game, or open one from a file."
+      >
+        <template #image><IconShelf aria-hidden="true" /></template>
+      </ElEmpty>
     </main>
     <p v-if="dropping" class="drop">Let go to open the game</p>
   </div>
@@ -129,9 +133,6 @@ h1 {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(276px, 1fr));
   gap: 24px;
-  margin-top: 24px;
-}
-.empty {
   margin-top: 24px;
 }
 .drop {

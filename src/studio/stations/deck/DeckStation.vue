@@ -1,5 +1,7 @@
 <script setup lang="ts">
-import { ElButton, ElSegmented } from 'element-plus'
+import { ElButton, ElEmpty, ElSegmented } from 'element-plus'
+import IconPairs from '~icons/ph/cards'
+import IconSearch from '~icons/ph/magnifying-glass'
 import { computed, ref } from 'vue'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import { tagsOf } from '../../../core/deck/select.ts'
@@ -125,14 +127,18 @@ async function drop(event: DragEvent): Promise<void> {
         @step="step"
         @remove="remove()"
       >
-        <p v-if="pairs.length === 0" class="empty">
-          <strong>No pairs yet.</strong> Add pictures from the library, drop images here, cut a sheet, paste
-          words, or take a series.
-        </p>
-        <p v-else-if="shown.length === 0" class="empty">
-          No pair is called or tagged "{{ query || tag }}".
+        <ElEmpty v-if="pairs.length === 0" class="empty">
+          <template #image><IconPairs aria-hidden="true" /></template>
+          <template #description>
+            <strong>No pairs yet.</strong> Add pictures from the library, drop images here, cut a sheet, paste
+            words, or take a series.
+          </template>
+        </ElEmpty>
+        <ElEmpty v-else-if="shown.length === 0" class="empty">
+          <template #image><IconSearch aria-hidden="true" /></template>
+          <template #description>No pair is called or tagged "{{ query || tag }}".</template>
           <ElButton class="btn" @click="query = tag = ''">Show all</ElButton>
-        </p>
+        </ElEmpty>
       </LightTable>
       <DeckWays ref="ways" @add="deck.add" @paste="clipboard.paste" />
     </section>
@@ -205,11 +211,8 @@ h2,
   border: 2px dashed var(--lagoon);
 }
 .empty {
-  display: grid;
-  justify-items: center;
-  gap: 10px;
-  padding: 80px 24px;
-  text-align: center;
+  position: absolute;
+  inset: 0;
 }
 .right {
   overflow-y: auto;

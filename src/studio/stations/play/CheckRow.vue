@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
+import { ElButton, ElTable, ElTableColumn } from 'element-plus'
 import IconRemove from '~icons/ph/trash'
 import { computed, ref } from 'vue'
 import type { Check } from '../../../core/play/record.ts'
@@ -22,6 +22,13 @@ const state = computed(() => stateOf(props.checked))
 const WORDS = { waits: '…', holds: '✓ holds', fails: '✗ fails' }
 const text = (value: unknown): string =>
   value === undefined ? 'not played' : typeof value === 'string' ? value : JSON.stringify(value)
+const differing = computed(() =>
+  props.checked!.wrong.map(({ key, expected, actual }) => ({
+    key,
+    expected: text(expected),
+    actual: text(actual),
+  })),
+)
 
 /** What is expected, edited as text: a number, or a word. */
 function expectation(key: string, typed: string): void {
@@ -49,22 +56,11 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
     <p v-if="checked!.problem" class="wrong">
       {{ checked!.problem!.message }}
     </p>
-    <table v-else>
-      <thead>
-        <tr>
-          <th scope="col"><span class="hidden-text">what</span></th>
-          <th scope="col">expected</th>
-          <th scope="col">now</th>
-        </tr>
-      </thead>
-      <tbody>
-        <tr v-for="one in checked!.wrong" :key="one.key">
-          <th scope="row">{{ one.key }}</th>
-          <td>{{ text(one.expected) }}</td>
-          <td>{{ text(one.actual) }}</td>
-        </tr>
-      </tbody>
-    </table>
+    <ElTable v-else :data="differing" size="small">
+      <ElTableColumn prop="key" label="what" />
+      <ElTableColumn prop="expected" label="expected" />
+      <ElTableColumn prop="actual" label="now" />
+    </ElTable>
     <ElButton v-if="!checked!.problem" class="btn small" @click="emit('accept')">
       Expect it as it is now
     </ElButton>
@@ -127,19 +123,6 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
   height: 28px;
   padding: 0 10px;
   font-size: 13px;
-}
-table {
-  width: 100%;
-  margin: 6px 0;
-  border-collapse: collapse;
-  font-size: 13px;
-}
-th,
-td {
-  padding: 2px 4px;
-  text-align: left;
-  vertical-align: top;
-  overflow-wrap: anywhere;
 }
 .edit {
   display: grid;

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { ElButton, ElProgress } from 'element-plus'
+import { ElButton, ElProgress, ElTable, ElTableColumn } from 'element-plus'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
-import type { Input, Reason } from '../../../core/play/events.ts'
+import type { Input } from '../../../core/play/events.ts'
 import type { Result } from '../../../core/result.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
@@ -38,10 +38,15 @@ const WORDS: Record<Nasty, string> = {
   button: 'the turn-back button, asked for or not',
   anywhere: 'any card, any time later',
 }
-const refusals = computed(
-  () => Object.entries(report.value?.refused ?? {}).filter(([, times]) => times > 0) as [Reason, number][],
-)
 const number = (n: number): string => n.toLocaleString('en')
+const tried = computed(() =>
+  NASTY.map((kind) => ({ words: WORDS[kind], times: number(report.value?.tried[kind] ?? 0) })),
+)
+const refused = computed(() =>
+  Object.entries(report.value?.refused ?? {}).flatMap(([words, times]) =>
+    times > 0 ? [{ words, times: number(times) }] : [],
+  ),
+)
 
 async function run(): Promise<void> {
   report.value = null
@@ -101,28 +106,14 @@ onBeforeUnmount(() => job?.cancel())
       </p>
     </div>
     <div v-if="report" class="two">
-      <table>
-        <caption>
-          What was tried
-        </caption>
-        <tbody>
-          <tr v-for="kind in NASTY" :key="kind">
-            <th scope="row">{{ WORDS[kind] }}</th>
-            <td>{{ number(report.tried[kind]) }}</td>
-          </tr>
-        </tbody>
-      </table>
-      <table>
-        <caption>
-          Refused, and why
-        </caption>
-        <tbody>
-          <tr v-for="[reason, times] in refusals" :key="reason">
-            <th scope="row">{{ reason }}</th>
-            <td>{{ number(times) }}</td>
-          </tr>
-        </tbody>
-      </table>
+      <ElTable :data="tried" size="small">
+        <ElTableColumn prop="words" label="What was tried" min-width="220" />
+        <ElTableColumn prop="times" label="times" align="right" />
+      </ElTable>
+      <ElTable :data="refused" size="small" empty-text="Nothing was refused.">
+        <ElTableColumn prop="words" label="Refused, and why" min-width="130" />
+        <ElTableColumn prop="times" label="times" align="right" />
+      </ElTable>
     </div>
   </ModalDialog>
 </template>
@@ -133,15 +124,6 @@ onBeforeUnmount(() => job?.cancel())
   align-items: center;
   gap: 12px;
   margin: 14px 0;
-}
-select {
-  height: 36px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: var(--card);
-  color: inherit;
-  font: inherit;
 }
 .el-progress {
   flex: 1;
@@ -163,25 +145,5 @@ select {
   grid-template-columns: 3fr 2fr;
   gap: 24px;
   align-items: start;
-}
-table {
-  border-collapse: collapse;
-  font-size: 14px;
-}
-caption {
-  padding: 10px 0 4px;
-  font-weight: 700;
-  text-align: left;
-}
-th,
-td {
-  padding: 3px 8px 3px 0;
-  border-bottom: 1px solid var(--sand);
-  font-weight: inherit;
-  text-align: left;
-}
-td {
-  text-align: right;
-  font-variant-numeric: tabular-nums;
 }
 </style>

@@ -56,6 +56,8 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
 <template>
   <aside class="aside" tabindex="0" aria-labelledby="meaning">
     <h2 id="meaning">What that means</h2>
+    <!-- first, since the figures below come and go as they are worked out -->
+    <FindingsList v-if="cannot.length" :findings="cannot" />
     <p v-if="working" class="soft later" role="status">Working it out …</p>
     <dl :aria-busy="working">
       <template v-if="cost">
@@ -117,7 +119,6 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
         </div>
       </template>
     </dl>
-    <FindingsList v-if="cannot.length" :findings="cannot" />
     <StarScale v-if="cost && settings.score.stars" :cost="cost" />
     <h3>A streak</h3>
     <ol class="bars">

@@ -1,0 +1,36 @@
+import { test as base, type BrowserContext, type CDPSession } from '@playwright/test'
+import { beenHere } from '../scripts/tools/been-here.mjs'
+
+type Shared = { context: BrowserContext; session: CDPSession }
+
+/**
+ * Tests of one worker share a browser context, wiped between them: what the browser has fetched and compiled once it has for all. A file whose tests need one of their own,
+ * as those about storage do, says `test.use({ own: true })`.
+ */
+export const test = base.extend<{ own: boolean }, { shared: Shared }>({
+  own: [false, { option: true }],
+  shared: [
+    async ({ browser }, use, { project }) => {
+      const { baseURL, viewport } = project.use
+      const context = await browser.newContext({ baseURL, viewport })
+      await beenHere(context)
+      const keeper = await context.newPage()
+      await use({ context, session: await context.newCDPSession(keeper) })
+      await context.close()
+    },
+    { scope: 'worker' },
+  ],
+  context: async ({ context: fresh, shared, own, baseURL }, use) => {
+    if (own) return use(fresh)
+    const { context, session } = shared
+    const [keeper] = context.pages()
+    await use(context)
+    for (const page of context.pages()) if (page !== keeper) await page.close()
+    await context.clearPermissions()
+    for (const origin of [baseURL!, 'file://'])
+      await session.send('Storage.clearDataForOrigin', {
+        origin,
+        storageTypes: 'indexeddb,local_storage,cache_storage',
+      })
+  },
+})
