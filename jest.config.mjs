@@ -1,4 +1,6 @@
 export default {
+  // all cores: nothing else runs beside
+  maxWorkers: '100%',
   roots: ['<rootDir>/src'],
   testMatch: ['**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],

@@ -2,7 +2,7 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuild, ensureChromium, ensurePackages, run } from './tools/ensure.mjs'
+import { ensureBuild, ensureChromium, ensurePackages, run, runBeside } from './tools/ensure.mjs'
 import { ROOT } from './tools/root.mjs'
 
 ensurePackages()
@@ -27,8 +27,12 @@ const step = (name, code) => {
   }
 }
 
-step('lint', run(npm, ['run', '-s', 'lint']))
-step('type check', run(npm, ['run', '-s', 'typecheck']))
+// beside each other: both use one core
+const [lint, types] = await Promise.all(
+  ['lint', 'typecheck'].map((name) => runBeside(npm, ['run', '-s', name])),
+)
+step('lint', lint)
+step('type check', types)
 const unitCode = run(npm, [
   'run',
   '-s',

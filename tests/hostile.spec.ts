@@ -3,6 +3,8 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { check } from '../src/cli/commands.ts'
+import { Unusable } from '../src/cli/files.ts'
 import { HOSTILE } from '../src/core/testing/hostile.ts'
 import { keepAsBefore } from './helpers.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
@@ -37,19 +39,29 @@ function gameOf(src: string, id = 'hostile', title = 'Hostile'): any {
 }
 
 test('the command line refuses a game with any of them, by the place of the image', () => {
-  const folder = mkdtempSync(join(tmpdir(), 'hostile-'))
-  for (const image of IMAGES) {
-    const path = join(folder, 'hostile.game.json')
-    writeFileSync(path, JSON.stringify(gameOf(srcOf(image))))
-    const { status, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'check', path], {
-      encoding: 'utf8',
-      timeout: 20_000,
-    })
-    expect([image.name, status]).toEqual([image.name, 2])
-    expect(stderr).toContain('deck.pairs[0].a.src')
-    expect(stderr).toMatch(image.refused)
-    expect(stderr.length).toBeLessThan(400)
+  const path = join(mkdtempSync(join(tmpdir(), 'hostile-')), 'hostile.game.json')
+  const out = { print: () => undefined, tell: () => undefined }
+  /** What the command says before it ends with 2. */
+  const refusal = (): string => {
+    try {
+      return `taken: ${check(path, {}, out)}`
+    } catch (error) {
+      return error instanceof Unusable ? error.message : `broken: ${String(error)}`
+    }
   }
+  for (const image of IMAGES) {
+    writeFileSync(path, JSON.stringify(gameOf(srcOf(image))))
+    const message = refusal()
+    expect(message).toContain('deck.pairs[0].a.src')
+    expect(message).toMatch(image.refused)
+    expect(message.length).toBeLessThan(400)
+  }
+  // the last one once more as a process, as users call it
+  const { status, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'check', path], {
+    encoding: 'utf8',
+    timeout: 20_000,
+  })
+  expect([status, stderr]).toEqual([2, `${refusal()}\n`])
 })
 
 test('the shelf refuses files with any of them, and answers throughout', async ({ page }) => {

@@ -1,5 +1,5 @@
 // What the commands need, made only where it is missing or stale. Node's own modules only: nothing is installed yet.
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -83,4 +83,18 @@ export function run(command, args, env = {}) {
   return (
     spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', env: { ...process.env, ...env } }).status ?? 1
   )
+}
+
+/** The same while others run: what it says comes at its end, all at once. */
+export function runBeside(command, args) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })
+    let said = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += data))
+    child.on('error', (error) => (said += error.message))
+    child.on('close', (code) => {
+      process.stdout.write(said)
+      resolve(code ?? 1)
+    })
+  })
 }
