@@ -3,47 +3,16 @@ import { cardOf, cardsMatch, type Card } from '../deck/card.ts'
 import { draw } from '../deal/draw.ts'
 import { streamOf, type Stream } from '../deal/seed.ts'
 import { shuffle } from '../deal/shuffle.ts'
-import { prepareDeal } from '../deal/deal.ts'
 import { arrangements } from '../testing/enumerate.ts'
-import { pairsNamed, settingsWith } from '../testing/games.ts'
-import { auditBoards, type Audit } from './audit.ts'
+import { auditBoards } from './audit.ts'
 import { MISTAKES } from './mistakes.ts'
-import { pairClasses } from './classes.ts'
-import { chiSquareTail, normalTails, poissonTail, shiftedChiSquareTail } from './probability.ts'
-import type { ReadBoards } from '../files/boards-file.ts'
+import { chiSquareTail, normalTails, poissonTail } from './probability.ts'
 import { reportOf } from './report.ts'
 import type { Board } from '../board/cells.ts'
 import { relationsOn } from './table.ts'
 import { Counter, sumTallies } from './tally.ts'
 import { covarianceOfKinds, expectedKinds, squaredDistance, theoryOf } from './theory.ts'
-
-const read = (board: Board, boards: Card[][], pairs: number): ReadBoards => ({
-  format: 'tokens',
-  board,
-  guessed: false,
-  boards,
-  names: Array.from({ length: pairs }, (_, i) => `P${i}`),
-  twinsKnown: true,
-  problems: [],
-  leftOut: 0,
-})
-const deckOf = (pairs: number): number[] => Array.from({ length: pairs * 2 }, (_, i) => i >> 1)
-const six = { rows: 6, columns: 6, gaps: [] }
-
-/** Boards dealt by a way of moving a deck of 18 pairs about, always from the same order. */
-function dealtBy(
-  move: (deck: number[], stream: Stream, i: number) => void,
-  seed: string,
-  count: number,
-): Audit {
-  const stream = streamOf(seed, 'shuffling')
-  const boards = Array.from({ length: count }, (_, i) => {
-    const deck = deckOf(18)
-    move(deck, stream, i)
-    return deck.map((pair) => cardOf(pair, 'a', false))
-  })
-  return auditBoards(read(six, boards, 18))
-}
+import { read, deckOf, six, dealtBy } from '../testing/audits.ts'
 
 describe('chances', () => {
   test.each([
@@ -341,128 +310,6 @@ describe('the verdict', () => {
     const { report, reason } = auditBoards(read(six, boards, 18))
     expect(report).toMatchObject({ verdict: 'unfair', untwinned: 1 })
     expect(reason!.message).toMatch(/^On 0\.1 % of the boards some card has no twin/)
-  })
-})
-
-describe('how sharp the test of places is', () => {
-  test('on 4 × 4, a thousand boards: 8.72 %', () => {
-    const stream = streamOf('sharp', 'shuffling')
-    const counter = new Counter({ rows: 4, columns: 4, gaps: [] }, 8, 1000)
-    for (let i = 0; i < 1000; i++)
-      counter.add(shuffle(deckOf(8), stream).map((pair) => cardOf(pair, 'a', false)))
-    const report = reportOf(counter.tally, 'shuffled', Math.log(1e10))
-    expect(report.tests).toHaveLength(4)
-    expect(report.sharpness! * 100).toBeCloseTo(8.72, 1)
-  })
-  /** The share of audits that a deviation of so many times the sharpness is seen in; a small share of the boards is one certain board. */
-  function seenIn(side: number, boards: number, times: number): number {
-    const board = { rows: side, columns: side, gaps: [] }
-    const pairs = (side * side) / 2
-    const stream = streamOf(`power ${side} ${times}`, 'shuffling')
-    const certain = shuffle(deckOf(pairs), stream)
-    const audit = (chance: number): { seen: boolean; sharpness: number } => {
-      const counter = new Counter(board, pairs, boards)
-      for (let i = 0; i < boards; i++) {
-        const deck = i < Math.round(chance * boards) ? certain : shuffle(deckOf(pairs), stream)
-        counter.add(deck.map((pair) => cardOf(pair, 'a', false)))
-      }
-      const report = reportOf(counter.tally, 'shuffled', null)
-      return { seen: report.places!.p * report.tests.length < 1e-3, sharpness: report.sharpness! }
-    }
-    // where a share q of boards is the same, places deviate by q √(n − 1) in the quadratic mean
-    const chance = (times * audit(0).sharpness) / Math.sqrt(pairs - 1)
-    const AUDITS = 200
-    let seen = 0
-    for (let i = 0; i < AUDITS; i++) if (audit(chance).seen) seen++
-    return seen / AUDITS
-  }
-  test.each([
-    [2, 2000],
-    [4, 1000],
-    [6, 400],
-  ])(
-    'on %i × %i a deviation of that size is seen in 99 of 100 audits, and half of it seldom',
-    (side, boards) => {
-      // 200 times a chance of 0.99: below 0.96 once in 10,000
-      expect(seenIn(side, boards, 1)).toBeGreaterThan(0.96)
-      expect(seenIn(side, boards, 0.5)).toBeLessThan(0.7)
-    },
-  )
-})
-
-describe('repeated pairs that are laid apart', () => {
-  test.each([
-    ['one pair lies there twice as often', 'first', () => false],
-    ['which one does is left to chance', 'random', () => false],
-    ['related and identical', 'first', (i: number) => i > 0],
-  ] as const)('%s: the p of even deals is even', (_, pick, related) => {
-    const pairs = pairsNamed(3, related)
-    const settings = settingsWith({
-      board: { rows: 1, columns: 8 },
-      fill: { repeat: 'evenly', pick },
-      deal: { way: 'apart', steps: 2 },
-    })
-    const dealer = prepareDeal(pairs, settings)
-    if (!dealer.ok) throw new Error(dealer.problem.message)
-    const classes = pairClasses(pairs, settings)
-    const deals = Array.from({ length: 60_000 }, (_, i) => dealer.value.deal(`even-${i}`))
-    let low = 0
-    for (let set = 0; set < 150; set++) {
-      const counter = new Counter(settings.board, 3, 400, classes)
-      for (const cells of deals.slice(set * 400, set * 400 + 400)) counter.add(cells)
-      const { places } = reportOf(counter.tally, 'by-steps', null)
-      if (places!.p < 0.1) low++
-    }
-    // 150 times a chance of 0.1: 15 ± 3.7
-    expect(low).toBeGreaterThan(3)
-    expect(low).toBeLessThan(29)
-  })
-  test('a pair that favours a place among those like it is found', () => {
-    const settings = settingsWith({
-      board: { rows: 1, columns: 8 },
-      fill: { repeat: 'evenly', pick: 'first' },
-      deal: { way: 'apart', steps: 2 },
-    })
-    const pairs = pairsNamed(3)
-    const dealer = prepareDeal(pairs, settings)
-    if (!dealer.ok) throw new Error(dealer.problem.message)
-    const counter = new Counter(settings.board, 3, 2000, pairClasses(pairs, settings))
-    for (let i = 0; i < 2000; i++) {
-      const cells = dealer.value.deal(`favoured-${i}`)
-      const [one, other] = [4, 8]
-      // of the two pairs that lie there once, the first of the deck comes first on every fourth board
-      const first = cells.find((card) => card === one || card === other)
-      counter.add(
-        i % 4 || first === one
-          ? cells
-          : cells.map((card) => (card === one ? other : card === other ? one : card)),
-      )
-    }
-    expect(reportOf(counter.tally, 'by-steps', null).verdict).toBe('unfair')
-  })
-})
-
-describe('a shifted chi-square', () => {
-  test.each([
-    [3, 5, 10],
-    [105, 114, 162.8],
-    [595, 300, 800],
-  ])('of %i degrees, shifted by %d, above %d: as many of 20,000 sums of squares', (degrees, shift, x) => {
-    const stream = streamOf(`shifted ${degrees}`, 'shuffling')
-    const normal = (): number =>
-      Math.sqrt(-2 * Math.log((draw(stream, 1e6) + 0.5) / 1e6)) *
-      Math.cos((2 * Math.PI * draw(stream, 1e6)) / 1e6)
-    const SUMS = degrees > 100 ? 4000 : 20_000
-    let above = 0
-    for (let i = 0; i < SUMS; i++) {
-      let sum = (normal() + Math.sqrt(shift)) ** 2
-      for (let k = 1; k < degrees; k++) sum += normal() ** 2
-      if (sum > x) above++
-    }
-    const chance = shiftedChiSquareTail(x, degrees, shift)
-    expect(Math.abs(above / SUMS - chance)).toBeLessThan(
-      4 * Math.sqrt((chance * (1 - chance)) / SUMS) + 0.005,
-    )
   })
 })
 
