@@ -311,6 +311,39 @@ console.log(
   `Check of 100 levels of 400 cards: ${took.map(({ what, ms }) => `${what} ${ms.toFixed(0)} ms`).join(', ')}; the slowest ${(slowest / plainGames).toFixed(0)} times 500 games of a perfect memory (2,000 ms are the target) ${slowest > 2000 ? 'FAIL' : 'ok'}`,
 )
 
+// Findings follow an edit: of 30 levels with lives one is edited; then the title alone.
+const thirty: Game = {
+  ...kept,
+  levels: Array.from({ length: 30 }, (_, i) => ({
+    id: `l${i}`,
+    name: `Level ${i}`,
+    board: { rows: 6, columns: 6 },
+    // repeated pairs: what lives come to is played, not looked up
+    fill: { use: { from: 1, to: 9 + (i % 5) }, repeat: 'evenly' as const },
+    limits: { lives: 8 + (i % 9) },
+  })),
+}
+const edited = (game: Game, at: number, lives: number): Game => ({
+  ...game,
+  levels: game.levels.with(at, { ...game.levels[at]!, limits: { lives } }),
+})
+const EDITS = 10
+const fresh = (): Game => ({ ...thirty, levels: thirty.levels.map((level) => ({ ...level })) })
+const allFound = middleTime(() => void findingsOf(fresh()))
+let latest = fresh()
+findingsOf(latest)
+const editFound =
+  time(() => {
+    for (let i = 0; i < EDITS; i++) findingsOf((latest = edited(latest, i * 3, 20 + i)))
+  }) / EDITS
+const titleFound =
+  time(() => {
+    for (let i = 0; i < EDITS; i++) findingsOf({ ...latest, title: `Title ${i}` })
+  }) / EDITS
+console.log(
+  `Findings of 30 levels with lives: an edit of one costs 1/${Math.round(allFound / editFound)} of all (at most 1/15 is the target) ${editFound * 15 > allFound ? 'FAIL' : 'ok'}; a new title 1/${Math.round(allFound / titleFound)} (at most 1/500 is the target; the studio asks for nothing) ${titleFound * 500 > allFound ? 'FAIL' : 'ok'}`,
+)
+
 // Hostile images, one for each bound.
 const refusals = Object.values(HOSTILE).map(([markup]) => {
   const bytes = new TextEncoder().encode(markup)

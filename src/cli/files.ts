@@ -7,7 +7,7 @@ import { readRecord } from '../core/files/record-file.ts'
 import { readUtf8 } from '../core/files/utf8.ts'
 import type { PlayRecord } from '../core/play/record.ts'
 import type { Game } from '../core/game/game.ts'
-import { SIZES } from '../core/settings/settings.ts'
+import { largerThan, SIZES } from '../core/settings/settings.ts'
 import { problemLine, type Result } from '../core/result.ts'
 import { pictureSvg } from '../ship/pictures.ts'
 
@@ -16,8 +16,7 @@ export class Unusable extends Error {}
 
 function readBytes(path: string): Buffer {
   try {
-    if (statSync(path).size > SIZES.file)
-      throw new Unusable(`${path}: larger than ${SIZES.file / 2 ** 20} MiB`)
+    if (statSync(path).size > SIZES.file) throw new Unusable(`${path}: ${largerThan(SIZES.file)}`)
     return readFileSync(path)
   } catch (error) {
     if (error instanceof Unusable) throw error

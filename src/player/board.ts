@@ -1,4 +1,5 @@
-import { NO_CARD, pairOf, sideOf } from '../core/deck/card.ts'
+import { NO_CARD } from '../core/deck/card.ts'
+import { faceOnCard } from '../core/deck/face.ts'
 import { layout, tableSurface } from '../core/board/geometry.ts'
 import { CARD_RATIO } from '../core/settings/settings.ts'
 import { backBackground } from './back.ts'
@@ -166,9 +167,7 @@ export class BoardView {
 
   private face(cell: number): HTMLElement {
     const { game, art, settings, round } = this.table
-    const card = round!.cells[cell]!
-    const pair = game.deck.pairs[pairOf(card)]!
-    const face = (sideOf(card) === 'b' && pair.b) || pair.a
+    const face = faceOnCard(round!.cells[cell]!, game.deck.pairs)
     return faceElement(face, art, CARD_RATIO[settings.look.shape])
   }
 

@@ -180,7 +180,8 @@ describe('a game that was left open', () => {
     const text = typeof change === 'string' ? change : JSON.stringify({ ...open, ...change })
     return readOpen({ read: () => text, write: () => undefined }, game)
   }
-  test('is taken up where all of it can be read', () => expect(kept({})).toMatchObject({ seed: 'tick', at: 10 }))
+  test('is taken up where all of it can be read', () =>
+    expect(kept({})).toMatchObject({ seed: 'tick', at: 10 }))
   test.each([
     ['a seed that is none', { seed: '' }],
     ['a seed that is too long', { seed: 'x'.repeat(500) }],

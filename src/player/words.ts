@@ -1,4 +1,5 @@
-import { pairOf, sideOf } from '../core/deck/card.ts'
+import { pairOf } from '../core/deck/card.ts'
+import { faceOnCard } from '../core/deck/face.ts'
 import { cellName } from '../core/board/cells.ts'
 import type { Event } from '../core/play/events.ts'
 import type { RoundResult } from '../core/play/result.ts'
@@ -12,8 +13,8 @@ export const nameOf = (table: Table, cell: number): string => cellName(cell, tab
 /** What the card in a cell shows, in words. */
 export function cardWords(table: Table, cell: number): string {
   const card = table.round!.cells[cell]!
-  const pair = table.game.deck.pairs[pairOf(card)]!
-  return faceWords((sideOf(card) === 'b' && pair.b) || pair.a, pair.name)
+  const { pairs } = table.game.deck
+  return faceWords(faceOnCard(card, pairs), pairs[pairOf(card)]!.name)
 }
 
 /** The accessible name of a card: its cell, and what it shows only while that can be seen (`open`: in a first look). */

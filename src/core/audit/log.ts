@@ -5,7 +5,7 @@ import { dealSchema } from '../files/deal-file.ts'
 import { readWith } from '../files/read-json.ts'
 import type { Game } from '../game/game.ts'
 import { cardNameSchema } from '../game/id-schema.ts'
-import { CARD_STATES, type CardState, type Input, type Reason } from '../play/events.ts'
+import { CARD_STATES, type CardState, type Input, type Refusal } from '../play/events.ts'
 import { advance, apply } from '../play/machine.ts'
 import { tableOf } from '../game/check.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
@@ -157,7 +157,7 @@ function lies(round: Round, state: CardState): string {
   const look = round.dueAt === NEVER ? '' : ` until ${round.dueAt} ms`
   return state === 'up' ? `lies face up${look}` : `is ${STATES[state]} at ${round.at} ms`
 }
-const REFUSALS: Record<Reason, string> = {
+const REFUSALS: Record<Refusal, string> = {
   finished: 'the game is over',
   paused: 'the game is paused',
   'first-look': 'the first look is not over',

@@ -61,15 +61,7 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
   const enough = tally.deals >= LEAST_DEALS && (places !== null || single)
   return {
     deals: tally.deals,
-    verdict: tally.untwinned
-      ? 'unfair'
-      : p < UNFAIR
-        ? 'unfair'
-        : !enough
-          ? 'too-few'
-          : p < DOUBTFUL
-            ? 'doubtful'
-            : 'fair',
+    verdict: verdictOf(p, enough, tally.untwinned > 0),
     p,
     tests,
     places: places && { statistic: places.statistic, degrees: places.degrees, p: places.p },
@@ -80,6 +72,13 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
     sharpness: places && size > 1 ? sharpnessOf(places, DOUBTFUL / tests.length) : null,
     single,
   }
+}
+
+/** What is said of boards whose oddest test has this p. Cards without a twin are unfair, however few boards there are. */
+function verdictOf(p: number, isEnough: boolean, isUntwinned: boolean): Verdict {
+  if (isUntwinned || p < UNFAIR) return 'unfair'
+  if (!isEnough) return 'too-few'
+  return p < DOUBTFUL ? 'doubtful' : 'fair'
 }
 
 /**

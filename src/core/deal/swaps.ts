@@ -1,4 +1,4 @@
-import type { Card } from '../deck/card.ts'
+import { isRelated, twinOf, type Card } from '../deck/card.ts'
 import { Arrangement, type TooClose } from './arrangement.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
@@ -66,6 +66,6 @@ function meanTooClose(cards: readonly Card[], graph: CellGraph): number {
   for (const card of cards) copies.set(card, (copies.get(card) ?? 0) + 1)
   let matching = 0
   for (const [card, count] of copies)
-    matching += (card & 2) === 0 ? (count * (count - 1)) / 2 : (count * (copies.get(card ^ 1) ?? 0)) / 2
+    matching += (count * (isRelated(card) ? (copies.get(twinOf(card)) ?? 0) : count - 1)) / 2
   return (matching * joined) / ((size * (size - 1)) / 2)
 }

@@ -15,13 +15,19 @@ export const cardOf = (pair: number, side: Side, related: boolean): Card =>
 /** Which pair of the deck a card belongs to. */
 export const pairOf = (card: Card): number => card >> 2
 
+/** Whether a card is of a related pair. */
+export const isRelated = (card: Card): boolean => (card & 2) !== 0
+
+/** The card that matches this one: the other of a related pair, another like it of an identical one. */
+export const twinOf = (card: Card): Card => (isRelated(card) ? card ^ 1 : card)
+
 export const sideOf = (card: Card): Side => (card & 1 ? 'b' : 'a')
 
 /** A card's face as a number of its own: twice the pair's place in the deck, and one more for side b. */
 export const faceIndex = (card: Card): number => ((card >> 2) << 1) | (card & 1)
 
 /** The face that a card's twin bears: the other one of a related pair, the same of an identical one. */
-export const twinFace = (card: Card): number => faceIndex((card & 2) === 0 ? card : card ^ 1)
+export const twinFace = (card: Card): number => faceIndex(twinOf(card))
 
 /**
  * Whether two cards match: different cards (the caller sees to it that their cells differ), of the same pair, and

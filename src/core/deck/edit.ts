@@ -54,13 +54,17 @@ export function movedBy(pairs: readonly Pair[], ids: Ids, by: number): Pair[] {
   return moved(pairs, ids, before + by)
 }
 
-/** The chosen pairs with a tag more, or one less. A pair has at most 20. */
+/** Tags as a pair may have them: trimmed, none too long, none twice, none empty, and not too many. */
+export const tidyTags = (tags: readonly string[]): string[] =>
+  [...new Set(tags.map((tag) => tag.trim().slice(0, LENGTHS.tag)).filter(Boolean))].slice(0, BOUNDS.tags[1])
+
+/** The chosen pairs with a tag more, or one less. */
 export function tagged(pairs: readonly Pair[], ids: Ids, tag: string, on: boolean): Pair[] {
   const word = tag.trim().slice(0, LENGTHS.tag)
   return pairs.map((pair) => {
     if (!ids.has(pair.id) || !word) return pair
     const { tags = [], ...rest } = pair
-    const next = on ? [...new Set([...tags, word])].slice(0, 20) : tags.filter((one) => one !== word)
+    const next = on ? tidyTags([...tags, word]) : tags.filter((one) => one !== word)
     return next.length ? { ...rest, tags: next } : rest
   })
 }

@@ -19,11 +19,14 @@ const OTHER_COLOUR = 0.15
 const FLAT = 0.003
 
 /** What a vision makes of one face: for each window its mean colour, its contrast, and what is left of it without the mean. */
-export type Look = { means: Float32Array; contrast: Float64Array; rest: Float32Array }
+export type Appearance = { means: Float32Array; contrast: Float64Array; rest: Float32Array }
 
 /** A face as every vision sees it. In: RGBA bytes of GRID × GRID px, opaque. */
-export function looksOf(pixels: Uint8ClampedArray | Uint8Array): Record<Vision, Look> {
-  return Object.fromEntries(VISIONS.map((vision) => [vision, lookOf(pixels, vision)])) as Record<Vision, Look>
+export function looksOf(pixels: Uint8ClampedArray | Uint8Array): Record<Vision, Appearance> {
+  return Object.fromEntries(VISIONS.map((vision) => [vision, lookOf(pixels, vision)])) as Record<
+    Vision,
+    Appearance
+  >
 }
 
 const seen = new Map<string, Map<number, [number, number, number]>>()
@@ -43,7 +46,7 @@ function remembered(vision: Vision, red: number, green: number, blue: number): [
   return colour
 }
 
-function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Look {
+function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Appearance {
   const means = new Float32Array(WINDOWS * CHANNELS)
   // not rounded: a face is just as much like itself as it has contrast
   const contrast = new Float64Array(WINDOWS)
@@ -73,7 +76,7 @@ function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Look {
  * (IEEE Trans. Image Processing 13, 2004), over lightness and both colour axes together, times how near the mean colours are; windows
  * count by what is to be seen in either, so that much empty paper makes nothing alike.
  */
-export function likeness(one: Look, other: Look): number {
+export function likeness(one: Appearance, other: Appearance): number {
   let sum = 0
   let weight = 0
   for (let w = 0; w < WINDOWS; w++) {

@@ -2,7 +2,7 @@ import { strToU8, unzipSync, zipSync } from 'fflate'
 import { fromUint8Array, toUint8Array } from 'js-base64'
 import type { Game } from '../game/game.ts'
 import { imagesOf } from '../game/images.ts'
-import { SIZES } from '../settings/settings.ts'
+import { SIZES, sizeWords } from '../settings/settings.ts'
 import { bad, cut, quoted, type Result } from '../result.ts'
 import { gameFrom, writeGame } from './game-file.ts'
 import { imageType } from './image.ts'
@@ -34,7 +34,7 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   if (tooLarge)
     return bad(
       cut(tooLarge),
-      `too large: ${SIZES.image / 2 ** 20} MiB an image, ${SIZES.file / 2 ** 20} MiB in all`,
+      `too large: ${sizeWords(SIZES.image)} an image, ${sizeWords(SIZES.file)} in all`,
     )
   const text = files[GAME]
   if (!text) return bad('', `no ${GAME} in this zip`)

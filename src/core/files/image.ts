@@ -1,6 +1,6 @@
 import { imageSize } from 'image-size'
 import { toUint8Array } from 'js-base64'
-import { IMAGE_BOUNDS, SIZES } from '../settings/settings.ts'
+import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
 import { bad, good, type Result } from '../result.ts'
 import { checkSvg as checkMarkup } from './svg.ts'
 import { readUtf8 } from './utf8.ts'
@@ -86,14 +86,14 @@ function gifSize(bytes: Uint8Array): { width: number; height: number } | null {
 
 /** Checks that bytes are an image of a known type, not too large, and, if an SVG, one that only draws. Nothing is unpacked. */
 export function checkImage(bytes: Uint8Array): Result<ImageType> {
-  if (bytes.length > SIZES.image) return bad('', `larger than ${SIZES.image / 2 ** 20} MiB`)
+  if (bytes.length > SIZES.image) return bad('', largerThan(SIZES.image))
   const type = imageType(bytes)
   if (!type) return bad('', 'not a PNG, JPEG, WebP, GIF or SVG image')
   if (type !== 'svg+xml') {
     const size = checkRaster(bytes, type)
     return size.ok ? good(type) : size
   }
-  if (bytes.length > SIZES.svg) return bad('', `an SVG that is larger than ${SIZES.svg / 1024} KiB`)
+  if (bytes.length > SIZES.svg) return bad('', `an SVG that is ${largerThan(SIZES.svg)}`)
   const text = readUtf8(bytes)
   if (!text.ok) return bad('', 'an SVG that is not UTF-8 text')
   const checked = checkSvg(text.value)
@@ -106,8 +106,7 @@ function bytesOf(src: string): Result<{ type: string; bytes: Uint8Array }> {
   const comma = src.slice(0, 64).indexOf(',')
   const [head, coding] = src.slice(0, Math.max(0, comma)).split(';', 2)
   if (!head?.startsWith('data:image/') || coding !== 'base64') return wrong
-  if (src.length - comma > (SIZES.image * 4) / 3 + 8)
-    return bad('', `larger than ${SIZES.image / 2 ** 20} MiB`)
+  if (src.length - comma > (SIZES.image * 4) / 3 + 8) return bad('', largerThan(SIZES.image))
   let end = src.length
   while (end > src.length - 2 && src[end - 1] === '=') end--
   for (let at = comma + 1; at < end; at++) if (!isBase64(src.charCodeAt(at))) return wrong

@@ -1,10 +1,10 @@
 import type { z } from 'zod'
 import { bad, cut, good, quotedValue, type Problem, type Result } from '../result.ts'
-import { SIZES } from '../settings/settings.ts'
+import { largerThan, SIZES } from '../settings/settings.ts'
 
 /** Reads JSON. A problem names the line and column where the text stops being JSON. */
 export function parseJson(text: string): Result<unknown> {
-  if (text.length > SIZES.file) return bad('', `larger than ${SIZES.file / 2 ** 20} MiB`)
+  if (text.length > SIZES.file) return bad('', largerThan(SIZES.file))
   const plain = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text
   if (plain.trim() === '') return bad('', 'the file is empty')
   try {

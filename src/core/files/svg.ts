@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes'
-import { IMAGE_BOUNDS, SIZES } from '../settings/settings.ts'
+import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
 import { bad, cut, good, type Result } from '../result.ts'
 import { fragment, readSheet, readStyle, type StyleRule } from './svg-style.ts'
 
@@ -57,7 +57,7 @@ class Refused extends Error {}
  * once for each element.
  */
 export function checkSvg(text: string, pixelsOf: (src: string) => Result<number> = noImages): Result<true> {
-  if (text.length > SIZES.svg) return bad('', `is larger than ${SIZES.svg / 1024} KiB`)
+  if (text.length > SIZES.svg) return bad('', `is ${largerThan(SIZES.svg)}`)
   const parser = new SaxesParser()
   let read = false
   try {

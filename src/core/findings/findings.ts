@@ -17,6 +17,21 @@ const MOST_WORKED_OUT = 5
  * without them no picture is looked up. What is found of a level is kept as long as that level, the house rules and the deck are the same values.
  */
 export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[] {
+  const { house, deck, levels } = game
+  const last = ofGames.get(levels)
+  if (last?.house === house && last.deck === deck && last.pictures === pictures) return last.found
+  const found = findAll(game, pictures)
+  ofGames.set(levels, { house, deck, pictures, found })
+  return found
+}
+
+/** What was found of a game, by its ladder; its title, say, changes nothing. */
+const ofGames = new WeakMap<
+  Level[],
+  { house: Settings; deck: Game['deck']; pictures: ReadonlySet<string> | undefined; found: Finding[] }
+>()
+
+function findAll(game: Game, pictures: ReadonlySet<string> | undefined): Finding[] {
   const found: Finding[] = []
   let workedOut = 0
   game.levels.forEach((level, index) => {

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { REASONS } from '../play/events.ts'
+import { REFUSALS } from '../play/events.ts'
 import { inOrder, type Check } from '../play/record.ts'
 import { NEVER } from '../play/round.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
@@ -33,7 +33,7 @@ export const expectSchema = z.strictObject({
   stars: z.int().min(0).max(3).nullable().optional(),
   lives: z.int().min(0).max(BOUNDS.lives[1]).nullable().optional(),
   timeUsed: count.optional(),
-  refused: z.partialRecord(z.enum(REASONS), count).optional(),
+  refused: z.partialRecord(z.enum(REFUSALS), count).optional(),
   players: z
     .array(z.strictObject({ matches: count, misses: count, score: z.int() }))
     .max(BOUNDS.players[1])

@@ -75,7 +75,7 @@ const backSchema = z.strictObject({
 export const pairSchema = z.strictObject({
   id: idSchema,
   name: text(LENGTHS.name),
-  tags: list(text(LENGTHS.tag), [0, 20]).optional(),
+  tags: list(text(LENGTHS.tag), BOUNDS.tags).optional(),
   a: faceSchema,
   b: faceSchema.optional(),
 })

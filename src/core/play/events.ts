@@ -3,7 +3,7 @@
 export type Phase = 'first-look' | 'ready' | 'one-up' | 'judged' | 'paused' | 'won' | 'lost'
 
 /** Why a press is refused; where several apply, the first in this order. */
-export const REASONS = [
+export const REFUSALS = [
   'finished',
   'paused',
   'first-look',
@@ -12,7 +12,7 @@ export const REASONS = [
   'matched',
   'face-up',
 ] as const
-export type Reason = (typeof REASONS)[number]
+export type Refusal = (typeof REFUSALS)[number]
 
 export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
 export type CardState = (typeof CARD_STATES)[number]
@@ -44,7 +44,7 @@ export type Happening =
   | { kind: 'settled'; first: number; second: number; to: CardState; by: 'time' | 'press' | 'button' }
   /** the next player's turn, by place at the table from 0; only where there is more than one */
   | { kind: 'passed'; to: number }
-  | { kind: 'refused'; cell: number; reason: Reason }
+  | { kind: 'refused'; cell: number; reason: Refusal }
   | { kind: 'paused' | 'resumed' }
   | { kind: 'won'; bonus: number }
   | { kind: 'lost'; by: LostBy }

@@ -1,7 +1,7 @@
 import { isLocked, setClock, setClockForLook, startClock } from './clock.ts'
 import { judge, lose, passTurn } from './judge.ts'
 import { tell } from './tell.ts'
-import type { Input, Reason } from './events.ts'
+import type { Input, Refusal } from './events.ts'
 import { NEVER, type Round } from './round.ts'
 
 /*
@@ -71,8 +71,8 @@ function refuse(round: Round, cell: number): void {
   if (round.events) tell(round, { kind: 'refused', cell, reason })
 }
 
-/** Why a press on this cell would be refused now, or null. The order is that of REASONS. */
-function refusal(round: Round, cell: number): Reason | null {
+/** Why a press on this cell would be refused now, or null. The order is that of REFUSALS. */
+function refusal(round: Round, cell: number): Refusal | null {
   switch (round.phase) {
     case 'won':
     case 'lost':

@@ -1,5 +1,5 @@
 import { timeUsed } from './clock.ts'
-import type { LostBy, Outcome, Reason } from './events.ts'
+import type { LostBy, Outcome, Refusal } from './events.ts'
 import { starsFor } from './points.ts'
 import type { Round } from './round.ts'
 
@@ -23,7 +23,7 @@ export type RoundResult = {
   lives: number | null
   timeUsed: number
   /** how many presses were refused for each reason that occurred */
-  refused: Partial<Record<Reason, number>>
+  refused: Partial<Record<Refusal, number>>
   /** by player; only where there are several */
   players?: { matches: number; misses: number; score: number }[]
 }

@@ -3,7 +3,7 @@ import { draw } from '../deal/draw.ts'
 import type { Cells } from '../deal/deal.ts'
 import type { Stream } from '../deal/seed.ts'
 import type { Settings } from '../settings/settings.ts'
-import { REASONS, type Input, type Reason } from './events.ts'
+import { REFUSALS, type Input, type Refusal } from './events.ts'
 import { broken, newWatch, type Invariant } from './invariants.ts'
 import { apply } from './machine.ts'
 import { isOver, NEVER, type Round } from './round.ts'
@@ -29,7 +29,7 @@ export type RoughReport = {
   tried: Record<Nasty, number>
   won: number
   lost: number
-  refused: Record<Reason, number>
+  refused: Record<Refusal, number>
   /** the first game that broke something: enough to play it again */
   broke: { invariant: Invariant; seed: string; inputs: Input[] } | null
 }
@@ -40,7 +40,7 @@ export const emptyReport = (): RoughReport => ({
   tried: Object.fromEntries(NASTY.map((kind) => [kind, 0])) as Record<Nasty, number>,
   won: 0,
   lost: 0,
-  refused: Object.fromEntries(REASONS.map((reason) => [reason, 0])) as Record<Reason, number>,
+  refused: Object.fromEntries(REFUSALS.map((reason) => [reason, 0])) as Record<Refusal, number>,
   broke: null,
 })
 
@@ -108,6 +108,6 @@ export function handleRoughly(
   }
   if (round.phase === 'won') report.won++
   else if (round.phase === 'lost') report.lost++
-  for (const reason of REASONS) report.refused[reason] += round.refused[reason] ?? 0
+  for (const reason of REFUSALS) report.refused[reason] += round.refused[reason] ?? 0
   return true
 }

@@ -1,6 +1,6 @@
 import type { Cells } from '../deal/deal.ts'
 import type { Settings } from '../settings/settings.ts'
-import type { CardState, Event, LostBy, Phase, Reason } from './events.ts'
+import type { CardState, Event, LostBy, Phase, Refusal } from './events.ts'
 
 /** Later than any round can last (about 12 days), in ms. A small whole number keeps the state's fields quick. */
 export const NEVER = 2 ** 30 - 1
@@ -65,7 +65,7 @@ export type Round = {
   /** null: there are no lives to lose */
   lives: number | null
   lostBy: LostBy | null
-  refused: Partial<Record<Reason, number>>
+  refused: Partial<Record<Refusal, number>>
   /** everything that happened, in order; null where nobody wants to know (simulations) */
   events: Event[] | null
 }

@@ -158,6 +158,8 @@ export const DEFAULTS: Settings = {
 /** Bounds of every number in a game file, both ends included; times in ms. */
 export const BOUNDS = {
   side: [1, 20],
+  /** of a pair */
+  tags: [0, 20],
   pairs: [0, 1000],
   levels: [1, 100],
   cards: [2, 400],
@@ -191,6 +193,12 @@ export const LENGTHS = {
 
 /** Largest images and files, in bytes; an SVG in letters too. */
 export const SIZES = { image: 8 * 2 ** 20, svg: 512 * 2 ** 10, file: 64 * 2 ** 20 } as const
+
+/** So many bytes in words: "64 MiB", "512 KiB". */
+export const sizeWords = (bytes: number): string =>
+  bytes < 2 ** 20 ? `${bytes / 2 ** 10} KiB` : `${bytes / 2 ** 20} MiB`
+/** What is said of what has more bytes than it may. */
+export const largerThan = (bytes: number): string => `larger than ${sizeWords(bytes)}`
 
 /**
  * What an image may ask of a browser. px of a raster image in all and along a side; of an SVG the elements and letters of path data that are

@@ -5,7 +5,7 @@ import { imagesOf, withImages } from '../../core/game/images.ts'
 import { isTrusted, trust } from './sound-images.ts'
 
 /** An own image as it is kept: once by its content, however many faces and games show it; `sound`: it was checked when it came in, by these bounds. */
-export type Art = { hash: string; src: string; sound?: number }
+export type StoredImage = { hash: string; src: string; sound?: number }
 /** Grows when images are checked by other bounds. */
 const CHECKED_BY = 1
 
@@ -21,8 +21,8 @@ function hashOf(src: string): string {
 }
 
 /** A game whose images are references, and the images they refer to, each once. */
-export function packed(game: Game): { game: Game; art: Art[] } {
-  const art = new Map<string, Art>()
+export function packed(game: Game): { game: Game; art: StoredImage[] } {
+  const art = new Map<string, StoredImage>()
   const light = withImages(game, (src) => {
     const hash = hashOf(src)
     art.set(hash, { hash, src, ...(isTrusted(src) ? { sound: CHECKED_BY } : {}) })
@@ -50,6 +50,6 @@ export function unpack(light: Game, art: ReadonlyMap<string, string>): Game {
 }
 
 /** Takes what is said of a kept image for this visit. */
-export function rememberSound({ src, sound }: Art): void {
+export function rememberSound({ src, sound }: StoredImage): void {
   if (sound === CHECKED_BY) trust(src)
 }

@@ -2,7 +2,7 @@ import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
-import { artOf, packed, rememberSound, unpack, type Art } from './art.ts'
+import { artOf, packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 
 /** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
@@ -18,7 +18,7 @@ class Shelf extends Dexie {
   parts!: Table<PartRow, [string, number]>
   notes!: Table<Note, string>
   /** the own images of all games; rows of `games` refer to them */
-  art!: Table<Art, string>
+  art!: Table<StoredImage, string>
   constructor() {
     super('lucky-twin')
     this.version(1).stores({ games: 'key', notes: 'name' })
@@ -144,7 +144,7 @@ async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
 }
 
 /** A row as it will lie in the storage: what has to be written of it, and all parts it then has. */
-type Written = { row: Row; texts: PartRow[]; art: Art[]; parts: Parts }
+type Written = { row: Row; texts: PartRow[]; art: StoredImage[]; parts: Parts }
 
 /** Writes a row out, without the parts that are `known` to be stored. Much of it takes several stretches, but for a page that is being left. */
 async function written({ key, rev, touched, game }: Kept, known: Parts = new Map()): Promise<Written> {

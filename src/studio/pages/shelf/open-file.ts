@@ -1,13 +1,13 @@
 import type { Game } from '../../../core/game/game.ts'
 import { imagesOf } from '../../../core/game/images.ts'
 import { readUtf8 } from '../../../core/files/utf8.ts'
-import { SIZES } from '../../../core/settings/settings.ts'
+import { largerThan, SIZES } from '../../../core/settings/settings.ts'
 import { bad, type Result } from '../../../core/result.ts'
 import { trust } from '../../store/sound-images.ts'
 
 /** Reads a game file that the user chose or dropped. The readers are fetched with the first file. */
 export async function openGameFile(file: File): Promise<Result<Game>> {
-  if (file.size > SIZES.file) return bad('', `larger than ${SIZES.file / 2 ** 20} MiB`)
+  if (file.size > SIZES.file) return bad('', largerThan(SIZES.file))
   const game = await readFile(file)
   if (game.ok) for (const { src } of imagesOf(game.value)) trust(src)
   return game

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
-import { NO_CARD, pairOf, sideOf } from '../../../core/deck/card.ts'
+import { NO_CARD, pairOf } from '../../../core/deck/card.ts'
+import { faceOnCard } from '../../../core/deck/face.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
 import { layoutIn } from '../../../core/board/frames.ts'
@@ -58,9 +59,9 @@ function seenAt(cell: number): SeenCell {
   const card = props.cells?.[cell]
   if (gap || card === undefined || card === NO_CARD)
     return { cell, name, gap, face: null, words: gap ? 'a gap' : 'a card' }
-  const pair = bench.game!.deck.pairs[pairOf(card)]!
-  const face = (sideOf(card) === 'b' && pair.b) || pair.a
-  return { cell, name, gap, face, words: faceWords(face, pair.name) }
+  const { pairs } = bench.game!.deck
+  const face = faceOnCard(card, pairs)
+  return { cell, name, gap, face, words: faceWords(face, pairs[pairOf(card)]!.name) }
 }
 const seen = computed(() => places.value.map((_, cell) => seenAt(cell)))
 const cursorCell = computed(() => Math.min(cursor.value, seen.value.length - 1))

@@ -11,7 +11,7 @@ import type { useSelection } from './useSelection.ts'
 import { useShield } from './useShield.ts'
 import { ROWS, useTileBlocks } from './useTileBlocks.ts'
 import { useTileGrid } from './useTileGrid.ts'
-import type { Place } from './useTileDrag.ts'
+import type { DropPlace } from './useTileDrag.ts'
 
 /** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
 const props = defineProps<{
@@ -68,7 +68,7 @@ const middles = computed(() => {
 })
 
 /** where the tile that is being dragged would lie */
-const place = ref<Place | null>(null)
+const place = ref<DropPlace | null>(null)
 const placeLine = computed(() => {
   if (!place.value) return null
   const at = props.pairs.findIndex(({ id }) => id === place.value!.beside)

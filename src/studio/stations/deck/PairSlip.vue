@@ -7,7 +7,8 @@ import IconReplace from '~icons/ph/upload-simple'
 import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import type { Face, Pair } from '../../../core/deck/pair.ts'
-import { LENGTHS } from '../../../core/settings/settings.ts'
+import { tidyTags } from '../../../core/deck/edit.ts'
+import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { problemLine } from '../../../core/result.ts'
 import { faceWords } from '../../../player/face.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
@@ -92,14 +93,7 @@ function setName(name: string): void {
     change('rename a pair', (pair) => ({ ...pair, name: name.trim().slice(0, LENGTHS.name) }), 'name')
 }
 function setTags(text: string): void {
-  const tags = [
-    ...new Set(
-      text
-        .split(',')
-        .map((tag) => tag.trim().slice(0, LENGTHS.tag))
-        .filter(Boolean),
-    ),
-  ].slice(0, 20)
+  const tags = tidyTags(text.split(','))
   change('change the tags', ({ tags: _tags, ...pair }) => (tags.length ? { ...pair, tags } : pair), 'tags')
 }
 function usePicture([pair]: Pair[]): void {
@@ -167,7 +161,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
       <TextField
         :model-value="(pair.tags ?? []).join(', ')"
         placeholder="metal, round"
-        :maxlength="LENGTHS.tag * 20"
+        :maxlength="(LENGTHS.tag + 2) * BOUNDS.tags[1]"
         label="Tags, separated by commas"
         @change="setTags"
     /></label>

@@ -3,7 +3,7 @@ import { ref } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { vPairPicture } from './pair-picture.ts'
 import { tileName } from './tile-name.ts'
-import { useTileDrag, type Place } from './useTileDrag.ts'
+import { useTileDrag, type DropPlace } from './useTileDrag.ts'
 
 /**
  * Some rows of tiles: a layer of its own, so that what is painted once is not painted again while it scrolls. A tile is a pair as two cards
@@ -21,7 +21,7 @@ const props = defineProps<{
   /** the one that the Tab key reaches, by id */
   reached: string | null | undefined
 }>()
-const emit = defineEmits<{ over: [place: Place]; end: [id: string | null] }>()
+const emit = defineEmits<{ over: [place: DropPlace]; end: [id: string | null] }>()
 
 const table = ref<HTMLElement>()
 useTileDrag(

@@ -2,7 +2,7 @@ import Sortable from 'sortablejs'
 import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
 
 /** Where a tile would lie: before or after another, by the id of its pair. */
-export type Place = { beside: string; after: boolean }
+export type DropPlace = { beside: string; after: boolean }
 
 const idOf = (tile: HTMLElement): string => tile.dataset.pair!
 
@@ -13,7 +13,7 @@ const idOf = (tile: HTMLElement): string => tile.dataset.pair!
 export function useTileDrag(
   rows: Ref<HTMLElement | undefined>,
   fixed: () => boolean,
-  over: (place: Place) => void,
+  over: (place: DropPlace) => void,
   end: (id: string | null) => void,
 ): void {
   let sortable: Sortable | null = null

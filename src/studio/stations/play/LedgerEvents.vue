@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Event } from '../../../core/play/events.ts'
-import { eventWords, REASON_WORDS } from './ledger-words.ts'
+import { eventWords, REFUSAL_WORDS } from './ledger-words.ts'
 import { useInSight } from './useInSight.ts'
 
 /** The events of the ledger, the latest first, a line each. */
@@ -15,7 +15,7 @@ const lines = computed(() =>
     const event = props.events[order]
     if (!event) return []
     const words = eventWords(event, props.columns)
-    const why = event.kind === 'refused' ? `: ${REASON_WORDS[event.reason]}` : ''
+    const why = event.kind === 'refused' ? `: ${REFUSAL_WORDS[event.reason]}` : ''
     return [{ order, place, at: (event.at / 1000).toFixed(1), words, told: words + why, kind: event.kind }]
   }),
 )

@@ -2,7 +2,7 @@
 import { ElButton, ElCheckbox } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import { computed, ref } from 'vue'
-import { pairOf, sideOf } from '../../../core/deck/card.ts'
+import { faceOnCard } from '../../../core/deck/face.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import { textGrid } from '../../../core/files/text-grid.ts'
 import { isLocked, timeLeft, timeUsed } from '../../../core/play/clock.ts'
@@ -36,9 +36,7 @@ const rows = computed<LedgerRow[]>(() => {
   const seen = sights(now.events!, now.cells.length)
   return now.states.flatMap((state, cell) => {
     if (state === null) return []
-    const card = now.cells[cell]!
-    const pair = props.table.game.deck.pairs[pairOf(card)]!
-    const face = (sideOf(card) === 'b' && pair.b) || pair.a
+    const face = faceOnCard(now.cells[cell]!, props.table.game.deck.pairs)
     const order = cell === now.first ? 'first' : cell === now.second ? 'second' : ''
     return [
       {

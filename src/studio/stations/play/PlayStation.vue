@@ -2,7 +2,8 @@
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
-import { pairOf, sideOf } from '../../../core/deck/card.ts'
+import { pairOf } from '../../../core/deck/card.ts'
+import { faceOnCard } from '../../../core/deck/face.ts'
 import type { Face } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { findLevel, withOwn } from '../../../core/settings/levels.ts'
@@ -136,8 +137,9 @@ const LAST_SECONDS = 5000
 
 const faceOf = (cell: number): Face | null => {
   const card = round.value?.cells[cell]
-  const pair = card === undefined ? undefined : bench.game!.deck.pairs[pairOf(card)]
-  return pair ? (sideOf(card!) === 'b' && pair.b) || pair.a : null
+  const { pairs } = bench.game!.deck
+  // the deck may have become smaller since the deal
+  return card === undefined || !pairs[pairOf(card)] ? null : faceOnCard(card, pairs)
 }
 const nameOf = (cell: number): string => cellName(cell, seen.value?.settings.board.columns ?? 1)
 

@@ -110,6 +110,9 @@ function typed(text: string): void {
   border-radius: var(--round);
   color: var(--ink-soft);
 }
+.seed:focus-within {
+  border-color: var(--lagoon);
+}
 .seed .text-field {
   --el-input-border-color: transparent;
   --el-input-hover-border-color: transparent;

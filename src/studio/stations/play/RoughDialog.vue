@@ -3,11 +3,12 @@ import { ElButton, ElProgress, ElTable, ElTableColumn } from 'element-plus'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
-import type { Input } from '../../../core/play/events.ts'
+import { REFUSALS, type Input } from '../../../core/play/events.ts'
 import type { Result } from '../../../core/result.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
+import { REFUSAL_WORDS } from './ledger-words.ts'
 import { bare, plain } from '../../workers/jobs/bare.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { RoughInput } from '../../workers/jobs/messages.ts'
@@ -43,9 +44,10 @@ const tried = computed(() =>
   NASTY.map((kind) => ({ words: WORDS[kind], times: number(report.value?.tried[kind] ?? 0) })),
 )
 const refused = computed(() =>
-  Object.entries(report.value?.refused ?? {}).flatMap(([words, times]) =>
-    times > 0 ? [{ words, times: number(times) }] : [],
-  ),
+  REFUSALS.flatMap((reason) => {
+    const times = report.value?.refused[reason] ?? 0
+    return times ? [{ words: REFUSAL_WORDS[reason], times: number(times) }] : []
+  }),
 )
 
 async function run(): Promise<void> {
@@ -145,5 +147,6 @@ onBeforeUnmount(() => job?.cancel())
   grid-template-columns: 3fr 2fr;
   gap: 24px;
   align-items: start;
+  margin-top: 14px;
 }
 </style>

@@ -1,7 +1,7 @@
 import { cellName } from '../../../core/board/cells.ts'
 import { signedPoints } from '../../../core/play/tape.ts'
 import type { Face } from '../../../core/deck/pair.ts'
-import type { CardState, Event, Phase, Reason } from '../../../core/play/events.ts'
+import type { CardState, Event, Phase, Refusal } from '../../../core/play/events.ts'
 
 /** An event of the machine in one line for the ledger. `columns` gives the cells their names. */
 export function eventWords(event: Event, columns: number): string {
@@ -47,7 +47,7 @@ export const PHASE_WORDS: Record<Phase, string> = {
 }
 
 /** Why a press was refused. */
-export const REASON_WORDS: Record<Reason, string> = {
+export const REFUSAL_WORDS: Record<Refusal, string> = {
   finished: 'the game is over',
   paused: 'the game is paused',
   'first-look': 'the first look is not over',

@@ -11,23 +11,23 @@ import TryTurn from './TryTurn.vue'
 /** One turn to scale, a match above a miss. The span in which the board is locked is hatched. */
 const bench = useBench()
 const turn = computed(() => bench.settings!.turn)
-type Look = 'matchLook' | 'missLook'
+type LookTime = 'matchLook' | 'missLook'
 const lines = computed(() => [
-  { name: 'match', key: 'matchLook' as Look, parts: turnParts(turn.value, true) },
-  { name: 'miss', key: 'missLook' as Look, parts: turnParts(turn.value, false) },
+  { name: 'match', key: 'matchLook' as LookTime, parts: turnParts(turn.value, true) },
+  { name: 'miss', key: 'missLook' as LookTime, parts: turnParts(turn.value, false) },
 ])
 
-/** Look times are set in steps of so many ms by dragging, and by keys. */
+/** LookTime times are set in steps of so many ms by dragging, and by keys. */
 const STEP = 50
 const BIG = 500
 /** while an edge is dragged the scale stays as it was */
 const scale = ref<number | null>(null)
-function set(key: Look, value: number): void {
+function set(key: LookTime, value: number): void {
   const [low, high] = BOUNDS.look
   const next = Math.max(low, Math.min(high, Math.round(value / STEP) * STEP))
   if (next !== turn.value[key]) bench.set('turn', { [key]: next }, 'change a look time')
 }
-function drag(event: PointerEvent, key: Look): void {
+function drag(event: PointerEvent, key: LookTime): void {
   scale.value = end.value
   dragValue(
     event,
@@ -37,7 +37,7 @@ function drag(event: PointerEvent, key: Look): void {
     () => (scale.value = null),
   )
 }
-function key(event: KeyboardEvent, name: Look): void {
+function key(event: KeyboardEvent, name: LookTime): void {
   const next = keyValue(event, turn.value[name], BOUNDS.look, { step: STEP, big: BIG })
   if (next !== null) set(name, next)
 }
@@ -81,7 +81,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
             class="edge"
             role="slider"
             tabindex="0"
-            :aria-label="`Look time of a ${line.name}, on the strip`"
+            :aria-label="`LookTime time of a ${line.name}, on the strip`"
             :aria-valuemin="BOUNDS.look[0]"
             :aria-valuemax="BOUNDS.look[1]"
             :aria-valuenow="turn[line.key]"

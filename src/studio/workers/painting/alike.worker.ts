@@ -1,5 +1,5 @@
 import pLimit from 'p-limit'
-import { likeness, looksOf, WORTH_TELLING, type Look } from '../../../core/deck/likeness.ts'
+import { likeness, looksOf, WORTH_TELLING, type Appearance } from '../../../core/deck/likeness.ts'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import type { Back, Face } from '../../../core/deck/pair.ts'
 import { cardPixels } from './card-pixels.ts'
@@ -24,7 +24,7 @@ export type AlikeOutput = { run: number; share: number; found?: AlikeFound; draw
 
 const waiting = new Map<string, AlikeCard>()
 const drawn = new Map<string, ImageBitmap>()
-const looks = new Map<string, Record<Vision, Look>>()
+const looks = new Map<string, Record<Vision, Appearance>>()
 /** Cards that have been compared with each other: only a new one is compared with these. Of what was found only what is worth telling is kept. */
 const settled = new Set<string>()
 const known = new Map<string, Alike>()
@@ -124,7 +124,10 @@ type Groups = Set<string | null>
 const onlyTwins = (one: Groups, other: Groups): boolean =>
   one.size === 1 && other.size === 1 && [...one][0] === [...other][0]
 
-const compare = (one: Record<Vision, Look>, other: Record<Vision, Look>): Record<Vision, number> => ({
+const compare = (
+  one: Record<Vision, Appearance>,
+  other: Record<Vision, Appearance>,
+): Record<Vision, number> => ({
   everyone: likeness(one.everyone, other.everyone),
   protan: likeness(one.protan, other.protan),
   deutan: likeness(one.deutan, other.deutan),
