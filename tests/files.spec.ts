@@ -51,7 +51,7 @@ test('a game file dropped on the shelf is opened, and what was there stays', asy
 })
 
 for (const [what, content, message] of [
-  ['no JSON', 'hello there', 'no-json.json: this is not JSON, or it is cut off here'],
+  ['no JSON', 'hello there', 'no-json.json: this is not a Lucky Twin game (it is plain text)'],
   ['cut off', DEMO.slice(0, 2000), 'this is not JSON, or it is cut off here'],
   ['a newer version', changed((f) => (f.version = 9)), 'version: 9 is newer than this Lucky Twin reads'],
   ['an unknown key', changed((f) => (f.deck.pairs[2].colour = 'x')), 'deck.pairs[2].colour: unknown key'],

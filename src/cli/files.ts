@@ -1,6 +1,7 @@
 import { readFileSync, statSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { readBoards, type GivenSize, type ReadBoards } from '../core/files/boards-file.ts'
+import { notAGame, otherKind } from '../core/files/file-kind.ts'
 import { readGame } from '../core/files/game-file.ts'
 import { readGameZip } from '../core/files/game-zip.ts'
 import { readRecord } from '../core/files/record-file.ts'
@@ -35,6 +36,8 @@ function usable<T>(path: string, result: Result<T>): T {
 /** A game from NAME.game.json or NAME.game.zip, told apart by their first bytes. */
 export function gameAt(path: string): Game {
   const bytes = readBytes(path)
+  const kind = otherKind(bytes)
+  if (kind) throw new Unusable(`${path}: ${notAGame(kind)}`)
   const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b
   return usable(path, zipped ? readGameZip(bytes) : readGame(textOf(path, bytes)))
 }

@@ -22,7 +22,7 @@ export class Hud {
   private readonly place = element('span', 'lt-level-place')
   private readonly figures: Record<
     'time' | 'turns' | 'lives' | 'score',
-    { box: HTMLElement; value: HTMLElement }
+    { box: HTMLElement; label: HTMLElement; value: HTMLElement }
   >
   private readonly seats = element('ol', 'lt-seats')
   private readonly fill = element('div', 'lt-limit-fill')
@@ -85,6 +85,7 @@ export class Hud {
     for (const { box } of Object.values(this.figures)) box.hidden = round === null
     if (!round) return
     const left = timeLeft(round)
+    this.put(this.figures.time.label, left === null ? 'time used' : 'time left')
     this.put(this.figures.time.value, clockText(left ?? timeUsed(round), left !== null))
     this.figures.time.box.hidden = settings.clock.mode === 'off'
     this.figures.time.box.classList.toggle('lt-short', left !== null && left <= 10_000 && playing)
@@ -131,8 +132,9 @@ export class Hud {
   }
 }
 
-function figure(label: string, svg?: string): { box: HTMLElement; value: HTMLElement } {
+function figure(name: string, svg?: string): { box: HTMLElement; label: HTMLElement; value: HTMLElement } {
   const value = element('span', 'lt-value')
-  const name = element('span', 'lt-label', ...(svg ? [icon(svg)] : []), label)
-  return { box: element('div', `lt-figure lt-${label}`, name, value), value }
+  const label = element('span', '', name)
+  const labelled = element('span', 'lt-label', ...(svg ? [icon(svg)] : []), label)
+  return { box: element('div', `lt-figure lt-${name}`, labelled, value), label, value }
 }

@@ -71,7 +71,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
     facts.append(element('div', '', element('dt', '', name), element('dd', '', value)))
   if (!players) fact('score', String(result.score))
   fact('turns', String(result.turns))
-  fact('time', clockText(result.timeUsed, false))
+  fact('time used', clockText(result.timeUsed, false))
   body.push(facts)
   if (record) body.push(element('p', 'lt-record', 'Your best on this level.'))
   const again = button(

@@ -95,7 +95,7 @@ describe('game files', () => {
       'deck.pairs[0].id: letters, digits, dot, dash and underscore only',
     ],
     ['a face of no kind', (f) => (f.deck.pairs[0].a = { kind: 'film' }), 'deck.pairs[0].a.kind: '],
-    ['an empty text', (f) => (f.deck.pairs[0].a.text = ''), 'deck.pairs[0].a.text: at least 1 characters'],
+    ['an empty text', (f) => (f.deck.pairs[0].a.text = ''), 'deck.pairs[0].a.text: at least 1 character'],
     ['a colour that is none', (f) => (f.deck.back.ink = 'red;}'), 'deck.back.ink: a colour as #rrggbb'],
     ['a gap that is no cell', (f) => (f.house.board.gaps = ['33']), 'house.board.gaps[0]: a cell such as C3'],
     [
@@ -108,7 +108,7 @@ describe('game files', () => {
       (f) => (f.levels[0].board = { gaps: ['A1', 'A1'] }),
       'levels[0].board.gaps[1]: A1 is named twice',
     ],
-    ['no level', (f) => (f.levels = []), 'levels: at least 1 entries'],
+    ['no level', (f) => (f.levels = []), 'levels: at least 1 entry'],
     [
       '101 levels',
       (f) => (f.levels = Array.from({ length: 101 }, (_, i) => ({ id: `l${i}`, name: 'L' }))),

@@ -53,9 +53,9 @@ function sentence(issue: z.core.$ZodIssue): string {
         ? 'is missing'
         : issue.message.replace(/^Invalid input: /, '')
     case 'too_big':
-      return `at most ${String(issue.maximum)}${unit(issue.origin)}`
+      return `at most ${amount(issue.maximum, issue.origin)}`
     case 'too_small':
-      return `at least ${String(issue.minimum)}${unit(issue.origin)}`
+      return `at least ${amount(issue.minimum, issue.origin)}`
     case 'invalid_value':
       return `one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`
     case 'invalid_union':
@@ -65,8 +65,12 @@ function sentence(issue: z.core.$ZodIssue): string {
   }
 }
 
-const unit = (origin: string): string =>
-  origin === 'string' ? ' characters' : origin === 'array' ? ' entries' : ''
+/** "1 character", "20 entries", or just the number. */
+function amount(count: number | bigint, origin: string): string {
+  const one = Number(count) === 1
+  const unit = { string: one ? 'character' : 'characters', array: one ? 'entry' : 'entries' }[origin]
+  return unit ? `${count} ${unit}` : String(count)
+}
 
 /** The schema's own words for unknown keys would repeat them all. */
 const brief: z.core.$ZodErrorMap = ({ code }) => (code === 'unrecognized_keys' ? 'unknown key' : undefined)

@@ -19,6 +19,9 @@ async function readFile(file: File): Promise<Result<Game>> {
     const { readGameZip } = await import('../../../core/files/game-zip.ts')
     return readGameZip(bytes)
   }
+  const { notAGame, otherKind } = await import('../../../core/files/file-kind.ts')
+  const kind = otherKind(bytes)
+  if (kind) return bad('', notAGame(kind))
   const { readGame } = await import('../../../core/files/game-file.ts')
   const text = readUtf8(bytes)
   return text.ok ? readGame(text.value) : text

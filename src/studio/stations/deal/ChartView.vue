@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useResizeObserver } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { chartOn, type Chart, type ChartOption } from './charts.ts'
 
@@ -6,20 +7,16 @@ import { chartOn, type Chart, type ChartOption } from './charts.ts'
 const props = defineProps<{ option: ChartOption; label: string }>()
 const box = ref<HTMLElement>()
 let chart: Chart | null = null
-const watched = new ResizeObserver(() => chart?.resize())
+useResizeObserver(box, () => chart?.resize())
 onMounted(() => {
   chart = chartOn(box.value!)
   chart.setOption(props.option)
-  watched.observe(box.value!)
 })
 watch(
   () => props.option,
   (option) => chart?.setOption(option, true),
 )
-onBeforeUnmount(() => {
-  watched.disconnect()
-  chart?.dispose()
-})
+onBeforeUnmount(() => chart?.dispose())
 </script>
 
 <template>

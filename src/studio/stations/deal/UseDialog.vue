@@ -79,8 +79,8 @@ const HINTS: Record<How, string> = {
         @update:model-value="choose"
       />
       <span class="count" role="status"
-        ><strong>{{ chosen.size }} {{ chosen.size === 1 ? 'pair' : 'pairs' }}</strong> for {{ needed }}
-        {{ needed === 1 ? 'place' : 'places' }}</span
+        ><strong>{{ chosen.size }} {{ chosen.size === 1 ? 'pair' : 'pairs' }}</strong> chosen,
+        {{ needed }} needed</span
       >
     </div>
     <div v-if="how === 'tags'" class="tags" role="group" aria-label="Tags">

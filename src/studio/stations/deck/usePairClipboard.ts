@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener } from '@vueuse/core'
 import { holdsPairs, readPairs, writePairs } from '../../../core/files/pairs-file.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { problemLine } from '../../../core/result.ts'
@@ -67,15 +67,7 @@ export function usePairClipboard(deck: Deck) {
     else say('There is nothing to paste: copy pairs in this or another game first')
   }
 
-  onMounted(() => {
-    document.addEventListener('copy', onCopy)
-    document.addEventListener('cut', onCopy)
-    document.addEventListener('paste', onPaste)
-  })
-  onBeforeUnmount(() => {
-    document.removeEventListener('copy', onCopy)
-    document.removeEventListener('cut', onCopy)
-    document.removeEventListener('paste', onPaste)
-  })
+  useEventListener(document, ['copy', 'cut'], onCopy)
+  useEventListener(document, 'paste', onPaste)
   return { copy, cut, paste: pasteHere }
 }

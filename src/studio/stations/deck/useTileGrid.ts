@@ -1,4 +1,5 @@
-import { computed, onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
+import { useResizeObserver } from '@vueuse/core'
+import { computed, onMounted, ref, type Ref } from 'vue'
 
 /** The grid of tiles in px, as the styles of LightTable and TileRows lay it. */
 const EDGE = 18
@@ -40,12 +41,8 @@ export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<num
   })
 
   const measure = (): unknown => (width.value = ground.value!.clientWidth)
-  const watched = new ResizeObserver(measure)
-  onMounted(() => {
-    measure()
-    watched.observe(ground.value!)
-  })
-  onBeforeUnmount(() => watched.disconnect())
+  onMounted(measure)
+  useResizeObserver(ground, measure)
 
   return { perRow, height, middleOf, lineAt, blockPlace }
 }

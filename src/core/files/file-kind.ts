@@ -1,0 +1,26 @@
+import { imageType } from './image.ts'
+
+const NAMES = { png: 'a PNG image', jpeg: 'a JPEG image', gif: 'a GIF image', webp: 'a WebP image' } as const
+/** How many bytes tell what a text is. */
+const HEAD = 1000
+
+/** What a file is that cannot hold a game, by its first bytes: "a PNG image", "plain text". Null where it may hold one: JSON, or a zip. */
+export function otherKind(bytes: Uint8Array): string | null {
+  const head = String.fromCharCode(...bytes.subarray(0, HEAD))
+  const text = head.replace(/^\xef\xbb\xbf/, '').trimStart()
+  const type = imageType(bytes)
+  if (type && type !== 'svg+xml') return NAMES[type]
+  if (type)
+    return /<svg[\s>]/i.test(text)
+      ? 'an SVG image'
+      : /<html|<!doctype html/i.test(text)
+        ? 'a web page'
+        : 'XML'
+  if (text.startsWith('%PDF')) return 'a PDF'
+  if (text === '') return bytes.length ? null : 'empty'
+  if (/^[{[]/.test(text) || text.startsWith('PK') || text.includes('\0')) return null
+  return 'plain text'
+}
+
+/** What is said of a file of another kind. */
+export const notAGame = (kind: string): string => `this is not a Lucky Twin game (it is ${kind})`
