@@ -149,6 +149,7 @@ test.describe('many pairs at once', () => {
     await page.keyboard.press('Delete')
     await undo.click()
     await expect(page.locator('.tile')).toHaveCount(24)
+    await expect(undo).toHaveCount(0)
     await page.getByRole('option', { name: 'Bell', exact: true }).click()
     await page.keyboard.press('Delete')
     await expect(undo).toBeVisible()

@@ -98,7 +98,7 @@ function typed(text: string): void {
   flex: 1 0 100%;
   white-space: nowrap;
   align-items: center;
-  gap: 8px;
+  gap: 6px;
 }
 .seed {
   display: flex;
@@ -126,9 +126,13 @@ function typed(text: string): void {
   margin-left: auto;
 }
 .small {
+  min-height: 30px;
   height: 30px;
-  padding: 0 10px;
+  padding: 0 9px;
   font-size: 14px;
+}
+.line :deep(.el-segmented__item) {
+  padding: 0 6px;
 }
 .held {
   border-color: var(--lagoon);

@@ -17,7 +17,7 @@ const lines = computed(() => [
   { name: 'miss', key: 'missLook' as LookTime, parts: turnParts(turn.value, false) },
 ])
 
-/** LookTime times are set in steps of so many ms by dragging, and by keys. */
+/** Look times are set in steps of so many ms by dragging, and by keys. */
 const STEP = 50
 const BIG = 500
 /** while an edge is dragged the scale stays as it was */
@@ -81,7 +81,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
             class="edge"
             role="slider"
             tabindex="0"
-            :aria-label="`LookTime time of a ${line.name}, on the strip`"
+            :aria-label="`Look time of a ${line.name}, on the strip`"
             :aria-valuemin="BOUNDS.look[0]"
             :aria-valuemax="BOUNDS.look[1]"
             :aria-valuenow="turn[line.key]"
