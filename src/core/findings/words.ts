@@ -1,6 +1,6 @@
 import type { Finding, FindingCode, FindingOf } from './finding.ts'
 
-/** `this` is what a sentence calls the level. */
+/** `level` is what a sentence calls the level. */
 type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
 
 const lasts = (lives: number): string => `${lives} ${lives === 1 ? 'life lasts' : 'lives last'}`
