@@ -83,7 +83,7 @@ async function atRest(page) {
   await page.waitForFunction(() =>
     [...document.querySelectorAll('.right .small-face')].every((face) => face.style.backgroundImage),
   )
-  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)))
+  await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1000 })))
 }
 
 /** The light table with 500 pairs, and a bare list of text as tall in the same browser, by turns: the machine has hiccups of its own. */

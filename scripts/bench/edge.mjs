@@ -40,6 +40,12 @@ const STATIONS = {
 }
 const focusOn = (name) => async (page) => page.getByRole('spinbutton', { name, exact: true }).focus()
 const press = (key) => (page) => page.keyboard.press(key)
+/** The first findings are there, all pictures have come, and all figures are worked out: on two cores, the workers that open a station take the page's own. */
+async function allThere(page) {
+  await page.locator('.rung .warn').first().waitFor()
+  await page.waitForLoadState('networkidle')
+  await page.waitForFunction(() => !document.body.textContent.includes('Working it out'))
+}
 /** What is edited at a station: when opening it is over, where the hands go first, and what they do, several times. */
 const EDITS = {
   deck: {
@@ -66,12 +72,12 @@ const EDITS = {
     },
   },
   'deal/level-1': {
-    ready: (page) => page.locator('.rung .warn').first().waitFor(),
+    ready: allThere,
     begin: focusOn('Rows'),
     edits: { rows: press('ArrowDown') },
   },
   'rules/level-1': {
-    ready: (page) => page.locator('.rung .warn').first().waitFor(),
+    ready: allThere,
     begin: focusOn('Limit'),
     edits: { limit: press('ArrowDown') },
   },
@@ -108,7 +114,9 @@ export async function reportEdge(executablePath) {
       told.push(`${station.split('/')[0]} ${took.toFixed(0)} ms`)
       if (!EDITS[station]) continue
       const { ready, begin, edits } = EDITS[station]
-      const rest = () => page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve)))
+      // a browser that has nothing to draw may put an idle callback off for ever
+      const rest = () =>
+        page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1000 })))
       await ready(page)
       await begin(page)
       await rest()

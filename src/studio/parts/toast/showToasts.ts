@@ -3,12 +3,18 @@ import { h, watch } from 'vue'
 import ToastText from './ToastText.vue'
 import { useToasts } from './useToasts.ts'
 
-/** Shows each message at the lower edge for as long as it is one. To be called once, in the app's own setup. */
+/**
+ * Shows each message at the lower edge for as long as it is one. To be called once, in the app's own setup. Messages come and go at the next frame:
+ * one that goes measures itself, and with it the page, which the edit that sent it away has just changed.
+ */
 export function showToasts(): void {
   const { toasts, close } = useToasts()
   const shown = new Map<number, MessageHandler>()
-  watch(toasts, (now) => {
-    for (const toast of now) {
+  let frame = 0
+
+  function follow(): void {
+    frame = 0
+    for (const toast of toasts.value) {
       if (shown.has(toast.id)) continue
       const away = (): void => close(toast.id)
       const handler = ElMessage({
@@ -21,9 +27,12 @@ export function showToasts(): void {
       shown.set(toast.id, handler)
     }
     for (const [id, handler] of shown) {
-      if (now.some((toast) => toast.id === id)) continue
+      if (toasts.value.some((toast) => toast.id === id)) continue
       shown.delete(id)
       handler.close()
     }
+  }
+  watch(toasts, () => {
+    frame ||= requestAnimationFrame(follow)
   })
 }

@@ -2,7 +2,7 @@
 import { ElButton, ElEmpty, ElSegmented } from 'element-plus'
 import IconPairs from '~icons/ph/cards'
 import IconSearch from '~icons/ph/magnifying-glass'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import { tagsOf } from '../../../core/deck/select.ts'
 import SearchField from '../../parts/look/SearchField.vue'
@@ -68,7 +68,10 @@ const seenTies = computed(() =>
 const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== null))
 
 const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
-function remove(label?: string): void {
+async function remove(label?: string): Promise<void> {
+  // the next tile takes the focus before the others go: lost with its tile, the focus has the page laid out twice
+  light.value?.focusOn(deck.nextChosen())
+  await nextTick()
   deck.remove(label)
   void light.value?.focusLead()
 }

@@ -94,13 +94,18 @@ const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
   these(add ? [...chosen.value, ...ids] : ids),
 )
 
+/** Puts the focus on a tile, and the tile in sight at the next frame: asked for at once, the page would be laid out twice. */
+function focusOn(id: string | null): void {
+  const tile = table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(id ?? '')}"]`)
+  if (!tile) return
+  if (document.activeElement !== tile) tile.focus({ preventScroll: true })
+  requestAnimationFrame(() => tile.scrollIntoView({ block: 'nearest' }))
+}
 async function focusLead(): Promise<void> {
   await nextTick()
-  const tile = table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(lead.value ?? '')}"]`)
-  tile?.scrollIntoView({ block: 'nearest' })
-  tile?.focus({ preventScroll: true })
+  focusOn(lead.value)
 }
-defineExpose({ focusLead })
+defineExpose({ focusLead, focusOn })
 
 function pick(event: MouseEvent | KeyboardEvent): void {
   const tile = (event.target as Element).closest<HTMLElement>('[role=option]')
@@ -142,18 +147,19 @@ const matrix = (vision: Vision): string =>
   [...visionMatrix(vision).map((row) => `${row.map((n) => n.toFixed(6)).join(' ')} 0 0`), '0 0 0 1 0'].join(
     ' ',
   )
+const FILTERS = VISIONS.slice(1).map((vision) => ({ vision, matrix: matrix(vision) }))
 </script>
 
 <template>
   <div class="glass">
     <svg class="filters" aria-hidden="true">
       <filter
-        v-for="kind in VISIONS.slice(1)"
-        :id="`seen-${kind}`"
-        :key="kind"
+        v-for="filter in FILTERS"
+        :id="`seen-${filter.vision}`"
+        :key="filter.vision"
         color-interpolation-filters="sRGB"
       >
-        <feColorMatrix type="matrix" :values="matrix(kind)" />
+        <feColorMatrix type="matrix" :values="filter.matrix" />
       </filter>
     </svg>
     <div

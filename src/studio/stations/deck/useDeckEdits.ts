@@ -40,13 +40,20 @@ export function useDeckEdits(
     selection.these(ids.length > 1 ? ids : ids.slice(-1))
     done(`${some(ids.length)} added`)
   }
+  /** The pair that is chosen once the chosen ones are removed, by id: it comes into the place of the first of them. */
+  function nextChosen(): string | null {
+    const ids = chosen()
+    const at = shown.value.findIndex(({ id }) => ids.has(id))
+    const left = shown.value.filter(({ id }) => !ids.has(id))
+    return left[Math.min(at, left.length - 1)]?.id ?? null
+  }
   function remove(label = 'remove pairs'): void {
     const ids = chosen()
     if (!ids.size) return
-    const at = shown.value.findIndex(({ id }) => ids.has(id))
     const [first] = shown.value.filter(({ id }) => ids.has(id))
+    const next = nextChosen()
     edit(label, (now) => withoutPairs(now, ids))
-    selection.only(shown.value[Math.min(at, shown.value.length - 1)]?.id ?? null)
+    selection.only(next)
     done(`${ids.size === 1 ? `"${first!.name}" is` : `${some(ids.size)} are`} removed`)
   }
   function double(): void {
@@ -59,5 +66,5 @@ export function useDeckEdits(
   const move = (ids: readonly string[], to: number): void =>
     edit('reorder the deck', (now) => moved(now, new Set(ids), to))
 
-  return { add, remove, double, step, move }
+  return { add, nextChosen, remove, double, step, move }
 }

@@ -9,18 +9,17 @@ import type {
   AlikeInput,
   AlikeOutput,
   AlikeRun,
+  Owner,
 } from '../../workers/painting/alike.worker.ts'
 import { imagesOf } from '../../workers/painting/load-image.ts'
 import { smallestCard } from './smallest-card.ts'
 
-/** Whose a face is: a pair's, by id, or the back of the cards. */
-type Owner = string | null
 /** Two pairs of the deck, by id, that have faces alike; null stands for the back. */
 export type Tie = { one: Owner; other: string; likeness: Record<Vision, number> }
 
 /** How long edits are waited out before the faces are compared, in ms. */
 const PAUSE = 250
-const NOTHING: AlikeFound = { keys: [], pairs: new Uint32Array(), likeness: new Float64Array() }
+const NOTHING: AlikeFound = { owners: [], twos: new Uint32Array(), likeness: new Float64Array() }
 /** How many cards are sent before the page may breathe. */
 const AT_ONCE = 40
 
@@ -36,7 +35,6 @@ export function useLookAlikes(game: () => Game) {
   /** keys of faces whose cards the worker has; a key is short, and the same for faces that look the same */
   const sent = new Set<string>()
   const keys = new Map<string, string>()
-  const owners = shallowRef(new Map<string, Set<Owner>>())
   const found = shallowRef<AlikeFound | null>(null)
   /** share done, or null when all is known */
   const progress = ref<number | null>(null)
@@ -44,7 +42,6 @@ export function useLookAlikes(game: () => Game) {
   let run = 0
   /** the cards that were asked for last, and the run that has been answered last */
   let asked = ''
-  let asking = new Map<string, Set<Owner>>()
   let answered = 0
   let began = 0
   let timer = 0
@@ -67,12 +64,17 @@ export function useLookAlikes(game: () => Game) {
     progress.value = data.found ? null : data.share
     if (!data.found) return
     answered = data.run
-    owners.value = asking
     found.value = data.found
     // for those who measure: how long this took, in ms
     dispatchEvent(
       new CustomEvent('look-alikes', { detail: { drawing: data.drawing, all: performance.now() - began } }),
     )
+  }
+
+  // nothing is known then: the next edit asks again
+  worker.onerror = () => {
+    asked = ''
+    progress.value = null
   }
 
   async function compare(): Promise<void> {
@@ -81,10 +83,8 @@ export function useLookAlikes(game: () => Game) {
     const size = `${width}x${height}`
     const faces: AlikeRun['faces'] = []
     const fresh = new Map<string, () => Promise<AlikeCard>>()
-    const owned = new Map<string, Set<Owner>>()
-    const add = (key: string, group: Owner, card: () => Promise<AlikeCard>): void => {
-      faces.push({ key, group })
-      owned.set(key, (owned.get(key) ?? new Set()).add(group))
+    const add = (key: string, owner: Owner, card: () => Promise<AlikeCard>): void => {
+      faces.push({ key, owner })
       if (!sent.has(key)) fresh.set(key, card)
     }
     for (const { id, name, a, b } of deck.pairs)
@@ -95,7 +95,7 @@ export function useLookAlikes(game: () => Game) {
     const key = keyOf(deck.back, size)
     add(key, null, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
 
-    const list = faces.map(({ key, group }) => `${key} ${group}`).join()
+    const list = faces.map(({ key, owner }) => `${key} ${owner}`).join()
     if (list === asked) {
       if (answered === run) progress.value = null
       return
@@ -114,8 +114,8 @@ export function useLookAlikes(game: () => Game) {
     }
     if (mine !== run) return
     // the worker forgets what is not on the list, and so do we
-    for (const key of sent) if (!owned.has(key)) sent.delete(key)
-    asking = owned
+    const wanted = new Set(faces.map(({ key }) => key))
+    for (const key of sent) if (!wanted.has(key)) sent.delete(key)
     worker.postMessage({ run: mine, faces } satisfies AlikeRun)
   }
 
@@ -136,40 +136,17 @@ export function useLookAlikes(game: () => Game) {
 
   /** Every two pairs whose faces are alike to some vision by the threshold or more, the likest first. */
   const ties = computed<Tie[]>(() => {
-    const byPair = new Map<string, Tie>()
-    const { keys, pairs, likeness: values } = found.value ?? NOTHING
+    const { owners, twos, likeness: values } = found.value ?? NOTHING
     const kinds = VISIONS.length
-    for (let i = 0; i < pairs.length / 2; i++) {
+    const ties: Tie[] = []
+    for (let i = 0; i < twos.length / 2; i++) {
       if (!hasFrom(values, i * kinds, kinds, threshold.value)) continue
-      const own = values.subarray(i * kinds, (i + 1) * kinds)
-      const likeness = Object.fromEntries(VISIONS.map((vision, v) => [vision, own[v]!])) as Tie['likeness']
-      for (const a of owners.value.get(keys[pairs[2 * i]!]!) ?? [])
-        for (const b of owners.value.get(keys[pairs[2 * i + 1]!]!) ?? []) {
-          if (a !== b) note(byPair, a, b, likeness)
-        }
+      const likeness = {} as Tie['likeness']
+      VISIONS.forEach((vision, v) => (likeness[vision] = values[i * kinds + v]!))
+      ties.push({ one: owners[twos[2 * i]!] as Owner, other: owners[twos[2 * i + 1]!] as string, likeness })
     }
-    // the very same face on two pairs has one key, and is never compared with itself
-    const same = { everyone: 1, protan: 1, deutan: 1, tritan: 1 }
-    for (const groups of owners.value.values()) {
-      const ids = [...groups]
-      for (let i = 0; i < ids.length; i++)
-        for (let j = i + 1; j < ids.length; j++) note(byPair, ids[i]!, ids[j]!, same)
-    }
-    const all = [...byPair.values()]
-    const most = new Map(all.map((tie) => [tie, Math.max(...Object.values(tie.likeness))]))
-    return all.sort((a, b) => most.get(b)! - most.get(a)!)
+    return ties
   })
-  function note(ties: Map<string, Tie>, a: Owner, b: Owner, values: Record<Vision, number>): void {
-    const isFirst = b !== null && (a === null || a < b)
-    const [one, other] = (isFirst ? [a, b] : [b, a]) as [Owner, string]
-    const before = ties.get(`${one} ${other}`)
-    const likeness = before
-      ? (Object.fromEntries(
-          VISIONS.map((vision) => [vision, Math.max(before.likeness[vision], values[vision])]),
-        ) as Record<Vision, number>)
-      : values
-    ties.set(`${one} ${other}`, { one, other, likeness })
-  }
 
   return { ties, progress, threshold }
 }

@@ -13,12 +13,17 @@ import { drawFace, loadFace } from './paint-face.ts'
 export type AlikeCard = { key: string; width: number; height: number } & (
   { face: WithImage<Face> } | { back: WithImage<Back> }
 )
-/** All cards that are to be compared, by key; those that are new have come before. Cards of the same group are not compared. */
-export type AlikeRun = { run: number; faces: { key: string; group: string | null }[] }
+/** All cards that are to be compared, by key; those that are new have come before. What is alike is told by owner. */
+export type AlikeRun = { run: number; faces: { key: string; owner: Owner }[] }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
 type Alike = { one: string; other: string; likeness: Record<Vision, number> }
-/** Cards that are alike, two by two, in numbers: of thousands, objects would hold the page. `pairs` has two places in `keys` each, `likeness` one value for each vision. */
-export type AlikeFound = { keys: string[]; pairs: Uint32Array; likeness: Float64Array }
+/** Whose a card is: a pair's, by id, or null for the back. */
+export type Owner = string | null
+/**
+ * Owners of cards that are alike, the likest first, in numbers: of thousands, objects would hold the page. `twos` has two places in `owners` each,
+ * the back or the smaller id first; `likeness` has one value for each vision, that of their likest cards.
+ */
+export type AlikeFound = { owners: Owner[]; twos: Uint32Array; likeness: Float64Array }
 /** The share done, 0 to 1; at the end what is alike, and how long the drawing of new cards took, in ms. */
 export type AlikeOutput = { run: number; share: number; found?: AlikeFound; drawing?: number }
 
@@ -40,16 +45,16 @@ self.onmessage = ({ data }: MessageEvent<AlikeInput>): void => {
   if ('fonts' in data) return addFonts(data.fonts)
   if ('key' in data) return void waiting.set(data.key, data)
   latest = data.run
-  working = working.catch(() => undefined).then(() => compareAll(data))
+  working = working.then(() => compareAll(data)).catch(reportError)
 }
 
 async function compareAll({ run, faces }: AlikeRun): Promise<void> {
   const outdated = (): boolean => latest !== run
   const tell = (share: number, more: Partial<AlikeOutput> = {}): void =>
     self.postMessage({ run, share, ...more } satisfies AlikeOutput)
-  const groups = new Map<string, Groups>()
-  for (const { key, group } of faces) groups.set(key, (groups.get(key) ?? new Set()).add(group))
-  for (const kept of [waiting, drawn, looks]) for (const key of kept.keys()) if (!groups.has(key)) forget(key)
+  const owners = new Map<string, Set<Owner>>()
+  for (const { key, owner } of faces) owners.set(key, (owners.get(key) ?? new Set()).add(owner))
+  for (const kept of [waiting, drawn, looks]) for (const key of kept.keys()) if (!owners.has(key)) forget(key)
 
   const began = performance.now()
   const cards = [...waiting.values()]
@@ -69,32 +74,52 @@ async function compareAll({ run, faces }: AlikeRun): Promise<void> {
   }
 
   done = 0
-  for (const key of groups.keys()) {
+  for (const key of owners.keys()) {
     if (settled.has(key) || !looks.has(key)) continue
     for (const other of settled) settle(key, other)
     settled.add(key)
     done += settled.size
     if (done < STRETCH.comparisons) continue
     done = 0
-    tell(0.5 + (settled.size / groups.size) ** 2 / 2)
+    tell(0.5 + (settled.size / owners.size) ** 2 / 2)
     await new Promise((resolve) => setTimeout(resolve))
     if (outdated()) return
   }
-  tell(1, { found: foundAmong(groups), drawing })
+  tell(1, { found: foundAmong(owners), drawing })
 }
 
-/** What is alike of cards that do not only lie on the same pair. */
-function foundAmong(groups: ReadonlyMap<string, Groups>): AlikeFound {
-  const keys = [...groups.keys()]
-  const places = new Map(keys.map((key, place) => [key, place]))
-  const found = [...known.values()].filter(
-    ({ one, other }) => !onlyTwins(groups.get(one)!, groups.get(other)!),
-  )
-  return {
-    keys,
-    pairs: Uint32Array.from(found.flatMap(({ one, other }) => [places.get(one)!, places.get(other)!])),
-    likeness: Float64Array.from(found.flatMap(({ likeness }) => VISIONS.map((vision) => likeness[vision]))),
+/** Which owners have cards alike; the very same card of two owners has one key, and is never compared with itself. */
+function foundAmong(ownersOf: ReadonlyMap<string, ReadonlySet<Owner>>): AlikeFound {
+  const owners = [...new Set([...ownersOf.values()].flatMap((some) => [...some]))].sort(byOwner)
+  const places = new Map(owners.map((owner, place) => [owner, place]))
+  const byTwo = new Map<number, number[]>()
+  const note = (a: Owner, b: Owner, values: number[]): void => {
+    if (a === b) return
+    const [one, other] = [places.get(a)!, places.get(b)!].sort((x, y) => x - y) as [number, number]
+    const two = one * owners.length + other
+    const before = byTwo.get(two)
+    byTwo.set(two, before ? values.map((value, v) => Math.max(value, before[v]!)) : values)
   }
+  for (const { one, other, likeness } of known.values()) {
+    const values = VISIONS.map((vision) => likeness[vision])
+    for (const a of ownersOf.get(one)!) for (const b of ownersOf.get(other)!) note(a, b, values)
+  }
+  const same = VISIONS.map(() => 1)
+  for (const some of ownersOf.values()) for (const a of some) for (const b of some) note(a, b, same)
+
+  const likest = [...byTwo].map(([two, values]) => ({ two, values, most: Math.max(...values) }))
+  likest.sort((a, b) => b.most - a.most)
+  return {
+    owners,
+    twos: Uint32Array.from(
+      likest.flatMap(({ two }) => [Math.floor(two / owners.length), two % owners.length]),
+    ),
+    likeness: Float64Array.from(likest.flatMap(({ values }) => values)),
+  }
+}
+const byOwner = (a: Owner, b: Owner): number => {
+  if (a === null || b === null) return Number(b === null) - Number(a === null)
+  return a < b ? -1 : 1
 }
 
 async function draw(card: AlikeCard): Promise<ImageBitmap> {
@@ -116,13 +141,6 @@ function settle(one: string, other: string): void {
   if (VISIONS.some((vision) => likeness[vision] >= WORTH_TELLING))
     known.set(`${one} ${other}`, { one, other, likeness })
 }
-
-/** Whose a card is: pairs by id, or the back. */
-type Groups = Set<string | null>
-
-/** Two faces that only ever occur on the same pair belong together. */
-const onlyTwins = (one: Groups, other: Groups): boolean =>
-  one.size === 1 && other.size === 1 && [...one][0] === [...other][0]
 
 const compare = (
   one: Record<Vision, Appearance>,
