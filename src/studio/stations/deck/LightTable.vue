@@ -32,14 +32,15 @@ const { perRow, height, middleOf, lineAt, blockPlace } = useTileGrid(
   ground,
   computed(() => props.pairs.length),
 )
+/** where the tile that keys move from lies, or -1 */
+const leadAt = computed(() => props.pairs.findIndex(({ id }) => id === lead.value))
 const { blocks, laid } = useTileBlocks(() => props.pairs, perRow, isNear)
 /** Whether a block is in sight, or has the tile that keys move from. */
 function isNear(block: number): boolean {
   const { scrollTop = 0, clientHeight = 0 } = ground.value ?? {}
   const { top, bottom } = blockPlace(block * ROWS, ROWS)
   if (bottom >= scrollTop && top <= scrollTop + clientHeight) return true
-  const at = props.pairs.findIndex(({ id }) => id === lead.value)
-  return at >= 0 && Math.floor(at / (perRow.value * ROWS)) === block
+  return Math.floor(leadAt.value / (perRow.value * ROWS)) === block
 }
 
 const shield = ref<HTMLElement>()
@@ -55,9 +56,7 @@ const seen = computed(() => {
   return props.ties.filter(({ one, other }) => one !== null && here.has(one) && here.has(other))
 })
 /** the one tile that the Tab key reaches */
-const reached = computed(() =>
-  props.pairs.some(({ id }) => id === lead.value) ? lead.value : props.pairs[0]?.id,
-)
+const reached = computed(() => (leadAt.value >= 0 ? lead.value : props.pairs[0]?.id))
 /** the middle of a tile's cards, by the id of its pair */
 const middles = computed(() => {
   const found = new Map<string, { x: number; y: number }>()
@@ -136,8 +135,7 @@ function key(event: KeyboardEvent): void {
   if (by === undefined) return
   event.preventDefault()
   if (event.altKey) return emit('step', Math.sign(by))
-  const at = props.pairs.findIndex(({ id }) => id === lead.value)
-  const next = props.pairs[Math.max(0, Math.min(props.pairs.length - 1, at + by))]
+  const next = props.pairs[Math.max(0, Math.min(props.pairs.length - 1, leadAt.value + by))]
   if (!next) return
   press(next.id, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false })
   void focusLead()

@@ -1,21 +1,27 @@
-/** The room for a name on the narrowest tile, in px, and the type it is set in; as PairTile's style has them. */
+/** The room for a name on the narrowest tile, in px, and the type it is set in; as the style of TileRows has them. */
 const ROOM = 132
 const TYPE = "600 14px 'Figtree Variable', system-ui, sans-serif"
 
 const pen = new OffscreenCanvas(1, 1).getContext('2d')!
-const known = new Map<string, number>()
+const widths = new Map<string, number>()
+const names = new Map<string, string>()
 
-/** Of letters, kept: the browser keeps much for each text that is measured. */
-function widthOf(letter: string): number {
-  const before = known.get(letter)
+/** What is found of a text is kept as soon as its type is there. */
+function once<T>(kept: Map<string, T>, text: string, find: (text: string) => T): T {
+  const before = kept.get(text)
   if (before !== undefined) return before
-  const { width } = pen.measureText(letter)
-  if (document.fonts.check(TYPE)) known.set(letter, width)
-  return width
+  const found = find(text)
+  if (document.fonts.check(TYPE)) kept.set(text, found)
+  return found
 }
 
+/** Of letters, since the browser keeps much for each text that is measured. */
+const widthOf = (letter: string): number => once(widths, letter, () => pen.measureText(letter).width)
+
 /** A pair's name as its tile has room for it. Not left to the style: a clip for each name is what makes hundreds of them slow to scroll. */
-export function tileName(name: string): string {
+export const tileName = (name: string): string => once(names, name, fitted)
+
+function fitted(name: string): string {
   pen.font = TYPE
   let room = ROOM - widthOf('…')
   let kept = ''

@@ -40,7 +40,7 @@ export function useLookAlikes(game: () => Game) {
   const progress = ref<number | null>(null)
   const threshold = ref(TOO_ALIKE)
   let run = 0
-  /** the cards that were asked for last, and the run that has been answered last */
+  /** the cards and the threshold that were asked for last, and the run that has been answered last */
   let asked = ''
   let answered = 0
   let began = 0
@@ -95,7 +95,7 @@ export function useLookAlikes(game: () => Game) {
     const key = keyOf(deck.back, size)
     add(key, null, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
 
-    const list = faces.map(({ key, owner }) => `${key} ${owner}`).join()
+    const list = `${threshold.value} ${faces.map(({ key, owner }) => `${key} ${owner}`).join()}`
     if (list === asked) {
       if (answered === run) progress.value = null
       return
@@ -116,7 +116,7 @@ export function useLookAlikes(game: () => Game) {
     // the worker forgets what is not on the list, and so do we
     const wanted = new Set(faces.map(({ key }) => key))
     for (const key of sent) if (!wanted.has(key)) sent.delete(key)
-    worker.postMessage({ run: mine, faces } satisfies AlikeRun)
+    worker.postMessage({ run: mine, faces, threshold: threshold.value } satisfies AlikeRun)
   }
 
   watch(
@@ -128,6 +128,7 @@ export function useLookAlikes(game: () => Game) {
     },
     { immediate: true },
   )
+  watch(threshold, () => void compare())
   onBeforeUnmount(() => {
     clearTimeout(timer)
     run++
@@ -140,7 +141,6 @@ export function useLookAlikes(game: () => Game) {
     const kinds = VISIONS.length
     const ties: Tie[] = []
     for (let i = 0; i < twos.length / 2; i++) {
-      if (!hasFrom(values, i * kinds, kinds, threshold.value)) continue
       const likeness = {} as Tie['likeness']
       VISIONS.forEach((vision, v) => (likeness[vision] = values[i * kinds + v]!))
       ties.push({ one: owners[twos[2 * i]!] as Owner, other: owners[twos[2 * i + 1]!] as string, likeness })
@@ -149,10 +149,4 @@ export function useLookAlikes(game: () => Game) {
   })
 
   return { ties, progress, threshold }
-}
-
-/** Whether one of `count` values from this place on is the threshold or more. */
-function hasFrom(values: Float64Array, place: number, count: number, threshold: number): boolean {
-  for (let i = place; i < place + count; i++) if (values[i]! >= threshold) return true
-  return false
 }

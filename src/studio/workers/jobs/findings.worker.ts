@@ -18,6 +18,8 @@ export type LookOutput = { run: number; findings: Finding[]; house: Finding[] }
 
 /** How long it is worked at a stretch before a newer game can take over, in ms. */
 const STRETCH = 40
+/** How long the page has to show an edit first, in ms: with two cores, this work would take one of its own. */
+const HEAD_START = 60
 
 let game: Game = {
   id: 'looked-over',
@@ -37,7 +39,9 @@ self.onmessage = ({ data }: MessageEvent<LookInput>): void => {
     house: house ?? game.house,
     levels: known(levels, game.levels),
   }
-  void lookOver(run, game)
+  setTimeout(() => {
+    if (latest === run) void lookOver(run, game)
+  }, HEAD_START)
 }
 
 /** A list in which numbers stand for what was at that place in the one before. */

@@ -13,8 +13,8 @@ import { drawFace, loadFace } from './paint-face.ts'
 export type AlikeCard = { key: string; width: number; height: number } & (
   { face: WithImage<Face> } | { back: WithImage<Back> }
 )
-/** All cards that are to be compared, by key; those that are new have come before. What is alike is told by owner. */
-export type AlikeRun = { run: number; faces: { key: string; owner: Owner }[] }
+/** All cards that are to be compared, by key; those that are new have come before. What is as alike as the threshold or more to some vision is told by owner. */
+export type AlikeRun = { run: number; faces: { key: string; owner: Owner }[]; threshold: number }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
 type Alike = { one: string; other: string; likeness: Record<Vision, number> }
 /** Whose a card is: a pair's, by id, or null for the back. */
@@ -48,7 +48,7 @@ self.onmessage = ({ data }: MessageEvent<AlikeInput>): void => {
   working = working.then(() => compareAll(data)).catch(reportError)
 }
 
-async function compareAll({ run, faces }: AlikeRun): Promise<void> {
+async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
   const outdated = (): boolean => latest !== run
   const tell = (share: number, more: Partial<AlikeOutput> = {}): void =>
     self.postMessage({ run, share, ...more } satisfies AlikeOutput)
@@ -85,11 +85,11 @@ async function compareAll({ run, faces }: AlikeRun): Promise<void> {
     await new Promise((resolve) => setTimeout(resolve))
     if (outdated()) return
   }
-  tell(1, { found: foundAmong(owners), drawing })
+  tell(1, { found: foundAmong(owners, threshold), drawing })
 }
 
 /** Which owners have cards alike; the very same card of two owners has one key, and is never compared with itself. */
-function foundAmong(ownersOf: ReadonlyMap<string, ReadonlySet<Owner>>): AlikeFound {
+function foundAmong(ownersOf: ReadonlyMap<string, ReadonlySet<Owner>>, threshold: number): AlikeFound {
   const owners = [...new Set([...ownersOf.values()].flatMap((some) => [...some]))].sort(byOwner)
   const places = new Map(owners.map((owner, place) => [owner, place]))
   const byTwo = new Map<number, number[]>()
@@ -101,6 +101,7 @@ function foundAmong(ownersOf: ReadonlyMap<string, ReadonlySet<Owner>>): AlikeFou
     byTwo.set(two, before ? values.map((value, v) => Math.max(value, before[v]!)) : values)
   }
   for (const { one, other, likeness } of known.values()) {
+    if (!VISIONS.some((vision) => likeness[vision] >= threshold)) continue
     const values = VISIONS.map((vision) => likeness[vision])
     for (const a of ownersOf.get(one)!) for (const b of ownersOf.get(other)!) note(a, b, values)
   }
