@@ -165,37 +165,6 @@ export async function type(page: Page, name: string, value: string): Promise<voi
   await field.press('Enter')
 }
 
-/** Puts games on a shelf that knows nothing yet as the first version of the storage kept them: without bounds, images and all. */
-export async function keepAsBefore(page: Page, games: unknown[]): Promise<void> {
-  await page.route('**/old', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
-  await page.goto('/old')
-  await page.evaluate(
-    (all) =>
-      new Promise<void>((resolve) => {
-        // in the database's own tenfold counting
-        const opened = indexedDB.open('lucky-twin', 10)
-        opened.onupgradeneeded = () => {
-          opened.result.createObjectStore('games', { keyPath: 'key' })
-          opened.result.createObjectStore('notes', { keyPath: 'name' })
-        }
-        opened.onsuccess = () => {
-          const change = opened.result.transaction(['games', 'notes'], 'readwrite')
-          for (const { format: _format, version: _version, ...game } of all as {
-            id: string
-            [key: string]: unknown
-          }[])
-            change.objectStore('games').put({ key: game.id, game, rev: 4, touched: 5 })
-          change.objectStore('notes').put({ name: 'demo games', value: true })
-          change.oncomplete = () => {
-            opened.result.close()
-            resolve()
-          }
-        }
-      }),
-    games,
-  )
-}
-
 /** A choice in a sentence; its name says what is chosen too. */
 export const choice = (page: Page | Locator, name: string, words?: string): Locator =>
   page.getByRole('combobox', {

@@ -3,10 +3,10 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
 import { check } from '../src/cli/commands.ts'
 import { Unusable } from '../src/cli/files.ts'
 import { HOSTILE } from '../src/core/testing/hostile.ts'
-import { keepAsBefore } from './helpers.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
 
 /** Images that would take a browser with them, one for each bound, with the words by which each is refused. */
@@ -85,6 +85,7 @@ test('games that were kept with them before open with signs in their place, and 
 }) => {
   await keepAsBefore(
     page,
+    '',
     IMAGES.map((image, i) => gameOf(srcOf(image), `hostile-${i}`, `Hostile ${i}`)),
   )
   await page.goto('/')

@@ -3,7 +3,8 @@ import { mkdtempSync, readFileSync, readlinkSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beenHere } from '../scripts/tools/been-here.mjs'
-import { downloadOf, keepAsBefore, openStation } from './helpers.ts'
+import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
+import { downloadOf, openStation } from './helpers.ts'
 
 const title = (page: Page) => page.getByLabel('Title of the game')
 async function retitle(page: Page, text: string): Promise<void> {
@@ -344,7 +345,7 @@ test.describe('own images in the browser', () => {
     const old = game()
     // as it was before there were several players
     delete old.house.players
-    await keepAsBefore(page, [old])
+    await keepAsBefore(page, '', [old])
     await page.goto('/games/seals/deck')
     await expect(title(page)).toHaveValue('Seals')
     await retitle(page, 'Seals, kept')

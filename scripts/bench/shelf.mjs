@@ -1,6 +1,7 @@
 // The shelf: how long it takes to open with games whose pictures cannot be drawn, beside the same games with pictures that can.
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { keepAsBefore } from '../tools/keep-as-before.mjs'
 import { ROOT } from '../tools/root.mjs'
 import { served } from './frames.mjs'
 
@@ -17,36 +18,12 @@ const HOSTILE = svg(
 /** Puts games on the shelf as a version kept them that had no bounds. */
 async function keep(context, address, src) {
   const page = await context.newPage()
-  await page.route('**/old', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
-  await page.goto(`${address}/old`)
-  const {
-    format: _format,
-    version: _version,
-    ...game
-  } = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
+  const game = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
   for (const at of [0, 3, 4]) game.deck.pairs[at].a = { kind: 'image', src }
-  await page.evaluate(
-    ([game, count]) =>
-      new Promise((resolve) => {
-        const opened = indexedDB.open('lucky-twin', 10)
-        opened.onupgradeneeded = () => {
-          opened.result.createObjectStore('games', { keyPath: 'key' })
-          opened.result.createObjectStore('notes', { keyPath: 'name' })
-        }
-        opened.onsuccess = () => {
-          const change = opened.result.transaction(['games', 'notes'], 'readwrite')
-          for (let i = 0; i < count; i++)
-            change
-              .objectStore('games')
-              .put({ key: `g${i}`, game: { ...game, id: `g${i}` }, rev: 1, touched: i })
-          change.objectStore('notes').put({ name: 'demo games', value: true })
-          change.oncomplete = () => {
-            opened.result.close()
-            resolve()
-          }
-        }
-      }),
-    [game, GAMES],
+  await keepAsBefore(
+    page,
+    address,
+    Array.from({ length: GAMES }, (_, i) => ({ ...game, id: `g${i}` })),
   )
   await page.close()
 }

@@ -1,4 +1,5 @@
 import type { Face } from '../core/deck/pair.ts'
+import { pictureTitle } from '../core/deck/picture-words.ts'
 import { textSize } from './fit-text.ts'
 
 /** Where the picture of a library name is to be had: a path in the studio, a data URL in a shipped game. */
@@ -37,7 +38,9 @@ export function faceElement(
     // a picture that cannot be drawn gives way to its words
     image.onerror = () => {
       box.className = 'lt-face lt-face-text'
-      box.replaceChildren(textElement(faceWords(face, face.kind === 'picture' ? face.name : '?'), ratio))
+      box.replaceChildren(
+        textElement(faceWords(face, face.kind === 'picture' ? pictureTitle(face.name) : '?'), ratio),
+      )
     }
     box.append(image)
   }

@@ -140,7 +140,7 @@ function breachOf(game: Game, round: Round, line: Line): string {
   const turned = round.flips > flips
   const refused = round.events!.slice(refusals).find((event) => event.kind === 'refused')
   if (!turned && line.shows !== null)
-    return `${cut(line.cell)} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSALS[refused.reason] : 'that press only turns the missed cards back'}`
+    return `${cut(line.cell)} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSED_BECAUSE[refused.reason] : 'that press only turns the missed cards back'}`
   if (!turned) return ''
   const is = cardName(round.cells[cell]!, game.deck.pairs)
   if (line.shows === null) return `${cut(line.cell)} stayed as it was, but by the rules it turns up ${is}`
@@ -157,7 +157,7 @@ function lies(round: Round, state: CardState): string {
   const look = round.dueAt === NEVER ? '' : ` until ${round.dueAt} ms`
   return state === 'up' ? `lies face up${look}` : `is ${STATES[state]} at ${round.at} ms`
 }
-const REFUSALS: Record<Refusal, string> = {
+const REFUSED_BECAUSE: Record<Refusal, string> = {
   finished: 'the game is over',
   paused: 'the game is paused',
   'first-look': 'the first look is not over',

@@ -1,5 +1,8 @@
 import jStat from 'jstat'
 
+/** A test by chi-square wants so many expected in each of its counts. */
+export const LEAST_EXPECTED = 5
+
 /**
  * Chances of the usual distributions, all from the regularised incomplete gamma function P(a, x) (jStat).
  * What is smaller than about 10⁻¹⁵ comes out as 0.

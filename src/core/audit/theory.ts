@@ -1,5 +1,8 @@
 import type { Relations } from './table.ts'
 
+/** What chance should have done: laid every card anywhere, or kept a rule of steps and favoured no pair. */
+export type Claim = 'shuffled' | 'by-steps'
+
 /**
  * What chance gives when N cards come to lie on N places, every arrangement equally likely: for each class of places
  * (table.ts), how many matching cards lie so to each other. Exact for any board and any repeats: two graphs, of matching cards and of

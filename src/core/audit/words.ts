@@ -1,4 +1,5 @@
-import type { Claim, Report, Verdict } from './report.ts'
+import type { Report, Verdict } from './report.ts'
+import type { Claim } from './theory.ts'
 
 /** The verdict in words, for the screen and the command line. */
 

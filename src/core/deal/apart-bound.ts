@@ -1,21 +1,7 @@
 import type { Card } from '../deck/card.ts'
 import { openCells } from '../board/cells.ts'
+import { contentsOf } from './contents.ts'
 import { keyOf, once, type Board } from './step-rule.ts'
-
-/** What lies on a board: how many cards of each identical pair, and how many of each face of a related one. */
-type Contents = { identical: number[]; related: number[] }
-
-function contentsOf(cards: readonly Card[]): Contents {
-  const counts = new Map<number, number>()
-  // without its side a card says its pair and its kind
-  for (const card of cards) counts.set(card & ~1, (counts.get(card & ~1) ?? 0) + 1)
-  const contents: Contents = { identical: [], related: [] }
-  for (const [card, count] of counts) {
-    if (card & 2) contents.related.push(count / 2)
-    else contents.identical.push(count)
-  }
-  return contents
-}
 
 /**
  * Whether it is proved that these cards cannot be laid so that matching ones lie `steps` apart. False says nothing: it may be that they can.
@@ -25,7 +11,10 @@ function contentsOf(cards: readonly Card[]): Contents {
  */
 export function isProvedTooFar(board: Board, cards: readonly Card[], steps: number): boolean {
   if (steps <= 1) return false
-  const { identical, related } = contentsOf(cards)
+  const contents = contentsOf(cards)
+  const identical = contents.flatMap(({ related, count }) => (related ? [] : [count]))
+  /** of each related pair, how many cards bear each of its faces */
+  const related = contents.flatMap(({ related, count }) => (related ? [count / 2] : []))
   const most = identical.length + related.reduce((a, b) => a + b, 0)
   const squares = squaresOn(board, steps)
   if (squares.fullest > most) return true

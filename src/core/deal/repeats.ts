@@ -1,8 +1,9 @@
-import { cardOf, pairOf, sideOf, type Card } from '../deck/card.ts'
+import { cardOf, isRelated, pairOf, sideOf, type Card } from '../deck/card.ts'
 import { isProvedTooFar } from './apart-bound.ts'
 import { Arrangement, type TooClose } from './arrangement.ts'
 import { openCells } from '../board/cells.ts'
 import { walkApart } from './chains.ts'
+import { contentsOf } from './contents.ts'
 import { layOnLattice } from './lattice.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
@@ -61,7 +62,7 @@ function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
   // what keeps identical cards apart keeps any others
   const strict = search(board, strictest(fills[0]!), steps)
   if (strict) return fills.map(() => strict)
-  if (fills[0]!.every((card) => (card & 2) === 0) || fills.length > mostFills(fills[0]!.length)) return null
+  if (fills[0]!.every((card) => !isRelated(card)) || fills.length > mostFills(fills[0]!.length)) return null
   const found: Found[] = []
   for (const cards of fills) {
     const one = search(board, cards, steps)
@@ -110,17 +111,6 @@ export function repeatsApart(
   }
 }
 
-/** Each pair among these cards: how many of its cards, and whether it is related. */
-function contentsOf(cards: readonly Card[]): { pair: number; count: number; related: boolean }[] {
-  const counts = new Map<number, { pair: number; count: number; related: boolean }>()
-  for (const card of cards) {
-    const pair = pairOf(card)
-    const count = (counts.get(pair)?.count ?? 0) + 1
-    counts.set(pair, { pair, count, related: (card & 2) === 2 })
-  }
-  return [...counts.values()]
-}
-
 /** How many pairs of each kind and number of cards there are, in a word. */
 const kindOf = (cards: readonly Card[]): string =>
   contentsOf(cards)
@@ -130,9 +120,7 @@ const kindOf = (cards: readonly Card[]): string =>
 
 /** The cards as if every pair were identical, unless all are related: what keeps these apart keeps any others. */
 function strictest(cards: readonly Card[]): Card[] {
-  return cards.every((card) => (card & 2) === 2)
-    ? [...cards]
-    : cards.map((card) => cardOf(pairOf(card), 'a', false))
+  return cards.every(isRelated) ? [...cards] : cards.map((card) => cardOf(pairOf(card), 'a', false))
 }
 
 /** Cards laid as others were: each pair stands, by chance, for one of those that lie there as often. */

@@ -3,15 +3,13 @@ import fc from 'fast-check'
 import { chiSquareTail } from '../audit/probability.ts'
 import { cardsMatch, NO_CARD } from '../deck/card.ts'
 import type { Own } from '../settings/levels.ts'
-import { allDeals, dealKey } from '../testing/enumerate.ts'
+import { allDeals, dealKey, everyMatching } from '../testing/enumerate.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { logDeals, logOf } from './count.ts'
 import { isProvedTooFar } from './apart-bound.ts'
 import { prepareDeal, stepsReach } from './deal.ts'
-import { leastPerfectMatching, perfectMatching } from './matching.ts'
-import { partMatchings } from './part-matchings.ts'
 import { stepLimits } from './step-rule.ts'
-import { cellGraph, stepsBetween, type CellGraph } from '../board/steps.ts'
+import { cellGraph, stepsBetween } from '../board/steps.ts'
 
 const board = (rows: number, columns: number, gaps: string[] = []): Own['board'] => ({ rows, columns, gaps })
 const odd = (i: number): boolean => i % 2 === 1
@@ -239,61 +237,6 @@ describe('the number of different deals', () => {
     expect(logDeals(pairsNamed(200), far)).toBeNull()
     const repeated = settingsWith({ board: board(4, 4), fill: { repeat: 'evenly' }, deal: { way: 'close' } })
     expect(logDeals(pairsNamed(4), repeated)).toBeNull()
-  })
-})
-
-const graphs: fc.Arbitrary<CellGraph> = fc
-  .integer({ min: 1, max: 9 })
-  .chain((size) =>
-    fc
-      .array(fc.boolean(), { minLength: size * size, maxLength: size * size })
-      .map((bits) =>
-        Array.from({ length: size }, (_, v) =>
-          Array.from({ length: size }, (_, u) => u).filter(
-            (u) => u !== v && bits[Math.min(u, v) * size + Math.max(u, v)],
-          ),
-        ),
-      ),
-  )
-/** All perfect matchings, by trying, each vertex with its mates in rising order. */
-function everyMatching(graph: CellGraph, mates: number[] = graph.map(() => -1)): number[][] {
-  const v = mates.indexOf(-1)
-  if (v < 0) return [mates]
-  return graph[v]!.filter((u) => mates[u] === -1).flatMap((u) => {
-    const next = [...mates]
-    next[v] = u
-    next[u] = v
-    return everyMatching(graph, next)
-  })
-}
-
-describe('matchings of any small graph', () => {
-  test('one is found where there is one, and the least is the first of all', () => {
-    fc.assert(
-      fc.property(graphs, (graph) => {
-        const every = everyMatching(graph)
-        expect(perfectMatching(graph) !== null).toBe(every.length > 0)
-        expect(leastPerfectMatching(graph)).toEqual(every[0] ?? null)
-      }),
-      { numRuns: 500 },
-    )
-  })
-  test('matchings of some of the vertices are counted', () => {
-    fc.assert(
-      fc.property(graphs, (graph) => {
-        const edges = graph.flatMap((near, v) => near.filter((u) => u > v).map((u) => [v, u] as const))
-        const counts: number[] = []
-        const go = (from: number, used: number, k: number): void => {
-          counts[k] = (counts[k] ?? 0) + 1
-          for (let e = from; e < edges.length; e++) {
-            const bits = (1 << edges[e]![0]) | (1 << edges[e]![1])
-            if (!(used & bits)) go(e + 1, used | bits, k + 1)
-          }
-        }
-        go(0, 0, 0)
-        expect(partMatchings(graph)!.map(Number)).toEqual(counts)
-      }),
-    )
   })
 })
 

@@ -1,4 +1,4 @@
-import { selectPairs } from '../deck/select.ts'
+import { selectPairs, tagsOf } from '../deck/select.ts'
 import { cellIndex, openCells } from '../board/cells.ts'
 import { prepareDeal } from '../deal/deal.ts'
 import { FRAMES, TOUCHABLE, touchSize } from '../board/frames.ts'
@@ -120,7 +120,7 @@ function unknownUses(
   const { use } = settings.fill
   if (use === 'all' || 'from' in use) return []
   if ('tags' in use) {
-    const tags = new Set(game.deck.pairs.flatMap((pair) => pair.tags ?? []))
+    const tags = new Set(tagsOf(game.deck.pairs))
     return use.tags.filter((name) => !tags.has(name)).map((name) => ({ code: 'unknown-tag', name }))
   }
   const ids = new Set(game.deck.pairs.map((pair) => pair.id))

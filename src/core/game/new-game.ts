@@ -1,5 +1,6 @@
 import { DEFAULT_BACK } from '../deck/back.ts'
 import { numberWord } from '../deck/number-word.ts'
+import { pictureTitle } from '../deck/picture-words.ts'
 import { boardFor } from '../board/board-for.ts'
 import type { Face, Pair } from '../deck/pair.ts'
 import type { Game } from './game.ts'
@@ -15,21 +16,24 @@ const PICTURES =
     ' ',
   )
 
-const title = (name: string): string => name.charAt(0).toUpperCase() + name.slice(1).replaceAll('-', ' ')
-
 /** "The n-th letter or number": A to Z, then 1, 2, 3, … */
 const letterOrNumber = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : String(i - 25))
 
 /** The pairs with which a game of this kind begins. In: how many, 1 to 200; no more than there are pictures. */
 export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[] {
   const made = (i: number): { name: string; a: Face; b?: Face } => {
-    if (kind === 'pictures') return { name: title(PICTURES[i]!), a: { kind: 'picture', name: PICTURES[i]! } }
+    if (kind === 'pictures')
+      return { name: pictureTitle(PICTURES[i]!), a: { kind: 'picture', name: PICTURES[i]! } }
     if (kind === 'letters') {
       const text = letterOrNumber(i)
       return { name: text, a: { kind: 'text', text } }
     }
     const word = numberWord(i + 1)
-    return { name: title(word), a: { kind: 'text', text: String(i + 1) }, b: { kind: 'text', text: word } }
+    return {
+      name: word.charAt(0).toUpperCase() + word.slice(1),
+      a: { kind: 'text', text: String(i + 1) },
+      b: { kind: 'text', text: word },
+    }
   }
   const ids: string[] = []
   return Array.from({ length: kind === 'pictures' ? Math.min(count, PICTURES.length) : count }, (_, i) => {

@@ -49,7 +49,7 @@ const INPUTS_A_CARD = 12
 const SOME_MORE = 6
 const CLOCK_SELDOM = 60
 
-function twinOf(round: Round): number {
+function twinDown(round: Round): number {
   const first = round.cells[round.first]!
   return round.cells.findIndex(
     (card, cell) => cell !== round.first && round.states[cell] === 'down' && cardsMatch(first, card),
@@ -85,7 +85,7 @@ export function handleRoughly(
     const next = draw(stream, CLOCK_SELDOM) === 0 ? round.nextDue : round.dueAt
     const due = next === NEVER ? at : next
     if (kind === 'twice') cell = last
-    else if (kind === 'twin' && round.phase === 'one-up') cell = twinOf(round)
+    else if (kind === 'twin' && round.phase === 'one-up') cell = twinDown(round)
     else if (kind === 'last-ms') at = Math.max(at, due - 1)
     else if (kind === 'just-late') at = Math.max(at, due)
     else if (kind === 'pause') act = round.phase === 'paused' ? 'resume' : 'pause'

@@ -1,3 +1,4 @@
+import type { CellGraph } from '../board/steps.ts'
 import { cardOf, cardsMatch, NO_CARD, type Card } from '../deck/card.ts'
 import { openCells } from '../board/cells.ts'
 import { stepsBetween } from '../board/steps.ts'
@@ -97,3 +98,15 @@ export function allDeals(pairs: readonly Pair[], settings: Settings): Set<string
 
 /** A deal as `allDeals` writes it. */
 export const dealKey = (cells: readonly Card[]): string => cells.filter((card) => card !== NO_CARD).join()
+
+/** All perfect matchings, by trying, each vertex with its mates in rising order. */
+export function everyMatching(graph: CellGraph, mates: number[] = graph.map(() => -1)): number[][] {
+  const v = mates.indexOf(-1)
+  if (v < 0) return [mates]
+  return graph[v]!.filter((u) => mates[u] === -1).flatMap((u) => {
+    const next = [...mates]
+    next[v] = u
+    next[u] = v
+    return everyMatching(graph, next)
+  })
+}

@@ -1,3 +1,5 @@
+import { pictureWords } from '../../core/deck/picture-words.ts'
+
 /** The picture library as the studio has it: files beside the app, fetched when they are asked for. */
 
 export const pictureUrl = (name: string): string => `/pictures/${encodeURIComponent(name)}.svg`
@@ -24,7 +26,7 @@ let index: Promise<Picture[]> | null = null
 export function pictureIndex(): Promise<Picture[]> {
   index ??= fetch('/pictures/index.json')
     .then((answer) => answer.json() as Promise<[string, string][]>)
-    .then((entries) => entries.map(([name, kind]) => ({ name, kind, words: name.replaceAll('-', ' ') })))
+    .then((entries) => entries.map(([name, kind]) => ({ name, kind, words: pictureWords(name) })))
     .catch((error: unknown) => {
       index = null
       throw error

@@ -1,12 +1,12 @@
 import { onBeforeUnmount, shallowRef, watch } from 'vue'
 import type { Finding } from '../../../core/findings/finding.ts'
 import type { Kept } from '../../store/db.ts'
-import { newOverseer } from '../../workers/jobs/look-over.ts'
+import { newFinder } from '../../workers/jobs/finder.ts'
 
 /** The findings of all games on the shelf, one game after the other: the shelf does not wait for them. */
 export function useShelfFindings(boxes: () => readonly Kept[]) {
   const found = shallowRef<ReadonlyMap<string, readonly Finding[]>>(new Map())
-  const overseer = newOverseer()
+  const finder = newFinder()
   const nameOf = ({ key, rev }: Kept): string => `${rev} ${key}`
 
   watch(
@@ -14,13 +14,13 @@ export function useShelfFindings(boxes: () => readonly Kept[]) {
     async (now) => {
       for (const box of now) {
         if (found.value.has(nameOf(box))) continue
-        const { findings } = await overseer.look(box.game)
+        const { findings } = await finder.find(box.game)
         if (now !== boxes()) return
         found.value = new Map(found.value).set(nameOf(box), findings)
       }
     },
     { immediate: true },
   )
-  onBeforeUnmount(overseer.end)
+  onBeforeUnmount(finder.end)
   return { findingsOf: (box: Kept): readonly Finding[] => found.value.get(nameOf(box)) ?? [] }
 }

@@ -2,6 +2,7 @@
 import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
+import { pictureTitle } from '../../../core/deck/picture-words.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import { pictureIndex, searchPictures, smallPictureUrl, type Picture } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
@@ -56,10 +57,10 @@ function add(): void {
   emit(
     'add',
     chosen.value.map((name) => {
-      const words = name.replaceAll('-', ' ')
-      const id = newId(name, ids, 'pair')
+      const title = pictureTitle(name)
+      const id = newId(title, ids, 'pair')
       ids.push(id)
-      return { id, name: words.charAt(0).toUpperCase() + words.slice(1), a: { kind: 'picture', name } }
+      return { id, name: title, a: { kind: 'picture', name } }
     }),
   )
   open.value = false

@@ -2,38 +2,38 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Finding } from '../../../core/findings/finding.ts'
 import { useBench } from '../../store/bench.ts'
-import { newOverseer, type LookedOver } from '../../workers/jobs/look-over.ts'
+import { newFinder, type Found } from '../../workers/jobs/finder.ts'
 
 const NONE: readonly Finding[] = []
 
 /** What the checks say of the game on the bench. They follow it a moment behind; `current` says whether they are of the game as it is. */
 export const useFindings = defineStore('findings', () => {
   const bench = useBench()
-  const overseer = newOverseer()
-  const looked = shallowRef<LookedOver>({ findings: [], house: [] })
+  const finder = newFinder()
+  const found = shallowRef<Found>({ findings: [], house: [] })
   const current = ref(false)
   let shown = ''
 
-  // a title, say, changes nothing that the checks look at
+  // a title, say, changes nothing that is checked
   watch(
     [() => bench.key, () => bench.game?.deck, () => bench.game?.house, () => bench.game?.levels],
     async () => {
       const { game } = bench
       current.value = false
       // what was found in another game says nothing of this one
-      if (bench.key !== shown) looked.value = { findings: [], house: [] }
+      if (bench.key !== shown) found.value = { findings: [], house: [] }
       shown = bench.key
       if (!game) return
-      // a look that was overtaken never answers
-      const found = await overseer.look(game)
+      // a call that was overtaken never answers
+      const now = await finder.find(game)
       if (bench.key !== shown) return
-      looked.value = found
+      found.value = now
       current.value = true
     },
     { immediate: true },
   )
 
-  const all = computed(() => looked.value.findings)
+  const all = computed(() => found.value.findings)
   /** by place in the ladder; the list of a level stays the same value as long as it says the same, so that only those that changed are drawn anew */
   const byLevel = computed<ReadonlyMap<number, readonly Finding[]>>((before) => {
     const levels = new Map<number, Finding[]>()
@@ -50,6 +50,6 @@ export const useFindings = defineStore('findings', () => {
   })
   /** The findings of a level by its place in the ladder; null: of the house rules, as if they were one. */
   const ofRung = (level: number | null): readonly Finding[] =>
-    level === null ? looked.value.house : (byLevel.value.get(level) ?? NONE)
+    level === null ? found.value.house : (byLevel.value.get(level) ?? NONE)
   return { all, current, ofRung }
 })

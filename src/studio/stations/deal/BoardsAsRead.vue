@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { BoardFormat, ReadBoards } from '../../../core/files/boards-file.ts'
+import { pairOf } from '../../../core/deck/card.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 
@@ -25,7 +26,7 @@ const first = computed(() => {
   return Array.from({ length: cells.length / columns }, (_, row) =>
     cells
       .slice(row * columns, (row + 1) * columns)
-      .map((card) => (card < 0 ? '' : props.read.names[card >> 2]!)),
+      .map((card) => (card < 0 ? '' : props.read.names[pairOf(card)]!)),
   )
 })
 </script>

@@ -12,6 +12,7 @@ import { useShield } from './useShield.ts'
 import { ROWS, useTileBlocks } from './useTileBlocks.ts'
 import { useTileGrid } from './useTileGrid.ts'
 import type { DropPlace } from './useTileDrag.ts'
+import { useTileKeys } from './useTileKeys.ts'
 
 /** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
 const props = defineProps<{
@@ -26,7 +27,7 @@ const emit = defineEmits<{ move: [ids: string[], to: number]; step: [by: number]
 
 const ground = ref<HTMLElement>()
 const table = ref<HTMLElement>()
-const { chosen, lead, press, only, these, all } = props.selection
+const { chosen, lead, these } = props.selection
 
 const { perRow, height, middleOf, lineAt, blockPlace } = useTileGrid(
   ground,
@@ -106,40 +107,15 @@ async function focusLead(): Promise<void> {
 }
 defineExpose({ focusLead, focusOn })
 
-function pick(event: MouseEvent | KeyboardEvent): void {
-  const tile = (event.target as Element).closest<HTMLElement>('[role=option]')
-  if (tile) press(tile.dataset.pair!, event)
-}
-
-/** Enter and Space choose; arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
-function key(event: KeyboardEvent): void {
-  if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
-    event.preventDefault()
-    return all()
-  }
-  if (event.key === 'Delete' || event.key === 'Backspace') return emit('remove')
-  if (event.key === 'Escape') return only(null)
-  if (event.key === 'Enter' || event.key === ' ') {
-    event.preventDefault()
-    return pick(event)
-  }
-  const steps: Record<string, number> = {
-    ArrowLeft: -1,
-    ArrowRight: 1,
-    ArrowUp: -perRow.value,
-    ArrowDown: perRow.value,
-    Home: -Infinity,
-    End: Infinity,
-  }
-  const by = steps[event.key]
-  if (by === undefined) return
-  event.preventDefault()
-  if (event.altKey) return emit('step', Math.sign(by))
-  const next = props.pairs[Math.max(0, Math.min(props.pairs.length - 1, leadAt.value + by))]
-  if (!next) return
-  press(next.id, { shiftKey: event.shiftKey, ctrlKey: false, metaKey: false })
-  void focusLead()
-}
+const { pick, key } = useTileKeys({
+  pairs: () => props.pairs,
+  selection: props.selection,
+  perRow,
+  leadAt,
+  focusLead: () => void focusLead(),
+  remove: () => emit('remove'),
+  step: (by) => emit('step', by),
+})
 
 const matrix = (vision: Vision): string =>
   [...visionMatrix(vision).map((row) => `${row.map((n) => n.toFixed(6)).join(' ')} 0 0`), '0 0 0 1 0'].join(

@@ -6,6 +6,7 @@ import { pairOf } from '../../../core/deck/card.ts'
 import { faceOnCard } from '../../../core/deck/face.ts'
 import type { Face } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
+import { readDeal } from '../../../core/files/deal-file.ts'
 import { findLevel, withOwn } from '../../../core/settings/levels.ts'
 import { tableOf } from '../../../core/game/check.ts'
 import type { Played } from '../../../core/play/record.ts'
@@ -95,13 +96,11 @@ function dealt(withSeed?: string, cells?: Cells): void {
 /** A seed, or a deal as a line of JSON. */
 function useSeed(text: string): void {
   if (!text.startsWith('{')) return dealt(text)
-  void import('../../../core/files/deal-file.ts').then(({ readDeal }) => {
-    const read = readDeal(text, bench.game!.deck.pairs)
-    if (!read.ok) return say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
-    const { level, seed: given } = read.value
-    const deal = (JSON.parse(text) as { cells: (string | null)[] }).cells
-    lay({ level, seed: given, deal, inputs: [] })
-  })
+  const read = readDeal(text, bench.game!.deck.pairs)
+  if (!read.ok) return say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
+  const { level, seed: given } = read.value
+  const deal = (JSON.parse(text) as { cells: (string | null)[] }).cells
+  lay({ level, seed: given, deal, inputs: [] })
 }
 /** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
 function lay(played: Played): boolean {

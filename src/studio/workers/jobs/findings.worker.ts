@@ -5,8 +5,8 @@ import type { Level } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 
-/** A game to be looked over. What has not changed since the last one is left out; a level or a pair then is its place in that one. */
-export type LookInput = {
+/** A game to be checked. What has not changed since the last one is left out; a level or a pair then is its place in that one. */
+export type FindingsInput = {
   run: number
   pairs?: (Pair | number)[]
   house?: Settings
@@ -14,7 +14,7 @@ export type LookInput = {
   back: Game['deck']['back']
 }
 /** The findings of a game, and what the checks say of its house rules as if they were a level. */
-export type LookOutput = { run: number; findings: Finding[]; house: Finding[] }
+export type FindingsOutput = { run: number; findings: Finding[]; house: Finding[] }
 
 /** How long it is worked at a stretch before a newer game can take over, in ms. */
 const STRETCH = 40
@@ -22,7 +22,7 @@ const STRETCH = 40
 const HEAD_START = 60
 
 let game: Game = {
-  id: 'looked-over',
+  id: 'checked',
   title: '',
   deck: { back: {} as never, pairs: [] },
   house: {} as never,
@@ -30,7 +30,7 @@ let game: Game = {
 }
 let latest = 0
 
-self.onmessage = ({ data }: MessageEvent<LookInput>): void => {
+self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
   const { run, pairs, house, levels, back } = data
   latest = run
   game = {
@@ -40,7 +40,7 @@ self.onmessage = ({ data }: MessageEvent<LookInput>): void => {
     levels: known(levels, game.levels),
   }
   setTimeout(() => {
-    if (latest === run) void lookOver(run, game)
+    if (latest === run) void find(run, game)
   }, HEAD_START)
 }
 
@@ -48,7 +48,7 @@ self.onmessage = ({ data }: MessageEvent<LookInput>): void => {
 const known = <T extends object>(list: readonly (T | number)[], before: readonly T[]): T[] =>
   list.map((one) => (typeof one === 'number' ? before[one]! : one))
 
-async function lookOver(run: number, now: Game): Promise<void> {
+async function find(run: number, now: Game): Promise<void> {
   let began = performance.now()
   for (const [i, level] of now.levels.entries()) {
     // what is found of a level is kept, so that all together take no time at the end
@@ -59,5 +59,5 @@ async function lookOver(run: number, now: Game): Promise<void> {
     began = performance.now()
   }
   const house = houseFindings(now)
-  self.postMessage({ run, findings: findingsOf(now), house } satisfies LookOutput)
+  self.postMessage({ run, findings: findingsOf(now), house } satisfies FindingsOutput)
 }

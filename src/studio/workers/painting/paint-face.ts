@@ -1,4 +1,5 @@
 import { FACE_INK, FACE_PAPER } from '../../../core/deck/face.ts'
+import { pictureTitle } from '../../../core/deck/picture-words.ts'
 import type { Face } from '../../../core/deck/pair.ts'
 import { ART_SHARE } from '../../../player/face.ts'
 import { LINE_HEIGHT, textSize } from '../../../player/fit-text.ts'
@@ -38,7 +39,7 @@ export function drawFace(pen: Pen, { face, image }: LoadedFace, width: number, h
 
 /** What stands where a picture could not be had. */
 const signOf = (face: Exclude<Face, { kind: 'text' }>): string =>
-  face.alt || (face.kind === 'picture' ? face.name.replaceAll('-', ' ') : 'image')
+  face.alt || (face.kind === 'picture' ? pictureTitle(face.name) : 'image')
 
 function drawText(pen: Pen, text: string, ink: string, width: number, height: number): void {
   const { byWidth, byHeight, lines } = textSize(text, width / height)

@@ -4,10 +4,10 @@ import type { Face, Pair } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
 import type { Level } from '../../../core/settings/levels.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import type { LookInput, LookOutput } from './findings.worker.ts'
+import type { FindingsInput, FindingsOutput } from './findings.worker.ts'
 
-export type Overseer = { look(game: Game): Promise<LookedOver>; end(): void }
-export type LookedOver = { findings: Finding[]; house: Finding[] }
+export type Finder = { find(game: Game): Promise<Found>; end(): void }
+export type Found = { findings: Finding[]; house: Finding[] }
 
 const lightFace = (face: Face): Face => (face.kind === 'image' ? { ...face, src: '' } : face)
 /** Images say nothing to the checks. */
@@ -21,12 +21,12 @@ const placesOf = <T>(list: readonly T[]): Map<T, number> => new Map(list.map((on
 
 /**
  * Finds out what the checks say of one game after the other, in a worker that keeps what it knows: a game that differs in one level costs the work of that
- * one. `look` gives the findings of a game; a call that is overtaken by the next never answers. Without workers it is done at once.
+ * one. `find` gives the findings of a game; a call that is overtaken by the next never answers. Without workers it is done at once.
  */
-export function newOverseer(): Overseer {
+export function newFinder(): Finder {
   if (typeof Worker === 'undefined')
     return {
-      look: (game) =>
+      find: (game) =>
         Promise.resolve({
           findings: findingsOf(game),
           house: houseFindings(game),
@@ -35,7 +35,7 @@ export function newOverseer(): Overseer {
     }
   let worker: Worker | null = null
   let run = 0
-  let answer: (found: LookedOver) => void = () => undefined
+  let answer: (found: Found) => void = () => undefined
   let pairs: readonly Pair[] | null = null
   let pairPlaces = new Map<Pair, number>()
   let house: Settings | null = null
@@ -43,12 +43,12 @@ export function newOverseer(): Overseer {
 
   function start(): Worker {
     const started = new Worker(new URL('./findings.worker.ts', import.meta.url), { type: 'module' })
-    started.onmessage = ({ data }: MessageEvent<LookOutput>) => {
+    started.onmessage = ({ data }: MessageEvent<FindingsOutput>) => {
       if (data.run === run) answer(data)
     }
     return started
   }
-  function look(game: Game): Promise<LookedOver> {
+  function find(game: Game): Promise<Found> {
     worker ??= start()
     const { deck } = game
     worker.postMessage({
@@ -59,12 +59,12 @@ export function newOverseer(): Overseer {
       ...(game.house === house ? {} : { house: game.house }),
       levels: game.levels.map((level) => levels.get(level) ?? level),
       back: { ...deck.back, emblem: undefined, image: undefined },
-    } satisfies LookInput)
+    } satisfies FindingsInput)
     if (deck.pairs !== pairs) pairPlaces = placesOf(deck.pairs)
     pairs = deck.pairs
     house = game.house
     levels = placesOf(game.levels)
     return new Promise((resolve) => (answer = resolve))
   }
-  return { look, end: () => worker?.terminate() }
+  return { find, end: () => worker?.terminate() }
 }

@@ -1,0 +1,11 @@
+/** Ends of library names that tell a sign from its neighbours in a table of signs, and say nothing of what the picture shows. */
+const TAIL = /-(not-done|blood-type|symbol|medium|medium-light|medium-dark|dark|(?<!(traffic|car)-)light)$/
+
+/** A library picture's name in words, to search in: "hourglass not done". In: its name, as face.name has it. */
+export const pictureWords = (name: string): string => name.replaceAll('-', ' ')
+
+/** What a library picture shows, as the name of a pair: "Hourglass". In: its name, as face.name has it. */
+export function pictureTitle(name: string): string {
+  const words = pictureWords(name.replace(TAIL, ''))
+  return words.charAt(0).toUpperCase() + words.slice(1)
+}
