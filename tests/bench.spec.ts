@@ -2,7 +2,18 @@ import { expect, type Locator, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { PNG } from 'pngjs'
-import { card, choice, choose, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+import {
+  card,
+  cards,
+  choice,
+  choose,
+  downloadOf,
+  drag,
+  expectNoViolations,
+  openStation,
+  tiles,
+  type,
+} from './helpers.ts'
 import { test } from './test.ts'
 
 /** Whether these inks can be seen in a picture. */
@@ -16,7 +27,7 @@ function inksOf(picture: Buffer): { night: boolean; apricot: boolean } {
 }
 
 test.describe('the light table', () => {
-  const names = (page: Page) => page.locator('.tile')
+  const names = tiles
 
   test('pairs are put in another order by dragging, and by keys', async ({ page }) => {
     await openStation(page, 'deck')
@@ -279,7 +290,7 @@ test.describe('the ladder', () => {
 test.describe('Play', () => {
   test('glass, in order, seed and deal again do what they say', async ({ page }) => {
     await openStation(page, 'play/bench')
-    await expect(page.locator('.lt-card')).toHaveCount(16)
+    await expect(cards(page)).toHaveCount(16)
     await expect(page.locator('.lt-board img')).toHaveCount(0)
     await page.keyboard.press('g')
     await expect(page.locator('.lt-board img')).toHaveCount(16)
@@ -341,14 +352,14 @@ test.describe('Play', () => {
 
   test('what is changed on the bench is played at once', async ({ page }) => {
     await openStation(page, 'play/bench')
-    await expect(page.locator('.lt-card')).toHaveCount(16)
+    await expect(cards(page)).toHaveCount(16)
     await page.getByRole('link', { name: /^Warm-up/ }).click()
-    await expect(page.locator('.lt-card')).toHaveCount(12)
+    await expect(cards(page)).toHaveCount(12)
     await page.keyboard.press('Alt+2')
     await type(page, 'Rows', '4')
     await page.keyboard.press('Escape')
     await page.getByRole('link', { name: 'Play', exact: true }).click()
-    await expect(page.locator('.lt-card')).toHaveCount(16)
+    await expect(cards(page)).toHaveCount(16)
   })
 
   test('on a phone the table has its own choice of levels', async ({ page }) => {
@@ -357,7 +368,7 @@ test.describe('Play', () => {
     await page.getByRole('button', { name: 'Choose a level' }).click()
     await page.getByRole('button', { name: /^Cabinet/ }).click()
     await expect(page).toHaveURL(/play\/cabinet/)
-    await expect(page.locator('.lt-card')).toHaveCount(32)
+    await expect(cards(page)).toHaveCount(32)
     expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(360)
   })
 
@@ -381,9 +392,9 @@ test.describe('a new game', () => {
       await page.getByText(kind, { exact: true }).click()
       await page.getByLabel('How many pairs?').fill('7')
       await page.getByRole('button', { name: 'Make it' }).click()
-      await expect(page.locator('.tile').first()).toHaveText(first)
+      await expect(tiles(page).first()).toHaveText(first)
       await page.getByRole('link', { name: 'Play', exact: true }).click()
-      await expect(page.locator('.lt-card')).toHaveCount(14)
+      await expect(cards(page)).toHaveCount(14)
     })
 })
 

@@ -4,10 +4,10 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import type { Game } from '../src/core/game/game.ts'
 import { PNG } from 'pngjs'
-import { choose, downloadOf, expectNoViolations, openStation, type } from './helpers.ts'
+import { cards, choose, downloadOf, expectNoViolations, openStation, tiles, type } from './helpers.ts'
 import { test } from './test.ts'
 
-const names = (page: Page) => page.locator('.tile')
+const names = tiles
 const tile = (page: Page, name: string) => page.getByRole('option', { name, exact: true })
 
 /** px of a tile's picture that are darker than paper, edge and the turned-away twin */
@@ -79,8 +79,8 @@ test.describe('many pairs at once', () => {
 
   test('each pair lies there with its picture', async ({ page }) => {
     await openStation(page, 'deck')
-    await expect(page.locator('.tile')).toHaveCount(24)
-    for (const tile of await page.locator('.tile').all())
+    await expect(tiles(page)).toHaveCount(24)
+    for (const tile of await tiles(page).all())
       await expect.poll(() => tile.evaluate(inked)).toBeGreaterThan(20)
   })
 
@@ -100,27 +100,27 @@ test.describe('many pairs at once', () => {
       .getByLabel('Game files')
       .setInputFiles(file('many.game.json', JSON.stringify(game), 'application/json'))
     await page.getByRole('link', { name: 'Open Many' }).click()
-    const tiles = page.locator('.tile')
-    await expect(tiles).toHaveCount(500)
-    const drawn = (all: Element[]): number =>
-      all.filter((tile) => getComputedStyle(tile).backgroundImage.startsWith('url("blob:')).length
-    await expect.poll(() => tiles.evaluateAll(drawn), { timeout: 30_000 }).toBe(500)
+    const all = tiles(page)
+    await expect(all).toHaveCount(500)
+    const drawn = (elements: Element[]): number =>
+      elements.filter((tile) => getComputedStyle(tile).backgroundImage.startsWith('url("blob:')).length
+    await expect.poll(() => all.evaluateAll(drawn), { timeout: 30_000 }).toBe(500)
 
-    await tiles.first().click()
+    await all.first().click()
     await page.keyboard.press('End')
-    await expect(tiles.last()).toBeFocused()
-    await expect(tiles.last()).toBeInViewport()
+    await expect(all.last()).toBeFocused()
+    await expect(all.last()).toBeInViewport()
     await page.keyboard.press('Home')
-    await expect(tiles.first()).toBeFocused()
+    await expect(all.first()).toBeFocused()
     await page.keyboard.press('Alt+ArrowRight')
-    await expect(tiles.nth(1)).toHaveAttribute('data-pair', 'p0')
+    await expect(all.nth(1)).toHaveAttribute('data-pair', 'p0')
 
     await page.getByLabel('Search by name or tag').fill(' 499')
-    await expect(tiles).toHaveCount(1)
-    await expect(tiles).toHaveAttribute('data-pair', 'p499')
+    await expect(all).toHaveCount(1)
+    await expect(all).toHaveAttribute('data-pair', 'p499')
     await page.getByLabel('Search by name or tag').fill('')
     await page.keyboard.press('Escape')
-    await tiles.nth(2).focus()
+    await all.nth(2).focus()
     await page.keyboard.press('Control+a')
     await expect(page.getByRole('heading', { name: '500 pairs' })).toBeVisible()
   })
@@ -148,7 +148,7 @@ test.describe('many pairs at once', () => {
     await page.getByRole('option', { name: 'Bell', exact: true }).click()
     await page.keyboard.press('Delete')
     await undo.click()
-    await expect(page.locator('.tile')).toHaveCount(24)
+    await expect(tiles(page)).toHaveCount(24)
     await expect(undo).toHaveCount(0)
     await page.getByRole('option', { name: 'Bell', exact: true }).click()
     await page.keyboard.press('Delete')
@@ -157,7 +157,7 @@ test.describe('many pairs at once', () => {
     await page.keyboard.press('Enter')
     // it would go by itself, but later
     await expect(undo).toBeHidden({ timeout: 2000 })
-    await expect(page.locator('.tile')).toHaveCount(23)
+    await expect(tiles(page)).toHaveCount(23)
   })
 
   test('a box drawn over the table chooses what it touches', async ({ page }) => {
@@ -524,6 +524,9 @@ test('a series needs no art', async ({ page }) => {
   await openStation(page, 'deck')
   await way(page, 'Series')
   const dialog = page.getByRole('dialog', { name: 'Series' })
+  // letters are chosen by what they are, the others by number
+  await choose(page, 'From', 'C')
+  await expect(dialog.getByRole('list', { name: 'Pairs to be added' })).toHaveText('CDEFGHIJKL')
   await dialog.getByRole('button', { name: 'numbers' }).click()
   await choose(page, 'What the twin bears', 'as many dots')
   await type(page, 'To', '6')
@@ -613,7 +616,7 @@ test('text fits its card at every size', async ({ page }) => {
     if (size === 'slip') await tile(page, 'Incomprehensibilities').click()
     if (size === 'play') {
       await page.goto('/games/clockmakers-drawer/play/cabinet')
-      await expect(page.locator('.lt-card').first()).toBeVisible()
+      await expect(cards(page).first()).toBeVisible()
       await page.keyboard.press('g')
       await expect(page.locator('.lt-card .lt-face').first()).toBeVisible()
     }

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { downloadOf, openStation } from './helpers.ts'
+import { cards, downloadOf, openStation, tiles } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
@@ -118,9 +118,9 @@ test('a new game is made from own images alone', async ({ page }) => {
     given('words.png', 'words', 'image/png'),
   ])
   await expect(page.getByText('words.png: not a PNG, JPEG, WebP, GIF or SVG image')).toBeVisible()
-  await expect(page.locator('.tile')).toHaveText(['brass plate', 'film reel'])
+  await expect(tiles(page)).toHaveText(['brass plate', 'film reel'])
   await page.getByRole('link', { name: 'Play', exact: true }).click()
-  await expect(page.locator('.lt-card')).toHaveCount(4)
+  await expect(cards(page)).toHaveCount(4)
 })
 
 test('a large image is made no larger than is useful', async ({ page }) => {

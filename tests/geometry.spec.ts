@@ -7,6 +7,7 @@ import { layoutIn } from '../src/core/board/frames.ts'
 import { resolveLevel } from '../src/core/settings/levels.ts'
 import type { Game } from '../src/core/game/game.ts'
 import type { Own } from '../src/core/settings/levels.ts'
+import { cards } from './helpers.ts'
 
 /** The shipped page of the clockmaker's game with one level that says all this itself, and that level's rules. */
 function shipped(own: Own): { file: string; settings: ReturnType<typeof resolveLevel> } {
@@ -57,10 +58,10 @@ for (const [what, own] of CASES)
     ] as const) {
       await page.setViewportSize({ width, height })
       await page.goto(`file://${file}`)
-      await expect(page.locator('.lt-card').first()).toBeVisible()
+      await expect(cards(page).first()).toBeVisible()
       const { places } = layoutIn({ width, height, safe: 0 }, settings)
       // where they are laid, however they move on the way there
-      const laid = await page.locator('.lt-card').evaluateAll((cards) =>
+      const laid = await cards(page).evaluateAll((cards) =>
         (cards as HTMLElement[]).map(({ offsetLeft: x, offsetTop: y, offsetWidth: w, offsetHeight: h }) => ({
           x,
           y,

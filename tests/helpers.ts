@@ -165,6 +165,12 @@ export async function type(page: Page, name: string, value: string): Promise<voi
   await field.press('Enter')
 }
 
+/** The pairs that lie on the light table. */
+export const tiles = (page: Page): Locator => page.getByRole('listbox', { name: 'Pairs' }).getByRole('option')
+
+/** The cards on a table, in the studio or in a shipped game. */
+export const cards = (page: Page | Locator): Locator => page.getByRole('gridcell').getByRole('button')
+
 /** A choice in a sentence; its name says what is chosen too. */
 export const choice = (page: Page | Locator, name: string, words?: string): Locator =>
   page.getByRole('combobox', {

@@ -8,6 +8,7 @@ import { check } from '../src/cli/commands.ts'
 import { Unusable } from '../src/cli/files.ts'
 import { HOSTILE } from '../src/core/testing/hostile.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
+import { cards } from './helpers.ts'
 
 /** Images that would take a browser with them, one for each bound, with the words by which each is refused. */
 const IMAGES: { name: string; type: string; bytes: Buffer; refused: RegExp }[] = [
@@ -101,7 +102,7 @@ test('games that were kept with them before open with signs in their place, and 
   await expect(boxes).toHaveCount(IMAGES.length - 1)
 
   await boxes.filter({ hasText: 'Hostile 7' }).first().getByRole('link', { name: /^Play/ }).click()
-  await expect(page.locator('.lt-card').first()).toBeVisible()
+  await expect(cards(page).first()).toBeVisible()
   await page.getByRole('link', { name: 'Deck', exact: true }).click()
   await expect(page.getByRole('option', { name: /^Cog/ })).toBeVisible()
   await page.getByRole('link', { name: 'Ship', exact: true }).click()
@@ -128,8 +129,8 @@ test('an image that fails gives way to its name, in the shipped page too', async
   writeFileSync(path, JSON.stringify(game))
   expect(spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'ship', path, '--to', html]).status).toBe(0)
   await page.goto(`file://${html}`)
-  await page.locator('.lt-card').first().click()
-  await expect(page.locator('.lt-card').first().locator('.lt-text')).toHaveText('Face 0')
+  await cards(page).first().click()
+  await expect(cards(page).first().locator('.lt-text')).toHaveText('Face 0')
 })
 
 test('a shelf whose last drawing stopped the browser draws signs until it is asked to', async ({ page }) => {

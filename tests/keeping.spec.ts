@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beenHere } from '../scripts/tools/been-here.mjs'
 import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
-import { downloadOf, openStation } from './helpers.ts'
+import { downloadOf, openStation, tiles } from './helpers.ts'
 
 const title = (page: Page) => page.getByLabel('Title of the game')
 async function retitle(page: Page, text: string): Promise<void> {
@@ -108,7 +108,7 @@ test('every kind of edit can be undone and done again', async ({ page }) => {
   await openStation(page, 'deck')
   const undo = () => page.keyboard.press('Control+z')
   const redo = () => page.keyboard.press('Control+Shift+z')
-  const pairs = page.locator('.tile')
+  const pairs = tiles(page)
   const first = async (): Promise<string> => (await pairs.first().textContent())!.trim()
 
   await page.getByRole('option', { name: 'Cog', exact: true }).click()

@@ -140,7 +140,7 @@ test('two cards try the turn: a match and a miss by turns, as the rules are now,
   await expect(page.locator('.hand:visible')).toHaveCount(1)
   await choose(page, 'What becomes of twins', 'leave the board')
   await expect(tried.locator('.lt-card[data-state="gone"]')).toHaveCount(2)
-  await choose(page, 'How fast it is tried', 'at quarter speed')
+  await choose(page, 'Speed', 'at quarter speed')
   await expect(tried.locator('.lt-player')).toHaveAttribute('style', /--lt-turn: 1080ms/)
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(tried.locator('.lt-card')).toHaveCount(0)

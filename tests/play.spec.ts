@@ -127,8 +127,8 @@ test('any situation is two presses away', async ({ page }) => {
   await expect(page.getByText('lost by clock', { exact: true })).toBeVisible()
 
   await page.getByRole('link', { name: /^Top drawer/ }).click()
-  await page.getByRole('button', { name: 'a life less' }).click()
-  await page.getByRole('button', { name: 'a life less' }).click()
+  await page.getByRole('button', { name: 'one life lost' }).click()
+  await page.getByRole('button', { name: 'one life lost' }).click()
   await expect(page.getByText('life lost, 4 left')).toBeVisible()
 })
 

@@ -3,7 +3,7 @@ import { copyFileSync, mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { byKeys, byMouse, card, downloadOf, expectNoViolations, playToTheWin } from './helpers.ts'
+import { byKeys, byMouse, card, cards, downloadOf, expectNoViolations, playToTheWin } from './helpers.ts'
 
 test('a game is built from an empty shelf, won, shipped, and won again from its file by keys alone, offline', async ({
   page,
@@ -53,7 +53,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   // played to the win by reading what the cards show
   const twinOf = (words: string): string => ({ dusk: 'evening', evening: 'dusk' })[words] ?? words
   await page.getByRole('link', { name: 'Play' }).click()
-  await expect(page.locator('.lt-card')).toHaveCount(12)
+  await expect(cards(page)).toHaveCount(12)
   await playToTheWin(page, byMouse, twinOf)
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
   await expect(page.getByText('won', { exact: true })).toBeVisible()
@@ -74,7 +74,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   shipped.on('request', (request) => requests.push(request.url()))
   shipped.on('console', (message) => message.type() === 'error' && errors.push(message.text()))
   await shipped.goto(pathToFileURL(file).href)
-  await expect(shipped.locator('.lt-card')).toHaveCount(12)
+  await expect(cards(shipped)).toHaveCount(12)
   await expectNoViolations(shipped)
   // Tab comes to the board after the buttons above it
   for (let i = 0; i < 8; i++) {

@@ -6,6 +6,8 @@ import { ROOT } from '../tools/root.mjs'
 import { served } from './frames.mjs'
 
 const OPEN = 1500
+/** How often each station is opened; the one in the middle counts. */
+const OPENINGS = 5
 const HELD = 50
 
 /** 1,000 pairs with 20 tags each, 100 levels of 400 cards that name their pairs by id. */
@@ -106,12 +108,16 @@ export async function reportEdge(executablePath) {
     let slowest = 0
     let longest = 0
     for (const [station, there] of Object.entries(STATIONS)) {
-      const began = performance.now()
-      await page.goto(`${address}/games/edge/${station}`)
-      await there(page).waitFor()
-      const took = performance.now() - began
+      const runs = []
+      for (let i = 0; i < OPENINGS; i++) {
+        const began = performance.now()
+        await page.goto(`${address}/games/edge/${station}`)
+        await there(page).waitFor()
+        runs.push(Math.round(performance.now() - began))
+      }
+      const took = [...runs].sort((a, b) => a - b)[(OPENINGS - 1) / 2]
       slowest = Math.max(slowest, took)
-      told.push(`${station.split('/')[0]} ${took.toFixed(0)} ms`)
+      told.push(`${station.split('/')[0]} ${took} ms (${runs.join(', ')})`)
       if (!EDITS[station]) continue
       const { ready, begin, edits } = EDITS[station]
       // a browser that has nothing to draw may put an idle callback off for ever
@@ -134,7 +140,7 @@ export async function reportEdge(executablePath) {
       }
     }
     console.log(
-      `A game of 1,000 pairs and 100 levels of 400 cards opens: ${told.join(', ')} (${OPEN} ms each are the target) ${slowest > OPEN ? 'FAIL' : 'ok'}; an edit holds the page at most: ${edited.join(', ')} (${HELD} ms are the target) ${longest > HELD ? 'FAIL' : 'ok'}`,
+      `A game of 1,000 pairs and 100 levels of 400 cards opens, in the median of ${OPENINGS}: ${told.join(', ')} (${OPEN} ms each are the target) ${slowest > OPEN ? 'FAIL' : 'ok'}; an edit holds the page at most: ${edited.join(', ')} (${HELD} ms are the target) ${longest > HELD ? 'FAIL' : 'ok'}`,
     )
   } finally {
     await browser.close()

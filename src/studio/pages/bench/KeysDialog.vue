@@ -52,16 +52,18 @@ const KEYS: [string, [string, string][]][] = [
 </script>
 
 <template>
-  <ModalDialog v-model="open" title="All keys" :width="520">
-    <section v-for="[title, rows] in KEYS" :key="title">
-      <h3>{{ title }}</h3>
-      <dl>
-        <template v-for="[key, what] in rows" :key="key">
-          <dt>{{ key }}</dt>
-          <dd>{{ what }}</dd>
-        </template>
-      </dl>
-    </section>
+  <ModalDialog v-model="open" title="All keys" :width="860">
+    <div class="keys">
+      <section v-for="[title, rows] in KEYS" :key="title">
+        <h3>{{ title }}</h3>
+        <dl>
+          <template v-for="[key, what] in rows" :key="key">
+            <dt>{{ key }}</dt>
+            <dd>{{ what }}</dd>
+          </template>
+        </dl>
+      </section>
+    </div>
     <p class="soft">No key does anything while text is being typed.</p>
     <template #buttons>
       <ElButton class="btn" @click="walk"><IconWalk />Walk me around</ElButton>
@@ -70,12 +72,22 @@ const KEYS: [string, [string, string][]][] = [
 </template>
 
 <style scoped>
+.keys {
+  columns: 2;
+  column-gap: 32px;
+}
 section {
   margin-bottom: 16px;
+  break-inside: avoid;
+}
+@media (max-width: 760px) {
+  .keys {
+    columns: 1;
+  }
 }
 dl {
   display: grid;
-  grid-template-columns: 150px 1fr;
+  grid-template-columns: 130px 1fr;
   gap: 4px 12px;
   margin: 6px 0 0;
 }

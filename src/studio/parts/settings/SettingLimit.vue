@@ -22,7 +22,7 @@ const { words: told, value } = useSetting(
   <span class="limit">
     <template v-if="value !== null">
       <NumberWord v-model="value" :label="told.label" :bounds="told.bounds!" />
-      <ElButton class="switch" :data-tip="`Take the limit away: ${none}`" @click="value = null">
+      <ElButton class="switch" :data-tip="`Remove the limit: ${none}`" @click="value = null">
         {{ words }}
       </ElButton>
     </template>

@@ -15,7 +15,7 @@ export function writeNumber(value: number, unit: Unit): string {
     case 'times':
       return `${value} ×`
     case 'more':
-      return `${+(value * 100).toFixed(2)} %`
+      return `${(+(value * 100).toFixed(2)).toLocaleString('en')} %`
     default:
       return value.toLocaleString('en')
   }

@@ -77,7 +77,7 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
   'score.streakMax': number('Most for a streak', BOUNDS.streakMax, 'times'),
   'score.miss': number('Points a miss takes', BOUNDS.points, 'points'),
   'score.slip': number('Points a slip takes', BOUNDS.points, 'points'),
-  'score.lucky': number('Points of luck', BOUNDS.points, 'points'),
+  'score.lucky': number('Points for luck', BOUNDS.points, 'points'),
   'score.perSecondLeft': number('Points for each second left', BOUNDS.points, 'points'),
   'score.perLifeLeft': number('Points for each life left', BOUNDS.points, 'points'),
   'score.floorAtZero': choice(

@@ -92,8 +92,8 @@ onBeforeUnmount(cancel)
     </div>
     <FairReport v-if="result" :tally="result.tally" :report="result.report" :claim="claim" :names="names" />
     <p v-else class="soft hint">
-      Shows whether some pair favours some place, and twins lie together too often.
-      <strong>Other boards</strong> are those of your own program.
+      Shows whether pairs favour certain places, or twins lie together too often.
+      <strong>Other boards</strong> are those that your own program deals.
     </p>
     <AuditDialog v-model="auditOpen" />
   </section>

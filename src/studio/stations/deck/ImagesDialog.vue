@@ -128,8 +128,8 @@ function add(): void {
         <li v-if="made.pairs.length > SHOWN" class="soft">and {{ made.pairs.length - SHOWN }} more</li>
       </ul>
       <p v-else-if="!reading" class="none soft">
-        Each image becomes a pair of twins. Larger ones are made {{ LONGEST_SIDE }} px on their longest side:
-        more cannot be seen on a card.
+        Each image becomes a pair of twins. Larger images are scaled down to {{ LONGEST_SIDE }} px on the
+        longest side; a card shows no more.
       </p>
     </div>
     <FilePicker ref="picker" label="Images to add" accept="image/*" multiple @take="read" />

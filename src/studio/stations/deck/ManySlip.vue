@@ -60,7 +60,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
           {{ word }} <small>{{ count }}</small>
         </ElButton>
         <span v-else>{{ word }}</span>
-        <ElButton :aria-label="`Take the tag ${word} away`" @click="tag(word, false)">×</ElButton>
+        <ElButton :aria-label="`Remove the tag ${word}`" @click="tag(word, false)">×</ElButton>
       </span>
       <span v-if="!tags.length" class="soft">none yet</span>
     </div>

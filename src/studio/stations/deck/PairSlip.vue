@@ -197,7 +197,7 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
       />
     </div>
     <div class="replace">
-      <span class="soft">Put something else on it</span>
+      <span class="soft">Replace with</span>
       <ElButton class="btn" @click="picturesOpen = true">A picture</ElButton>
       <ElButton class="btn" @click="picker?.choose()"><IconReplace />An image</ElButton>
       <ElButton v-if="face.kind !== 'text'" class="btn" @click="setText(pair.name)">Text</ElButton>

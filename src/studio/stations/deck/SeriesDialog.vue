@@ -36,6 +36,17 @@ watch([kind, twin], () => {
   to.value = Math.min(12, most.value)
 })
 const pairs = computed(() => make(kind.value, twin.value, from.value, to.value))
+/** What the members of a series are counted as. */
+const ONE: Record<SeriesKind, string> = {
+  letters: 'letter',
+  numbers: 'number',
+  colours: 'colour',
+  dots: 'number',
+  shapes: 'shape',
+}
+/** The letters from one to another, each by its number, as choices. */
+const letters = (first: number, last: number): (readonly [number, string])[] =>
+  make('letters', 0, first, last).map(({ name }, i) => [first + i, name])
 const samples = SERIES.map((one) => ({ kind: one, pair: make(one, 0, 3, 3)[0]! }))
 
 function add(): void {
@@ -58,14 +69,20 @@ function add(): void {
       </ElButton>
     </div>
     <p class="sentence">
-      From {{ kind === 'letters' ? 'letter' : 'number' }}
-      <NumberWord v-model="from" label="From" :bounds="[1, to]" /> to
-      <NumberWord v-model="to" label="To" :bounds="[from, most]" />, each with
+      From {{ ONE[kind] }}
+      <template v-if="kind === 'letters'">
+        <ChoiceWord v-model="from" label="From" :choices="letters(1, to)" /> to
+        <ChoiceWord v-model="to" label="To" :choices="letters(from, most)" />,
+      </template>
+      <template v-else>
+        <NumberWord v-model="from" label="From" :bounds="[1, to]" /> to
+        <NumberWord v-model="to" label="To" :bounds="[from, most]" />,
+      </template>
+      each with
       <ChoiceWord
-        :model-value="String(twin)"
+        v-model="twin"
         label="What the twin bears"
-        :choices="SERIES_TWINS[kind].map((words, i) => [String(i), words] as const)"
-        @update:model-value="(value) => (twin = Number(value))"
+        :choices="SERIES_TWINS[kind].map((words, i) => [i, words] as const)"
       />
       as its twin.
     </p>

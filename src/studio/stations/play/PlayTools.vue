@@ -54,7 +54,7 @@ function typed(text: string): void {
     >
       <IconPhone />Phone
     </ElButton>
-    <label class="seed" data-tip="A seed, or a deal pasted as deal prints it"
+    <label class="seed" data-tip="A seed, or a deal pasted as the command line prints it"
       >seed
       <!-- a pasted deal is longer than a seed -->
       <TextField :model-value="seed" label="seed" spellcheck="false" @change="typed" />
@@ -80,7 +80,7 @@ function typed(text: string): void {
         the last seconds
       </ElButton>
       <ElButton class="btn small" @click="emit('miss')">
-        {{ lives ? 'a life less' : 'a miss' }}
+        {{ lives ? 'one life lost' : 'a miss' }}
       </ElButton>
     </div>
   </div>

@@ -77,18 +77,16 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
       </template>
       <div v-if="waits">
         <dt>{{ seconds(settings.turn.missLook) }}</dt>
-        <dd>is the wait that a miss costs the player</dd>
+        <dd>is how long a miss makes the player wait</dd>
       </div>
       <template v-if="cost">
         <div v-if="waits">
           <dt>{{ seconds(waiting) }}</dt>
           <dd>
-            <template v-if="settings.clock.mode === 'down' && !stands"
-              >of the {{ writeNumber(settings.clock.limit, 'clock') }} go</template
-            ><template v-else>go</template> to looking at judged cards, for a perfect memory<template
-              v-if="stands"
-              >; the clock stands still meanwhile</template
-            >
+            is what a perfect memory spends looking at judged cards<template
+              v-if="settings.clock.mode === 'down' && !stands"
+              >, of {{ writeNumber(settings.clock.limit, 'clock') }}</template
+            ><template v-if="stands">; the clock stands still meanwhile</template>
           </dd>
         </div>
         <div>
@@ -112,7 +110,7 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
         <div v-if="lasting">
           <dt>{{ percent(lasting.share) }}</dt>
           <dd>
-            of a perfect memory's games are won before the lives are gone<template v-if="lasting.games"
+            of a perfect memory's games are won before the lives run out<template v-if="lasting.games"
               >, in {{ lasting.games }} simulated games</template
             >
           </dd>

@@ -55,7 +55,7 @@ onBeforeUnmount(stop)
       <ElButton class="btn" :disabled="!turns.length" :aria-pressed="on" @click="on = !on">
         <component :is="on ? IconStop : IconPlay" aria-hidden="true" />{{ on ? 'Stop' : 'Try it' }}
       </ElButton>
-      <ChoiceWord v-model="pace" label="How fast it is tried" :choices="PACES" />
+      <ChoiceWord v-model="pace" label="Speed" :choices="PACES" />
     </div>
     <div class="table">
       <div ref="host" class="cards" aria-hidden="true" />
