@@ -43,7 +43,8 @@ const press = (key) => (page) => page.keyboard.press(key)
 /** What is edited at a station: when opening it is over, where the hands go first, and what they do, several times. */
 const EDITS = {
   deck: {
-    ready: (page) => page.waitForFunction(() => window.compared),
+    // two thousand faces take about 20 s
+    ready: (page) => page.waitForFunction(() => window.compared, null, { timeout: 120_000 }),
     begin: (page) => page.locator('.tile').nth(3).click(),
     edits: {
       rename: async (page, i) => {
