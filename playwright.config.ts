@@ -1,5 +1,6 @@
 import { defineConfig } from '@playwright/test'
 import { CHROMIUM_FLAGS } from './scripts/tools/chromium-flags.mjs'
+import { headlessPath } from './scripts/tools/chromium-paths.mjs'
 
 const port = Number(process.env.TEST_PORT ?? 8497)
 
@@ -15,6 +16,11 @@ export default defineConfig({
   retries: 0,
   reporter: process.env.TEST_REPORT ? [['line'], ['json', { outputFile: process.env.TEST_REPORT }]] : 'line',
   outputDir: 'test-results',
+  // what is told of time holds only where nothing else is tested meanwhile
+  projects: [
+    { name: 'together', testIgnore: 'killed.spec.ts' },
+    { name: 'alone', testMatch: 'killed.spec.ts', dependencies: ['together'], fullyParallel: false },
+  ],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
@@ -29,7 +35,7 @@ export default defineConfig({
       ],
     },
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH || '/usr/bin/chromium',
+      executablePath: headlessPath(),
       args: CHROMIUM_FLAGS,
     },
   },

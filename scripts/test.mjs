@@ -2,11 +2,19 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { ensureBuild, ensureChromium, ensurePackages, run, runBeside } from './tools/ensure.mjs'
+import {
+  ensureBuild,
+  ensureChromium,
+  ensureHeadless,
+  ensurePackages,
+  run,
+  runBeside,
+} from './tools/ensure.mjs'
 import { ROOT } from './tools/root.mjs'
 
 ensurePackages()
-const chromium = ensureChromium()
+ensureChromium()
+ensureHeadless()
 ensureBuild()
 
 const reports = mkdtempSync(join(tmpdir(), 'lucky-twin-'))
@@ -43,7 +51,6 @@ const unitCode = run(npm, [
   '--silent',
 ])
 const browserCode = run(npm, ['run', '-s', 'browser'], {
-  CHROMIUM_PATH: chromium,
   TEST_REPORT: join(reports, 'browser.json'),
 })
 

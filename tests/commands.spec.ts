@@ -28,6 +28,60 @@ const changed = (name: string, change: (game: any) => void): string => {
 }
 const oneLine = (text: string): boolean => /^[^\n]+\n$/.test(text)
 
+test.describe('odds', () => {
+  test('tells what minds achieve on each level, the same for the same seed', () => {
+    const args = ['odds', CLOCK, '--mind', 'everyday', '--mind', 'none', '--games', '60']
+    const { code, out, err } = run(...args)
+    expect([code, err]).toEqual([0, ''])
+    const lines = out.trimEnd().split('\n')
+    expect(lines.map((line) => line.split('  ').slice(0, 2).join(' '))).toEqual(
+      ['warm-up', 'bench', 'top-drawer', 'cabinet'].flatMap((level) => [
+        `${level} everyday`,
+        `${level} none`,
+      ]),
+    )
+    expect(lines[0]).toContain('wins 100.0 of 100')
+    expect(lines.at(-1)).toContain('lost by clock 60')
+    expect(run(...args).out).toBe(out)
+    expect(run(...args, '--seed', 'other').out).not.toBe(out)
+  })
+  test('takes a mind from a file, and prints JSON', () => {
+    const mind = {
+      format: 'lucky-twin/mind',
+      version: 1,
+      id: 'sure',
+      name: 'Sure',
+      memory: { notice: 1, hold: null, fade: 0, blur: 0, glance: 1 },
+      pace: { first: 500, second: 500, spread: 0 },
+    }
+    const path = file('sure.mind.json', mind)
+    const { code, out } = run('odds', CLOCK, '--level', 'warm-up', '--mind', path, '--games', '9', '--json')
+    expect(code).toBe(0)
+    // all cards lie open at first, so every turn finds its pair
+    expect(JSON.parse(out)).toMatchObject({
+      level: 'warm-up',
+      mind: 'sure',
+      games: 9,
+      won: 9,
+      turns: { mean: 6, error: 0 },
+      histogram: [0, 0, 0, 0, 0, 0, 9],
+    })
+    const wrong = file('wrong.mind.json', { ...mind, memory: { ...mind.memory, notice: 2 } })
+    const refused = run('odds', CLOCK, '--mind', wrong)
+    expect([refused.code, refused.err]).toEqual([2, `${wrong}: memory.notice: at most 1\n`])
+  })
+  test('names a mind that is not known, and a level that cannot be dealt', () => {
+    const unknown = run('odds', CLOCK, '--mind', 'nobody')
+    expect(unknown.code).toBe(2)
+    expect(unknown.err).toContain('no mind "nobody"; there are perfect, keen, everyday, fleeting, none')
+    const path = changed('odd.game.json', (game) => (game.levels[0].board = { rows: 3, columns: 3 }))
+    const odd = run('odds', path, '--mind', 'none', '--games', '1')
+    expect(odd.code).toBe(1)
+    expect(odd.err).toMatch(/^warm-up: board/)
+    expect(odd.out.trimEnd().split('\n')).toHaveLength(3)
+  })
+})
+
 test.describe('audit deals', () => {
   test('finds our own deals fair', () => {
     const { out } = run(
@@ -64,6 +118,12 @@ test.describe('audit deals', () => {
       board: { rows: 2, columns: 6 },
       leftOut: 1,
     })
+  })
+  test('says how many boards are needed where there are too few', () => {
+    const deals = run('deal', CLOCK, '--seed', 'few', '--count', '49').out
+    const few = run('audit', 'deals', file('few.jsonl', deals))
+    expect([few.code, few.out]).toEqual([2, ''])
+    expect(few.err).toContain('49 boards are too few to say; at least 50 are needed.')
   })
   for (const [args, message] of [
     [['audit', 'deals', 'none.csv'], 'none.csv: no such file'],
@@ -136,7 +196,8 @@ test('replay prints the result, with --events every event, and exits 1 if it is 
     matches: 1,
     misses: 0,
     found: 0,
-    lucky: 1,
+    lucky: 0,
+    glimpsed: 1,
     slips: 0,
     fresh: 0,
     longestStreak: 1,
@@ -162,7 +223,7 @@ test('replay prints the result, with --events every event, and exits 1 if it is 
     file('wrong.play.json', { ...record, expect: { lucky: 0, refused: { locked: 1 } } }),
   )
   expect(wrong.code).toBe(1)
-  expect(wrong.err).toContain('expected lucky 0, but it is 1')
+  expect(wrong.err).toContain('expected glimpsed 0, but it is 1')
   expect(wrong.err).toContain('expected refused')
 })
 
@@ -258,6 +319,11 @@ for (const [what, args, message] of [
     'no place to write',
     ['ship', CLOCK, '--to', '/nowhere/at/all.html'],
     '/nowhere/at/all.html: cannot be written',
+  ],
+  [
+    'a page that would be named otherwise',
+    ['ship', CLOCK, '--to', 'game.zip'],
+    'game.zip: the page is written as HTML; end its name in .html',
   ],
   ['no --to', ['ship', CLOCK], '--to'],
 ] as const)

@@ -1,9 +1,19 @@
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { card, choice, choose, downloadOf, drag, expectNoViolations, openStation, type } from './helpers.ts'
+import {
+  boardAbove,
+  card,
+  choice,
+  choose,
+  downloadOf,
+  drag,
+  expectNoViolations,
+  openStation,
+  type,
+} from './helpers.ts'
 import { test } from './test.ts'
 
-const cell = (page: Page, at: number) => page.locator(`.board [data-at="${at}"]`)
+const cell = (page: Page, at: number) => boardAbove(page).locator(`[data-at="${at}"]`)
 const words = async (page: Page, at: number): Promise<string> =>
   (await cell(page, at).getAttribute('aria-label'))!.slice(4)
 
@@ -70,8 +80,8 @@ test('on a large board, too, cells are pressed, dragged and reached by keys', as
   await type(page, 'Rows', '18')
   await type(page, 'Columns', '20')
   await choose(page, 'Whether pairs repeat', 'evenly, if there are too few')
-  const canvas = page.locator('.board canvas')
-  await expect(page.locator('.board [data-at]')).toHaveCount(1)
+  const canvas = boardAbove(page).locator('canvas')
+  await expect(boardAbove(page).getByRole('button', { name: /^[A-T]\d/ })).toHaveCount(1)
   // the cell that the keys are at says where all others are: the board stands in the middle of the canvas
   const board = (await canvas.boundingBox())!
   const one = (await page.getByRole('button', { name: /^A1, / }).boundingBox())!
@@ -85,7 +95,8 @@ test('on a large board, too, cells are pressed, dragged and reached by keys', as
   const shown = async (name: string): Promise<string> =>
     (await named(name).getAttribute('aria-label'))!.slice(name.length + 2)
 
-  await page.mouse.move(...at(1, 2))
+  // as a hand goes there
+  await page.mouse.move(...at(1, 2), { steps: 6 })
   const before = await shown('C2')
   await page.mouse.click(...at(1, 2))
   await expect(named('C2')).toHaveAccessibleName('C2, a gap')
@@ -117,9 +128,11 @@ test('lenses show threads, steps and measures; the measures are those of the pla
   await expect
     .poll(async () => (await page.locator('.threads path').first().getAttribute('d'))!.match(/Q/g)!.length)
     .toBe(16)
-  await choose(page, 'Screen', 'a phone, 360 × 640')
+  await choose(page, 'Screen', 'a phone held upright, 360 × 640')
   await expect(
-    page.getByText('On a phone a card is 49 × 58 px, about 7.8 × 9.2 mm: large enough to touch.'),
+    page.getByText(
+      'On a phone held upright a card is 49 × 58 px, about 7.8 × 9.2 mm: large enough to touch.',
+    ),
   ).toBeVisible()
   await page.getByText('measures', { exact: true }).click()
   const shown = await page.locator('.over.measures').first().innerText()
@@ -159,7 +172,7 @@ test('a screen says how large a card becomes there, as the player has it', async
     expect(size).toEqual([`${told[1]}px`, `${told[2]}px`])
     await player.close()
   }
-  await type(page, 'Width of the screen', '300')
+  await type(page, 'Width of the screen', '250')
   await type(page, 'Height of the screen', '640')
   await expect(page.getByText(/smaller than the 44 px that a finger needs/)).toBeVisible()
   await page.getByRole('button', { name: /^Make it / }).click()
@@ -182,8 +195,8 @@ test('cards too small for a finger are found, and a press makes a board that is 
   await openStation(page, 'deal/cabinet')
   await page.getByRole('button', { name: 'Full board' }).click()
   await type(page, 'Columns', '8')
-  await expect(page.getByText('on a phone of 360 × 640 px a card is 35 px; 44 can be touched')).toBeVisible()
-  await page.locator('.findings .btn').click()
+  await expect(page.getByText('on a phone of 360 × 640 px a card is 39 px; 44 can be touched')).toBeVisible()
+  await page.getByRole('button', { name: /^\d × \d$/ }).click()
   await expect(page.getByText('44 can be touched')).toBeHidden()
 })
 
@@ -237,7 +250,7 @@ test.describe("other people's deals", () => {
       transfer.items.add(new File([content], 'theirs.csv', { type: 'text/csv' }))
       return transfer
     }, text)
-    await dialog.locator('.audit').dispatchEvent('drop', { dataTransfer: data })
+    await dialog.getByRole('textbox', { name: 'Boards' }).dispatchEvent('drop', { dataTransfer: data })
     await expect(dialog.getByText('Not fair.')).toBeVisible()
     await expect(dialog.getByText('This looks like a sort with a random comparison (')).toBeVisible()
     await expect(dialog.getByText('2,000 boards')).toBeVisible()
@@ -251,7 +264,8 @@ test.describe("other people's deals", () => {
     await expectNoViolations(page)
   })
 
-  test('pasted boards of a right shuffle are fair', async ({ page }) => {
+  test('pasted boards of a right shuffle are fair', async ({ page, context }) => {
+    await context.grantPermissions(['clipboard-read', 'clipboard-write'])
     await openStation(page, 'deal/bench')
     await page.getByRole('button', { name: 'Other boards…' }).click()
     const dialog = page.getByRole('dialog', { name: 'Boards of another program' })
@@ -261,7 +275,8 @@ test.describe("other people's deals", () => {
         ;[deck[i], deck[j]] = [deck[j]!, deck[i]!]
       }
     })
-    await dialog.getByRole('textbox', { name: 'Boards' }).fill(text.replaceAll(',', ' '))
+    await page.evaluate((pasted) => navigator.clipboard.writeText(pasted), text.replaceAll(',', ' '))
+    await dialog.getByRole('textbox', { name: 'Boards' }).press('Control+v')
     await dialog.getByRole('button', { name: 'Check these boards' }).click()
     // one right shuffle in a thousand looks odd
     await expect(dialog.getByText(/^(Fair|Doubtful)\.$/)).toBeVisible()

@@ -3,8 +3,10 @@ import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { layoutIn } from '../src/core/board/frames.ts'
+import { FRAMES, layoutIn } from '../src/core/board/frames.ts'
+import { cellName } from '../src/core/board/cells.ts'
 import { resolveLevel } from '../src/core/settings/levels.ts'
+import { FIGURES } from '../src/core/settings/settings.ts'
 import type { Game } from '../src/core/game/game.ts'
 import type { Own } from '../src/core/settings/levels.ts'
 import { cards } from './helpers.ts'
@@ -30,6 +32,15 @@ const players = (count: number): Own['players'] => ({
 })
 const board = { rows: 4, columns: 4, gaps: [] }
 const CASES: [string, Own][] = [
+  [
+    'with all figures and the title',
+    {
+      board,
+      clock: { mode: 'down', limit: 90_000 },
+      limits: { lives: 9 },
+      head: { figures: [...FIGURES], title: true },
+    },
+  ],
   ['without a clock', { board, clock: { mode: 'off' } }],
   ['with a clock that counts down', { board, clock: { mode: 'down', limit: 90_000 } }],
   ['with two players', { board, clock: { mode: 'off' }, players: players(2) }],
@@ -46,16 +57,44 @@ const CASES: [string, Own][] = [
     'with a button that turns cards back',
     { board, clock: { mode: 'up' }, turn: { onMiss: 'button' }, limits: { lives: 3 } },
   ],
+  [
+    'with cards of their own size, at the lower left',
+    {
+      board,
+      layout: {
+        size: { width: 80, height: 100 },
+        gapAcross: 10,
+        gapDown: 24,
+        margin: 6,
+        stands: 'bottom-left',
+      },
+    },
+  ],
+  [
+    'with cards too large for most screens, four players and a button',
+    {
+      board,
+      layout: { size: { width: 400, height: 220 }, margin: 40 },
+      players: players(4),
+      clock: { mode: 'down', limit: 90_000 },
+      turn: { onMiss: 'button' },
+    },
+  ],
+  [
+    'with broad cards and wide gaps at the top',
+    {
+      board: { rows: 5, columns: 6, gaps: ['C3', 'D3'] },
+      fill: { repeat: 'evenly' },
+      layout: { ratio: 2, gapAcross: 60, gapDown: 2, stands: 'top' },
+    },
+  ],
 ]
 
 for (const [what, own] of CASES)
   test(`the placement table has the cards where the player lays them: ${what}`, async ({ page }) => {
     const { file, settings } = shipped(own)
-    for (const [width, height] of [
-      [360, 640],
-      [1024, 768],
-      [1280, 800],
-    ] as const) {
+    const gaps = new Set(settings.board.gaps)
+    for (const { width, height } of Object.values(FRAMES)) {
       await page.setViewportSize({ width, height })
       await page.goto(`file://${file}`)
       await expect(cards(page).first()).toBeVisible()
@@ -69,7 +108,9 @@ for (const [what, own] of CASES)
           height: h,
         })),
       )
-      expect(laid).toEqual(places)
+      expect(laid, `${width} × ${height}`).toEqual(
+        places.filter((_, cell) => !gaps.has(cellName(cell, settings.board.columns))),
+      )
       // nothing around the table is cut
       const cut = await page
         .locator('.lt-head, .lt-foot, .lt-seat')

@@ -1,5 +1,7 @@
 import { expect, type Locator, type Page } from '@playwright/test'
 import axe from 'axe-core'
+import { readFileSync } from 'node:fs'
+import { PNG } from 'pngjs'
 
 /** Fails with what axe finds on the page as it stands. */
 export async function expectNoViolations(page: Page): Promise<void> {
@@ -21,8 +23,28 @@ export async function expectNoViolations(page: Page): Promise<void> {
   expect(found).toEqual([])
 }
 
+/** The cards on a table, in the studio or in a shipped game. */
+export const cards = (page: Page | Locator, name?: RegExp): Locator =>
+  page.getByRole('gridcell').getByRole('button', { name })
 export const card = (page: Page | Locator, cell: number): Locator =>
-  page.locator(`.lt-card[data-cell="${cell}"]`)
+  page.getByRole('grid').locator(`[data-cell="${cell}"]`)
+/** Cards by what their names say: those that lie face down, that this turn has turned up, that are matched or taken. */
+export const down = (page: Page | Locator): Locator => cards(page, /, face down$/)
+export const up = (page: Page | Locator): Locator =>
+  cards(page, /^[A-Z]+\d+, (?!face down$|taken$)(?!.*, matched$)/)
+export const found = (page: Page | Locator): Locator => cards(page, /, (matched|taken)$/)
+
+/** The levels beside a station, and the one that is open. */
+export const rungs = (page: Page): Locator =>
+  page.getByRole('complementary', { name: 'Ladder' }).getByRole('listitem')
+export const openRung = (page: Page): Locator =>
+  page.getByRole('complementary', { name: 'Ladder' }).locator('[aria-current]')
+
+/** What the ledger says the round is waiting for. */
+export const phase = (page: Page): Locator => page.getByRole('note', { name: 'Phase' })
+
+/** The board of Deal, seen from above. */
+export const boardAbove = (page: Page): Locator => page.getByRole('group', { name: 'The board from above' })
 
 /** Keeps, from now on, the last accessible name with which each card lay face up; a look may be short. */
 async function watchCards(page: Page): Promise<void> {
@@ -75,15 +97,17 @@ export async function playToTheWin(
   press: Press,
   twinOf: (words: string) => string = (words) => words,
 ): Promise<void> {
-  const cells = await page
-    .locator('.lt-card')
-    .evaluateAll((cards) => cards.map((one) => Number((one as HTMLElement).dataset.cell)))
+  const cells = await cards(page).evaluateAll((cards) =>
+    cards.map((one) => Number((one as HTMLElement).dataset.cell)),
+  )
   await watchCards(page)
   const known = new Map<string, number[]>()
   const unseen = [...cells]
   let left = cells.length
   const settled = async (): Promise<void> => {
-    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+    // first the cards must be seen to be turned: else none is up only because none is yet
+    await expect(down(page)).toHaveCount(left)
+    await expect(up(page)).toHaveCount(0)
   }
   const learn = async (cell: number): Promise<string> => {
     const words = await shown(page, cell)
@@ -127,8 +151,6 @@ export async function playToTheWin(
 
 /** Opens a demo game's station and waits until it stands. */
 export async function openStation(page: Page, path: string, game = 'clockmakers-drawer'): Promise<void> {
-  await page.goto('/')
-  await expect(page.getByRole('article')).toHaveCount(3)
   await page.goto(`/games/${game}/${path}`)
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 }
@@ -165,11 +187,14 @@ export async function type(page: Page, name: string, value: string): Promise<voi
   await field.press('Enter')
 }
 
+/** Puts a rule into the story that is off, from the menu of its paragraph. */
+export async function addRule(page: Page, about: string, name: string): Promise<void> {
+  await page.getByRole('button', { name: `and… more about ${about}`, exact: true }).click()
+  await page.getByRole('menuitem', { name, exact: true }).click()
+}
+
 /** The pairs that lie on the light table. */
 export const tiles = (page: Page): Locator => page.getByRole('listbox', { name: 'Pairs' }).getByRole('option')
-
-/** The cards on a table, in the studio or in a shipped game. */
-export const cards = (page: Page | Locator): Locator => page.getByRole('gridcell').getByRole('button')
 
 /** A choice in a sentence; its name says what is chosen too. */
 export const choice = (page: Page | Locator, name: string, words?: string): Locator =>
@@ -186,3 +211,50 @@ export async function choose(page: Page, name: string, words: string): Promise<v
     .getByRole('option', { name: words, exact: true })
     .click()
 }
+
+/** One of them, by its whole name. */
+export const tile = (page: Page, name: string): Locator => page.getByRole('option', { name, exact: true })
+
+/** The game file as the Ship station hands it out. */
+export async function gameOf(page: Page) {
+  await page.getByRole('link', { name: 'Ship' }).click()
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the game file' }).click(),
+  )
+  return JSON.parse(readFileSync(path, 'utf8'))
+}
+
+/** A PNG of one colour. */
+export function png(width: number, height: number, colour: [number, number, number] = [90, 120, 60]): Buffer {
+  const image = new PNG({ width, height })
+  for (let i = 0; i < width * height; i++) image.data.set([...colour, 255], i * 4)
+  return PNG.sync.write(image)
+}
+
+/** A file to choose, made on the spot. */
+export const fileOf = (name: string, buffer: Buffer | string, mimeType = 'image/png') => ({
+  name,
+  mimeType,
+  buffer: Buffer.from(buffer as string),
+})
+
+/** How many px of a tile's picture are darker than paper, edge and the turned-away twin */
+export const inkedPx = (tile: Element): Promise<number> =>
+  new Promise((resolve) => {
+    const image = new Image()
+    image.onload = () => {
+      const pen = new OffscreenCanvas(image.width, image.height).getContext('2d')!
+      pen.drawImage(image, 0, 0)
+      const { data } = pen.getImageData(0, 0, image.width, image.height)
+      let dark = 0
+      for (let at = 0; at < data.length; at += 4)
+        if (data[at + 3] === 255 && Math.min(data[at]!, data[at + 1]!, data[at + 2]!) < 170) dark++
+      resolve(dark)
+    }
+    image.onerror = () => resolve(0)
+    image.src = getComputedStyle(tile).backgroundImage.slice(5, -2)
+  })
+
+/** Presses a button by its whole name. */
+export const pressButton = (page: Page, name: string): Promise<void> =>
+  page.getByRole('button', { name, exact: true }).click()

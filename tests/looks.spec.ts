@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { pathToFileURL } from 'node:url'
 import { PNG } from 'pngjs'
-import { card, choice, choose, downloadOf, expectNoViolations, openStation } from './helpers.ts'
+import { addRule, card, choice, choose, downloadOf, expectNoViolations, openStation, up } from './helpers.ts'
 import { test } from './test.ts'
 
 /** A PNG of one colour. */
@@ -18,7 +18,7 @@ async function match(page: Page, turns: readonly number[]): Promise<void> {
   for (const turn of turns) {
     await card(page, 2 * turn).click()
     await card(page, 2 * turn + 1).click()
-    await expect(page.locator('.lt-card[data-order]')).toHaveCount(0)
+    await expect(up(page)).toHaveCount(0)
   }
 }
 
@@ -26,18 +26,26 @@ test('an image behind the cards is chosen, told in words, and comes to light as 
   page,
 }) => {
   await openStation(page, 'rules/bench')
+  await addRule(page, 'how it looks', 'a picture behind the cards')
+  await expect(choice(page, 'Behind the cards', 'a picture of the library')).toBeFocused()
   await page
     .getByLabel('Image behind the cards')
     .setInputFiles({ name: 'night bridge.png', mimeType: 'image/png', buffer: png(1800, 900) })
   await expect(page.getByText('night bridge.png is made smaller')).toBeVisible()
   const words = page.getByLabel('What the picture behind shows, in words')
-  await expect(words).toHaveValue('night bridge')
+  const missing = page.getByText('the picture behind the cards has no words for those who cannot see it')
+  await expect(missing).toBeVisible()
+  await expect(words).toBeFocused()
   await words.fill('A bridge at night')
   await words.press('Enter')
+  await expect(missing).toBeHidden()
   await expect(page.getByText('comes to light when the game is won')).toBeVisible()
   await choose(page, 'What becomes of twins', 'leave the board')
   await expect(page.getByText('comes to light as twins leave')).toBeVisible()
   await expectNoViolations(page)
+  // own images that lie behind the cards alone: they make a zip worth while
+  await page.getByRole('link', { name: 'Ship' }).click()
+  await expect(page.getByRole('button', { name: 'With images as a zip' })).toBeVisible()
 
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await page.getByRole('button', { name: 'In order' }).click()
@@ -66,6 +74,7 @@ test('an image of 50 MB, and a file that is none, are refused by name, and nothi
   page,
 }, info) => {
   await openStation(page, 'rules/bench')
+  await addRule(page, 'how it looks', 'a picture behind the cards')
   const given = page.getByLabel('Image behind the cards')
   const huge = info.outputPath('huge.png')
   writeFileSync(huge, Buffer.concat([png(2, 2), Buffer.alloc(50e6 - 100)]))
@@ -73,13 +82,16 @@ test('an image of 50 MB, and a file that is none, are refused by name, and nothi
   await expect(page.getByText('huge.png: larger than 8 MiB')).toBeVisible()
   await given.setInputFiles({ name: 'note.png', mimeType: 'image/png', buffer: Buffer.from('no image') })
   await expect(page.getByText('note.png: not a PNG, JPEG, WebP, GIF or SVG image')).toBeVisible()
-  await expect(choice(page, 'Behind the cards', 'nothing')).toBeVisible()
+  await expect(choice(page, 'Behind the cards', 'a picture of the library')).toBeVisible()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(choice(page, 'Behind the cards')).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'Undo', exact: true })).toBeDisabled()
 })
 
 test('a picture of the library lies behind the cards, in the shipped file too', async ({ page }, info) => {
   await openStation(page, 'rules/bench')
-  await choose(page, 'Behind the cards', 'a picture of the library')
+  await addRule(page, 'how it looks', 'a picture behind the cards')
+  await page.getByRole('button', { name: 'Choose another picture' }).click()
   await page.getByRole('searchbox').last().fill('bridge at night')
   await page
     .getByRole('dialog')
@@ -98,7 +110,10 @@ test('a picture of the library lies behind the cards, in the shipped file too', 
   page.on('request', (request) => requests.push(request.url()))
   await page.goto(`${pathToFileURL(file).href}?level=bench&seed=behind`)
   await expect(page.locator('.lt-piece img')).toHaveCount(16)
-  await expect(page.locator('.lt-player')).toHaveAttribute('data-flip', 'tip')
+  await expect(page.getByRole('region', { name: "The Clockmaker's Drawer", exact: true })).toHaveAttribute(
+    'data-flip',
+    'tip',
+  )
   expect(requests.filter((url) => !url.startsWith('data:') && !url.startsWith('file:'))).toEqual([])
   await page.goto('/games/clockmakers-drawer/rules/bench')
   await expect(choice(page, 'Behind the cards', 'a picture of the library')).toBeVisible()
@@ -114,8 +129,7 @@ test('a ready look sets the table, the cards and how they move, and can be undon
   await choose(page, 'How cards flip', 'melt from one side into the other')
   await expect(choice(page, 'The look', 'its own way')).toBeVisible()
   await page.getByRole('link', { name: 'Play', exact: true }).click()
-  await expect(page.locator('.lt-lives')).toBeHidden()
-  const player = page.locator('.lt-player')
+  const player = page.getByRole('region', { name: "The Clockmaker's Drawer", exact: true })
   await expect(player).toHaveAttribute('data-flip', 'melt')
   await expect(player).toHaveAttribute('data-deal-in', 'at-once')
   await card(page, 0).click()
@@ -169,15 +183,17 @@ test('stars are set on their scale, by dragging and by keys, and never pass each
 
 test('lives that only luck saves are a finding, mended with one press', async ({ page }) => {
   await openStation(page, 'rules/cabinet')
-  await page.getByRole('button', { name: 'no lives to lose' }).click()
+  await addRule(page, 'limits', 'lives')
   const lives = page.getByRole('spinbutton', { name: 'Lives', exact: true })
   await lives.fill('1')
   await lives.press('Enter')
   await expect(page.getByText('< 1 %')).toBeVisible()
-  const finding = page.getByText('1 life lasts a perfect memory in fewer than 1 of 100 games')
+  const finding = page.getByText(
+    'only luck wins: 1 life is enough for a perfect memory in fewer than 1 of 20 games',
+  )
   await expect(finding.last()).toBeVisible()
   await page
-    .getByRole('button', { name: /^\d+ lives$/ })
+    .getByRole('button', { name: /^\d+ lives: wins 9 of 10$/ })
     .last()
     .click()
   await expect(finding).toHaveCount(0)

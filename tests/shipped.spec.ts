@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { byMouse, card, playToTheWin } from './helpers.ts'
+import { byMouse, card, cards, down, expectNoViolations, found, playToTheWin, up } from './helpers.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'games-'))
 const run = (...args: string[]): string =>
@@ -37,7 +37,7 @@ test('level and seed in the address choose what is dealt, just as the command li
   await page.goto(`${url}?level=cabinet&seed=tick-1`)
   const cells = deal(game, 'cabinet', 'tick-1')
   await expect(page.getByRole('grid', { name: 'Cabinet, 6 rows, 6 columns' })).toBeVisible()
-  await expect(page.locator('button[data-cell]')).toHaveCount(32)
+  await expect(cards(page)).toHaveCount(32)
   const first = cells.indexOf(cells[0]!, 1)
   await card(page, 0).click()
   await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
@@ -50,10 +50,10 @@ test('a card that lies face down tells nothing, neither by name nor in the page'
   const { url } = shipped('silent')
   await page.goto(url)
   await expect(card(page, 3)).toHaveAttribute('aria-label', 'D1, face down')
-  expect(await page.locator('.lt-board img, .lt-board .lt-text').count()).toBe(0)
+  await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
   await card(page, 3).click()
   await expect(card(page, 3)).toHaveAttribute('aria-label', /^D1, (?!face down)\w/)
-  expect(await page.locator('.lt-board img').count()).toBe(1)
+  await expect(page.getByRole('grid').locator('img')).toHaveCount(1)
 })
 
 test('the policy forbids every request and every script that is not its own', async ({ page }) => {
@@ -107,7 +107,7 @@ test('a game is lost by its lives', async ({ page }) => {
   const dialog = page.getByRole('dialog', { name: 'Not this time' })
   await expect(dialog).toContainText('No lives left. 6 pairs were left.')
   await dialog.getByRole('button', { name: 'Try again' }).click()
-  await expect(page.locator('[data-state="down"]')).toHaveCount(12)
+  await expect(down(page)).toHaveCount(12)
 })
 
 test('by its turns, and by the clock, at the right instant', async ({ page }) => {
@@ -116,7 +116,7 @@ test('by its turns, and by the clock, at the right instant', async ({ page }) =>
   const [one, other] = miss(deal(turns.game, 'warm-up', 'a'))
   for (let i = 0; i < 6; i++) {
     await press(page, one, other)
-    await expect(page.locator('[data-order]')).toHaveCount(0)
+    await expect(up(page)).toHaveCount(0)
   }
   await expect(page.getByRole('dialog')).toContainText('No turns left')
 
@@ -132,7 +132,7 @@ test('by its turns, and by the clock, at the right instant', async ({ page }) =>
 test('a silent level makes no sound and has none to switch off; elsewhere it can be', async ({ page }) => {
   const { url } = shipped('sound', (file) => {
     file.levels[0].turn.firstLook = 0
-    file.levels[1].look = { sounds: false }
+    file.levels[1].sound = { on: false }
     file.levels[1].turn = { firstLook: 0 }
   })
   // every tone that is begun is counted; the sounds themselves are real
@@ -175,14 +175,54 @@ test('after the end the cards are dealt again, or the next level begins, where t
   await page.goto(again.url)
   await press(page, 0, 1)
   // won, the two lie face up; only a new deal turns them down
-  await expect(page.locator('[data-state="down"]')).toHaveCount(2)
+  await expect(down(page)).toHaveCount(2)
   const next = shipped('next', (file) => {
     file.house.finish.then = 'next-level'
     file.levels[0].board = { rows: 1, columns: 2 }
   })
   await page.goto(next.url)
   await press(page, 0, 1)
+  // a short result first, which gives way by itself
+  await expect(page.getByRole('dialog', { name: 'All pairs found' })).toContainText('100 points')
   await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
+  await page.goto(next.url)
+  await press(page, 0, 1)
+  await page.getByRole('button', { name: 'Next: Bench' }).click()
+  await expect(page.getByRole('dialog')).toBeHidden()
+  await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
+})
+
+test('several players name themselves before they begin, and are known at the next visit', async ({
+  page,
+}) => {
+  const { url } = shipped('names', (file) => {
+    file.house.players = { names: ['Ann', 'Ben'], matchGoesAgain: true }
+    file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
+  })
+  await page.goto(url)
+  const panel = page.getByRole('dialog', { name: 'Who plays?' })
+  await panel.getByRole('textbox', { name: 'Ann' }).fill('Berthe')
+  await expectNoViolations(page)
+  // no time runs meanwhile
+  await expect(page.getByText('1:00', { exact: true })).toBeVisible()
+  await panel.getByRole('textbox', { name: 'Ben' }).press('Enter')
+  await expect(panel).toBeHidden()
+  const seats = page.getByRole('list', { name: 'Players' }).getByRole('listitem')
+  await expect(seats).toHaveText(['Berthe (your turn): 0 pairs, 0 points', 'Ben: 0 pairs, 0 points'])
+  await page.reload()
+  await expect(panel.getByRole('textbox', { name: 'Ann' })).toHaveValue('Berthe')
+  await panel.getByRole('button', { name: 'Begin' }).click()
+  await expect(seats.first()).toContainText('Berthe')
+})
+
+test('what stands on the table is what the level shows, in its order', async ({ page }) => {
+  const { url } = shipped('head', (file) => {
+    file.levels[0].head = { figures: ['pairs-left', 'best', 'time-used', 'lives', 'streak'], title: true }
+  })
+  await page.goto(url)
+  await expect(page.getByText("The Clockmaker's Drawer")).toBeVisible()
+  await expect(page.getByRole('term')).toHaveText(['pairs left', 'best', 'time used', 'in a row'])
+  await expect(page.getByRole('definition')).toHaveText(['6', '–', '0:00', '0'])
 })
 
 test('missed cards wait for the next press, and say so', async ({ page }) => {
@@ -192,7 +232,7 @@ test('missed cards wait for the next press, and say so', async ({ page }) => {
   await press(page, one, other)
   await expect(page.getByText('press anywhere to turn them back')).toBeVisible()
   await press(page, one)
-  await expect(page.locator('[data-state="up"]')).toHaveCount(0)
+  await expect(up(page)).toHaveCount(0)
   await expect(page.getByRole('status')).toHaveText('Turned back.')
 })
 
@@ -201,13 +241,15 @@ test('a pause hides the cards and stops the clock', async ({ page }) => {
   await page.goto(url)
   await press(page, 0)
   await page.getByRole('button', { name: 'Pause' }).click()
-  const at = await page.locator('.lt-time .lt-value').textContent()
-  await expect(page.locator('.lt-shows')).toHaveCount(0)
+  const time = page.getByText('time used').locator('..')
+  const at = await time.textContent()
+  // the card that is up says what it shows, but does not show it
+  await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused()
   await page.waitForFunction(() => performance.now() > 2500)
-  await expect(page.locator('.lt-time .lt-value')).toHaveText(at!)
+  await expect(time).toHaveText(at!)
   await page.keyboard.press('Escape')
-  await expect(page.locator('.lt-shows')).toHaveCount(1)
+  await expect(page.getByRole('grid').locator('img')).toHaveCount(1)
 })
 
 test('a screen reader is told each card, and what came of it', async ({ page }) => {
@@ -231,10 +273,10 @@ test.describe('on a phone', () => {
     const cells = deal(game, 'warm-up', 'a')
     await card(page, 0).tap()
     await card(page, cells.indexOf(cells[0]!, 1)).tap()
-    await expect(page.locator('[data-state="matched"]')).toHaveCount(2)
-    for (const box of await page
-      .locator('.lt-card')
-      .evaluateAll((all) => all.map((one) => one.getBoundingClientRect().width)))
+    await expect(found(page)).toHaveCount(2)
+    for (const box of await cards(page).evaluateAll((all) =>
+      all.map((one) => one.getBoundingClientRect().width),
+    ))
       expect(box).toBeGreaterThanOrEqual(44)
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth)
     expect(overflow).toBe(0)
@@ -268,7 +310,8 @@ test('two players share a table, by keys and by touch the same', async ({ page }
   await page.goto(`${url}?level=warm-up&seed=pair`)
   const cells = deal(game, 'warm-up', 'pair')
   const left = new Set(cells.map((_, cell) => cell))
-  const seats = page.locator('.lt-seat')
+  const seats = page.getByRole('list', { name: 'Players' }).getByRole('listitem')
+  await page.getByRole('button', { name: 'Begin' }).click()
   await expect(seats.first()).toHaveText('Ann (your turn): 0 pairs, 0 points')
   for (let turn = 0; left.size; turn++) {
     const [one] = left

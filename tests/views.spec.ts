@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test'
-import { byMouse, card, choose, expectNoViolations, openStation, playToTheWin } from './helpers.ts'
+import { readFileSync } from 'node:fs'
+import { byMouse, card, choose, expectNoViolations, fileOf, openStation, playToTheWin } from './helpers.ts'
 import { test } from './test.ts'
 
 test.describe('axe finds nothing on', () => {
@@ -30,7 +31,7 @@ test.describe('axe finds nothing on', () => {
   for (const path of ['deal', 'deal/cabinet', 'rules', 'rules/top-drawer', 'play/top-drawer', 'ship'])
     test(path, async ({ page }) => {
       await openStation(page, path)
-      await expect(page.locator('.station h2').first()).toBeVisible()
+      await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
       await expectNoViolations(page)
     })
 
@@ -64,20 +65,35 @@ test.describe('axe finds nothing on', () => {
   })
 })
 
-test('on a screen 1024 px wide nothing runs out of its column', async ({ page }) => {
+test('on a screen 1024 px wide nothing runs out of its column, however long its names are', async ({
+  page,
+}) => {
+  const long = (max: number): string => 'Escapementwheel'.repeat(20).slice(0, max)
+  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  game.id = 'long-names'
+  game.title = long(120)
+  for (const level of game.levels) level.name = long(120)
+  for (const pair of game.deck.pairs) Object.assign(pair, { name: long(120), tags: [long(40)] })
   await page.setViewportSize({ width: 1024, height: 768 })
-  for (const station of ['deck', 'deal', 'rules', 'play', 'ship']) {
-    await openStation(page, station)
-    await expect(page.locator('main h2').first()).toBeVisible()
-    const wide = await page
-      .locator('main')
-      .evaluate((main) =>
-        [main, ...main.querySelectorAll('section, aside, header, footer')]
-          .filter((one) => one.clientWidth && one.scrollWidth > one.clientWidth + 1)
-          .map((one) => `${one.tagName} ${one.className}: ${one.scrollWidth} of ${one.clientWidth} px`),
-      )
-    expect(wide, station).toEqual([])
-  }
+  await page.goto('/')
+  await expect(page.getByRole('article')).toHaveCount(3)
+  await page
+    .getByLabel('Game files')
+    .setInputFiles(fileOf('long.game.json', JSON.stringify(game), 'application/json'))
+  await expect(page.getByRole('article')).toHaveCount(4)
+  for (const id of ['clockmakers-drawer', 'long-names'])
+    for (const station of ['deck', 'deal/bench', 'rules', 'rules/bench', 'play/bench', 'ship']) {
+      await openStation(page, station, id)
+      await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
+      const wide = await page
+        .locator('body')
+        .evaluate((body) =>
+          [body, ...body.querySelectorAll('main, section, aside, header, footer, nav')]
+            .filter((one) => one.clientWidth && one.scrollWidth > one.clientWidth + 1)
+            .map((one) => `${one.tagName} ${one.className}: ${one.scrollWidth} of ${one.clientWidth} px`),
+        )
+      expect(wide, `${id} ${station}`).toEqual([])
+    }
 })
 
 test('every view has its own address and title, and Alt with a figure goes from station to station', async ({
@@ -85,7 +101,7 @@ test('every view has its own address and title, and Alt with a figure goes from 
 }) => {
   await openStation(page, 'deck')
   await expect(page).toHaveTitle("The Clockmaker's Drawer · Lucky Twin")
-  const stations = ['deck', 'deal', 'rules', 'play/warm-up', 'ship']
+  const stations = ['deck', 'deal', 'rules', 'play', 'ship']
   for (const [i, path] of stations.entries()) {
     await page.keyboard.press(`Alt+${i + 1}`)
     await expect(page).toHaveURL(new RegExp(`/games/clockmakers-drawer/${path}`))
@@ -101,6 +117,8 @@ test('the first look is shown, and no press counts in it', async ({ page }) => {
   await expect(card(page, 0)).toHaveAttribute('aria-label', /^A1, (?!face down)/)
   await card(page, 0).click()
   await expect(page.getByText('A1 refused: first-look')).toBeVisible()
+  // without waiting for it
+  await page.getByRole('button', { name: 'Next', exact: true }).click()
   await expect(card(page, 0)).toHaveAttribute('aria-label', 'A1, face down')
 })
 

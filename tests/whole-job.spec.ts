@@ -1,9 +1,19 @@
 import { expect, test, type Page } from '@playwright/test'
-import { copyFileSync, mkdtempSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, renameSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { byKeys, byMouse, card, cards, downloadOf, expectNoViolations, playToTheWin } from './helpers.ts'
+import {
+  byKeys,
+  byMouse,
+  card,
+  cards,
+  down,
+  downloadOf,
+  expectNoViolations,
+  phase,
+  playToTheWin,
+} from './helpers.ts'
 
 test('a game is built from an empty shelf, won, shipped, and won again from its file by keys alone, offline', async ({
   page,
@@ -64,7 +74,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   const { name, path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the page' }).click(),
   )
-  expect(name).toBe('new-picture-game.html')
+  expect(name).toBe('attic-evening.html')
   const file = join(mkdtempSync(join(tmpdir(), 'shipped-')), name)
   copyFileSync(path, file)
   await context.setOffline(true)
@@ -86,7 +96,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   await expectNoViolations(shipped)
   await expect(shipped.getByRole('button', { name: 'Play again' })).toBeFocused()
   await shipped.keyboard.press('Enter')
-  await expect(shipped.locator('.lt-card[data-state="down"]')).toHaveCount(12)
+  await expect(down(shipped)).toHaveCount(12)
   expect(requests.filter((url) => !/^(file|data):/.test(url))).toEqual([])
   expect(errors).toEqual([])
 })
@@ -106,7 +116,9 @@ async function tabTo(page: Page, wanted: RegExp): Promise<void> {
   throw new Error(`${wanted} was not reached by Tab: ${seen.join(' | ')}`)
 }
 
-test('by keys alone: from the shelf over a rule and a game to a kept check', async ({ page }) => {
+test('by keys alone: from the shelf over a rule and a game to a kept check and a shipped page', async ({
+  page,
+}) => {
   await page.goto('/')
   await expect(page.getByRole('article')).toHaveCount(3)
   await tabTo(page, /^Open The Clockmaker/)
@@ -117,10 +129,10 @@ test('by keys alone: from the shelf over a rule and a game to a kept check', asy
   await page.keyboard.press('ArrowUp')
   await tabTo(page, /^Play$/)
   await page.keyboard.press('Enter')
-  await expect(page.locator('.phase')).toHaveText('ready')
+  await expect(phase(page)).toHaveText('ready')
   await tabTo(page, /^In order$/)
   await page.keyboard.press('Space')
-  await expect(page.locator('.phase')).toHaveText('ready')
+  await expect(phase(page)).toHaveText('ready')
   await tabTo(page, /^A1, face down$/)
   await page.keyboard.press('Enter')
   await page.keyboard.press('ArrowRight')
@@ -134,4 +146,10 @@ test('by keys alone: from the shelf over a rule and a game to a kept check', asy
   await tabTo(page, /^Keep as a check$/)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('list', { name: 'Checks', exact: true })).toContainText('holds')
+  await page.keyboard.press('Alt+5')
+  await tabTo(page, /^Download the page$/)
+  const { path } = await downloadOf(page, () => page.keyboard.press('Enter'))
+  renameSync(path, `${path}.html`)
+  await page.goto(pathToFileURL(`${path}.html`).href)
+  await expect(cards(page)).not.toHaveCount(0)
 })

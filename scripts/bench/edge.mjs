@@ -34,7 +34,7 @@ function edgeGame() {
 const STATIONS = {
   deck: (page) => page.locator('.tile').first(),
   'deal/level-1': (page) => page.locator('.board .cell').first(),
-  'rules/level-1': (page) => page.getByRole('spinbutton', { name: 'Limit', exact: true }),
+  'rules/level-1': (page) => page.getByRole('spinbutton', { name: 'Time limit', exact: true }),
   'play/level-1': (page) => page.locator('.lt-card').first(),
   ship: (page) => page.getByRole('heading', { name: 'Ship Edge' }),
 }
@@ -73,7 +73,7 @@ const EDITS = {
   },
   'rules/level-1': {
     ready: (page) => page.locator('.rung .warn').first().waitFor(),
-    begin: focusOn('Limit'),
+    begin: focusOn('Time limit'),
     edits: { limit: press('ArrowDown') },
   },
 }

@@ -10,7 +10,7 @@ import type { Game } from '../../src/core/game/game.ts'
 import { type Level, resolveLevel } from '../../src/core/settings/levels.ts'
 import type { Pair } from '../../src/core/deck/pair.ts'
 import { newId } from '../../src/core/settings/new-id.ts'
-import { DEFAULTS } from '../../src/core/settings/settings.ts'
+import { CARD_RATIOS, DEFAULTS } from '../../src/core/settings/settings.ts'
 import { NO_CARD } from '../../src/core/deck/card.ts'
 
 /** Draws the sheet of the demo game "The Tile Yard", cuts it as the studio does, and writes sheet and game into demo/. */
@@ -183,7 +183,8 @@ const game: Game = {
   house: {
     ...DEFAULTS,
     turn: { ...DEFAULTS.turn, onMatch: 'fade' },
-    look: { ...DEFAULTS.look, table: '#4a5240', shape: 'square' },
+    layout: { ...DEFAULTS.layout, ratio: CARD_RATIOS.square },
+    look: { ...DEFAULTS.look, table: '#4a5240' },
   },
   levels,
 }

@@ -2,11 +2,18 @@ import { writeFileSync } from 'node:fs'
 import { z } from 'zod'
 import { dealSchema } from '../../src/core/files/deal-file.ts'
 import { gameFileSchema } from '../../src/core/files/game-file.ts'
+import { mindFileSchema } from '../../src/core/files/mind-file.ts'
 import { pairsFileSchema } from '../../src/core/files/pairs-file.ts'
 import { recordFileSchema } from '../../src/core/files/record-file.ts'
 
 /** Writes the JSON Schema of every file format into docs/schema/, from the schemas that the code itself reads with. */
-const schemas = { game: gameFileSchema, deal: dealSchema, play: recordFileSchema, pairs: pairsFileSchema }
+const schemas = {
+  game: gameFileSchema,
+  deal: dealSchema,
+  play: recordFileSchema,
+  mind: mindFileSchema,
+  pairs: pairsFileSchema,
+}
 for (const [name, schema] of Object.entries(schemas)) {
   const json = z.toJSONSchema(schema, { target: 'draft-2020-12', unrepresentable: 'any' })
   writeFileSync(

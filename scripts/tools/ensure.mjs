@@ -3,6 +3,7 @@ import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
+import { CHROMIUM, headlessPath } from './chromium-paths.mjs'
 import { ROOT } from './root.mjs'
 
 const NPM = process.platform === 'win32' ? 'npm.cmd' : 'npm'
@@ -57,25 +58,35 @@ export function ensureBuild() {
   writeFileSync(stamp, made)
 }
 
-/** Chromium for the browser tests: Debian's, installed if it is missing and this user may. Out: its path. */
-export function ensureChromium() {
-  const path = process.env.CHROMIUM_PATH || '/usr/bin/chromium'
-  if (existsSync(path)) return path
+/** Installs a package of Debian's, if this user may. Out: whether it is there now. */
+function install(name) {
   const root = process.getuid?.() === 0
   const apt = (...rest) => {
     const [command, ...start] = root ? ['apt-get'] : ['sudo', '-n', 'apt-get']
     return spawnSync(command, [...start, ...rest], {
       stdio: ['ignore', 'ignore', 'inherit'],
       env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+      timeout: 600_000,
     }).status
   }
-  console.log('Installing chromium …')
-  if (apt('update') === 0 && apt('install', '-y', 'chromium') === 0 && existsSync(path)) return path
+  console.log(`Installing ${name} …`)
+  return apt('update') === 0 && apt('install', '-y', name) === 0
+}
+
+/** Chromium: Debian's, installed if it is missing and this user may. Out: its path. */
+export function ensureChromium() {
+  if (existsSync(CHROMIUM) || (install('chromium') && existsSync(CHROMIUM))) return CHROMIUM
   console.error(
-    `The browser tests need chromium at ${path}, and it could not be installed with apt-get.\n` +
+    `The browser tests need chromium at ${CHROMIUM}, and it could not be installed with apt-get.\n` +
       'Install it as root (apt-get install chromium), or set CHROMIUM_PATH to one that is there.',
   )
   process.exit(1)
+}
+
+/** Chromium without windows too, in which most tests run; without it they run in chromium. */
+export function ensureHeadless() {
+  if (process.env.CHROMIUM_PATH || headlessPath() !== CHROMIUM) return
+  if (!install('chromium-headless-shell')) console.log('Not to be had; the tests run in chromium.')
 }
 
 /** Runs a program to its end. Out: its exit code. */

@@ -2,11 +2,11 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { auditBoards, type Audit } from '../core/audit/audit.ts'
 import { auditLog } from '../core/audit/log.ts'
 import type { ReadBoards } from '../core/files/boards-file.ts'
+import { oftenOf, oftenWords } from '../core/audit/often.ts'
 import { chanceWords, VERDICT_NAMES, verdictWords } from '../core/audit/words.ts'
 import { prepareDeal } from '../core/deal/deal.ts'
 import { isSeed, nextSeed } from '../core/deal/seed.ts'
-import { textGrid } from '../core/files/text-grid.ts'
-import { writeDeal } from '../core/files/deal-file.ts'
+import { dealtText, seedsFrom } from '../core/files/dealt-file.ts'
 import { whereText } from '../core/findings/finding.ts'
 import { findingsOf } from '../core/findings/findings.ts'
 import { findingLine } from '../core/findings/words.ts'
@@ -26,7 +26,8 @@ export type Out = { print(line: string): void; tell(line: string): void }
 
 const LEVELS_NAMED = 12
 
-function levelOf(game: Game, id: string | undefined): Level {
+/** A level by its id; the first if none is given. */
+export function levelOf(game: Game, id: string | undefined): Level {
   const level = id === undefined ? game.levels[0] : findLevel(game, id)
   if (level) return level
   const known = game.levels.slice(0, LEVELS_NAMED).map((one) => one.id)
@@ -36,7 +37,7 @@ function levelOf(game: Game, id: string | undefined): Level {
   )
 }
 
-export type DealOptions = { level?: string; seed?: string; count?: number; text?: boolean }
+export type DealOptions = { level?: string; seed?: string; count?: number; text?: boolean; csv?: boolean }
 
 /** Without a seed, the level's own rule gives one; 1 if the level cannot be dealt. */
 export function deal(path: string, options: DealOptions, out: Out): number {
@@ -50,14 +51,15 @@ export function deal(path: string, options: DealOptions, out: Out): number {
   }
   const count = options.count ?? 1
   const seed = options.seed ?? nextSeed(settings.deal.seed, Date.now(), Date.now())
-  const seeds = count === 1 ? [seed] : Array.from({ length: count }, (_, i) => `${seed}-${i + 1}`)
+  const seeds = seedsFrom(seed, count)
   for (const one of [seeds[0]!, seeds.at(-1)!])
     if (!isSeed(one)) throw new Unusable(`--seed: ${quoted(one)} is not 1 to 64 characters long`)
+  if (options.text && options.csv) throw new Unusable('--text and --csv: only one of them can be had')
+  const format = options.text ? 'grid' : options.csv ? 'csv' : 'json'
   for (const one of seeds) {
-    const cells = dealer.value.deal(one)
-    const { rows, columns } = dealer.value
-    if (options.text) out.print(textGrid(game, level, one, cells, columns))
-    else out.print(writeDeal({ level: level.id, seed: one, rows, columns, cells }, game.deck.pairs))
+    const text = dealtText(game, level, dealer.value, one, format)
+    // each print ends its own line
+    out.print(format === 'grid' ? text : text.trimEnd())
   }
   return 0
 }
@@ -70,7 +72,7 @@ export function replayRecord(
   out: Out,
 ): number {
   const game = gameAt(gamePath)
-  const record = recordAt(recordPath)
+  const record = recordAt(recordPath, game)
   if (record.game !== game.id)
     throw new Unusable(`${recordPath}: game: a record of "${record.game}", not of "${game.id}"`)
   const table = tableOf(game, record)
@@ -107,12 +109,13 @@ export function check(path: string, options: { json?: boolean }, out: Out): numb
 }
 
 /** What is printed of an audit under --json; also for programs that run it after every build of theirs. */
-function auditJson(read: ReadBoards, { report, reason }: Audit): object {
+function auditJson(read: ReadBoards, { tally, report, reason }: Audit): object {
   const { board, guessed, names, leftOut, problems } = read
-  return { ...report, reason, board, guessed, pairs: names.length, leftOut, problems }
+  const often = oftenOf(tally).map(({ pair, cards }) => ({ name: names[pair]!, cards }))
+  return { ...report, reason, often, board, guessed, pairs: names.length, leftOut, problems }
 }
 
-/** Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. */
+/** Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. Unusable if there are too few to say. */
 export function auditDeals(
   path: string,
   options: { rows?: number; columns?: number; json?: boolean },
@@ -127,22 +130,24 @@ export function auditDeals(
   if (guessed)
     out.tell(`${path}: taken as ${board.rows} × ${board.columns}; say --rows and --columns if that is wrong`)
   if (!twinsKnown) out.tell(`${path}: every card has a name of its own, so twins are not known`)
+  if (report.verdict === 'too-few') throw new Unusable(`${path}: ${verdictWords(report, 'shuffled')}`)
   if (options.json) out.print(JSON.stringify(auditJson(read, audit)))
   else {
     out.print(`${boards.length} boards of ${board.rows} × ${board.columns}, ${names.length} pairs`)
     const { places, beside, steps, repeats } = report
     if (places)
       out.print(
-        `pair by place      chi-square ${places.statistic.toFixed(1)} on ${places.degrees.toFixed(0)} degrees, ${chanceWords(places.p)}`,
+        `pair by place      chi-square ${places.statistic.toFixed(1)} on ${places.degrees.toFixed(0)} degrees of freedom, ${chanceWords(places.p)}`,
       )
     if (beside)
       out.print(
-        `twins side by side ${beside.seen.toFixed(3)} a board, ${beside.expected.toFixed(3)} expected, ${chanceWords(beside.p)}`,
+        `twins side by side ${beside.seen.toFixed(3)} per board, ${beside.expected.toFixed(3)} expected, ${chanceWords(beside.p)}`,
       )
     if (steps)
       out.print(
         `steps between them ${steps.meanSeen.toFixed(3)} on average, ${steps.meanExpected.toFixed(3)} expected, ${chanceWords(steps.p)}`,
       )
+    out.print(oftenWords(oftenOf(audit.tally), names))
     out.print(`different boards   ${repeats.distinct} of ${report.deals}`)
     out.print(`${VERDICT_NAMES[report.verdict]}. ${verdictWords(report, 'shuffled')}`)
     if (reason) out.print(reason.message)
@@ -172,6 +177,7 @@ export function auditGameLog(
 
 /** Writes the playable file. In: `player`, the folder of the built player. */
 export async function ship(path: string, to: string, player: string, out: Out): Promise<number> {
+  if (!/\.html?$/i.test(to)) throw new Unusable(`${to}: the page is written as HTML; end its name in .html`)
   const game = gameAt(path)
   const stops = findingsOf(game).filter(({ severity }) => severity === 'stops')
   for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)

@@ -1,13 +1,13 @@
 import { readFileSync, statSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { readBoards, type GivenSize, type ReadBoards } from '../core/files/boards-file.ts'
-import { notAGame, otherKind } from '../core/files/file-kind.ts'
-import { readGame } from '../core/files/game-file.ts'
-import { readGameZip } from '../core/files/game-zip.ts'
+import { readAnyGame } from '../core/files/any-game.ts'
+import { readMind } from '../core/files/mind-file.ts'
 import { readRecord } from '../core/files/record-file.ts'
 import { readUtf8 } from '../core/files/utf8.ts'
 import type { PlayRecord } from '../core/play/record.ts'
 import type { Game } from '../core/game/game.ts'
+import type { Mind } from '../core/settings/mind.ts'
 import { largerThan, SIZES } from '../core/settings/settings.ts'
 import { problemLine, type Result } from '../core/result.ts'
 import { pictureSvg } from '../ship/pictures.ts'
@@ -33,16 +33,14 @@ function usable<T>(path: string, result: Result<T>): T {
   throw new Unusable(`${path}: ${problemLine(result.problem)}`)
 }
 
-/** A game from NAME.game.json or NAME.game.zip, told apart by their first bytes. */
-export function gameAt(path: string): Game {
-  const bytes = readBytes(path)
-  const kind = otherKind(bytes)
-  if (kind) throw new Unusable(`${path}: ${notAGame(kind)}`)
-  const zipped = bytes[0] === 0x50 && bytes[1] === 0x4b
-  return usable(path, zipped ? readGameZip(bytes) : readGame(textOf(path, bytes)))
-}
+/** A game from its file, or from a page that was shipped. */
+export const gameAt = (path: string): Game => usable(path, readAnyGame(readBytes(path)))
 
-export const recordAt = (path: string): PlayRecord => usable(path, readRecord(textAt(path)))
+/** A game that was played in this one. */
+export const recordAt = (path: string, game: Game): PlayRecord => usable(path, readRecord(textAt(path), game))
+
+/** A simulated player. */
+export const mindAt = (path: string): Mind => usable(path, readMind(textAt(path)))
 
 const textOf = (path: string, bytes: Uint8Array): string => usable(path, readUtf8(bytes))
 

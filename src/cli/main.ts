@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { BOUNDS } from '../core/settings/settings.ts'
 import * as commands from './commands.ts'
 import { Unusable } from './files.ts'
+import { odds, type OddsOptions } from './odds.ts'
 
 /** The command line. Exit 0: done; 1: the answer is no; 2: the call or a file is unusable, with one line that says why. */
 
@@ -26,6 +27,9 @@ function sideOf(text: string): number {
   return side
 }
 
+/** An option that may be given more than once. */
+const gather = (text: string, before: string[] = []): string[] => [...before, text]
+
 const program = new Command('lucky-twin')
   .description('Deals, replays, checks, audits and ships pair-matching games.')
   .exitOverride()
@@ -40,6 +44,7 @@ program
   .option('--seed <text>', 'the seed; with a count N, the seeds are TEXT-1 … TEXT-N')
   .option('--count <n>', 'how many deals', countOf)
   .option('--text', 'draw the board as a grid')
+  .option('--csv', 'a board a row, cell by cell')
   .action((game: string, options: commands.DealOptions) => {
     code = commands.deal(game, options, out)
   })
@@ -60,11 +65,27 @@ program
   .action((game: string, options: { json?: boolean }) => {
     code = commands.check(game, options, out)
   })
+program
+  .command('odds')
+  .description('what simulated players achieve on each level')
+  .argument('<game>')
+  .option('--level <id>', 'one level; all if left out')
+  .option(
+    '--mind <id>',
+    'perfect, keen, everyday, fleeting, none, or NAME.mind.json; may be given again',
+    gather,
+  )
+  .option('--games <n>', 'how many games of each, 1,000 if left out', countOf)
+  .option('--seed <text>', 'the seed of all games; "odds" if left out')
+  .option('--json', 'a JSON line for each level and mind')
+  .action((game: string, options: OddsOptions) => {
+    code = odds(game, options, out)
+  })
 const audit = program.command('audit').description('test what another program made')
 audit
   .command('deals')
   .description(
-    'whether deals are a fair shuffle: JSON lines, CSV with a board a row, or a board a line of any words',
+    'whether deals are a fair shuffle: JSON lines, CSV with one board per row, or one board per line of any words',
   )
   .argument('<file>')
   .option('--rows <n>', 'rows of the boards', sideOf)
@@ -86,7 +107,7 @@ program
   .command('ship')
   .description('write the playable file')
   .argument('<game>')
-  .requiredOption('--to <file>', 'the HTML file to write')
+  .requiredOption('--to <file>', 'the page to write, NAME.html')
   .action(async (game: string, options: { to: string }) => {
     const player = fileURLToPath(new URL('../player', import.meta.url))
     code = await commands.ship(game, options.to, player, out)
@@ -102,7 +123,7 @@ try {
     if (error.exitCode !== 0) {
       const why =
         error.code === 'commander.help'
-          ? 'a command is needed: deal, replay, check, audit deals, audit log or ship'
+          ? 'a command is needed: deal, replay, check, odds, audit deals, audit log or ship'
           : error.message
       out.tell(
         why

@@ -1,7 +1,9 @@
 import type { Event } from '../core/play/events.ts'
+import { isOver } from '../core/play/round.ts'
+import { LAST_SECONDS, timeLeft } from '../core/play/clock.ts'
 import { element } from './element.ts'
 import type { Hud } from './hud.ts'
-import { playSound, soundOf } from './sound.ts'
+import { playSound, prepareSounds, soundOf } from './sound.ts'
 import type { Table } from './table.ts'
 import { shown, spoken } from './words.ts'
 
@@ -9,20 +11,22 @@ import { shown, spoken } from './words.ts'
 export function newAnnouncer(table: Table, hud: Hud) {
   const live = element('p', 'lt-hidden')
   live.setAttribute('role', 'status')
-  const audible = (): boolean => table.sound && table.settings.look.sounds
+  let second = Infinity
 
   /** A new round lies on the table. */
   function dealt(): void {
     const looks = table.settings.turn.firstLook > 0
     hud.say(looks ? 'look well…' : '', 'plain')
     live.textContent = looks ? 'Look: all cards lie face up for a moment.' : ''
-    if (audible()) playSound('deal')
+    second = Infinity
+    prepareSounds(table.settings)
+    if (table.sound) playSound('deal', table.settings)
   }
   function tell(events: readonly Event[]): void {
     const words: string[] = []
     for (const event of events) {
-      const sound = soundOf(event)
-      if (sound && audible()) playSound(sound)
+      const sound = soundOf(event, table.settings.sound)
+      if (sound && table.sound) playSound(sound, table.settings)
       const word = spoken(table, event)
       if (word) words.push(word)
       const line = shown(event)
@@ -30,8 +34,18 @@ export function newAnnouncer(table: Table, hud: Hud) {
     }
     if (words.length) live.textContent = words.join(' ')
   }
+  /** A clock that runs out is heard, once a second. */
+  function watchClock(): void {
+    const { round } = table
+    const left = round && !isOver(round) && round.phase !== 'paused' ? timeLeft(round) : null
+    if (left === null) return
+    const now = Math.ceil(left / 1000)
+    if (now < second && left <= LAST_SECONDS && left > 0 && table.sound)
+      playSound('lastSeconds', table.settings)
+    second = now
+  }
   /** What was said last is no longer so. */
   const hush = (): void => hud.say('', 'plain')
 
-  return { live, dealt, tell, hush }
+  return { live, dealt, tell, watchClock, hush }
 }

@@ -29,8 +29,11 @@ const EMBLEM = { size: '46%', disc: '66%' }
 
 /** The CSS background of a back: an own image over all of it, or its pattern, and on it the emblem on a disc of paper. */
 export function backBackground(back: Back, art: Art): string {
-  const { ink, paper, emblem, image } = back
-  if (image) return `url("${image}") center / cover no-repeat ${ink}`
+  const { ink, paper, emblem, image, tint } = back
+  if (image) {
+    const over = tint ? `linear-gradient(${tintColour(tint)} 0 0), ` : ''
+    return `${over}url("${image}") center / cover no-repeat ${ink}`
+  }
   const pattern = `${patternImage(back)} center`
   if (!emblem) return pattern
   const src = emblem.kind === 'picture' ? art(emblem.name) : emblem.src
@@ -40,6 +43,12 @@ export function backBackground(back: Back, art: Art): string {
     pattern,
   ].join(', ')
 }
+
+/** The colour of a tint as CSS, as strong as it is. */
+export const tintColour = ({ colour, strength }: NonNullable<Back['tint']>): string =>
+  `${colour}${Math.round((strength / 100) * 255)
+    .toString(16)
+    .padStart(2, '0')}`
 
 /** The pattern as an image that repeats. */
 export function patternImage({ pattern, ink, paper }: Back): string {

@@ -34,22 +34,22 @@ export class BehindView {
   }
 
   /** Cuts the picture where the cards lie: a piece reaches to the middle of the gaps around its card. */
-  place({ grid, places }: Layout, gap: number): void {
-    const half = gap / 2
+  place({ grid, places, gap: { across, down } }: Layout): void {
+    const [halfX, halfY] = [across / 2, down / 2]
     this.pieces.forEach(({ box, image }, cell) => {
       const { x, y, width, height } = places[cell]!
-      const [left, top] = [x - half, y - half]
+      const [left, top] = [x - halfX, y - halfY]
       Object.assign(box.style, {
         left: `${left}px`,
         top: `${top}px`,
-        width: `${width + gap}px`,
-        height: `${height + gap}px`,
+        width: `${width + across}px`,
+        height: `${height + down}px`,
       })
       Object.assign(image.style, {
-        left: `${grid.x - half - left}px`,
-        top: `${grid.y - half - top}px`,
-        width: `${grid.width + gap}px`,
-        height: `${grid.height + gap}px`,
+        left: `${grid.x - halfX - left}px`,
+        top: `${grid.y - halfY - top}px`,
+        width: `${grid.width + across}px`,
+        height: `${grid.height + down}px`,
       })
     })
   }

@@ -1,7 +1,6 @@
 import { NO_CARD } from '../core/deck/card.ts'
 import { faceOnCard } from '../core/deck/face.ts'
-import { layout, tableSurface } from '../core/board/geometry.ts'
-import { CARD_RATIO } from '../core/settings/settings.ts'
+import { layout, ratioOf, tableSurface } from '../core/board/geometry.ts'
 import { backBackground } from './back.ts'
 import { BehindView } from './behind.ts'
 import { element } from './element.ts'
@@ -29,6 +28,8 @@ export class BoardView {
   readonly root = element('div', 'lt-board')
   readonly behind: BehindView
   private cards: (CardView | null)[] = []
+  /** the size of the table that the cards lie for, none yet if empty */
+  private placedFor = ''
   private readonly table: Table
 
   constructor(table: Table) {
@@ -47,6 +48,7 @@ export class BoardView {
     root.style.setProperty('--back-ink', table.game.deck.back.ink)
     root.setAttribute('aria-label', `${table.level.name}, ${rows} rows, ${columns} columns`)
     this.cards = []
+    this.placedFor = ''
     this.behind.build()
     if (!table.round) return
     for (let row = 0; row < rows; row++) {
@@ -78,7 +80,7 @@ export class BoardView {
     return { button, inner, front, drawn: null }
   }
 
-  /** Puts every card where the geometry says. To be called when the size of the table changes. */
+  /** Puts every card where the geometry says. To be called when the size of the table may have changed. */
   place(): void {
     const { root, table } = this
     const { board, look } = table.settings
@@ -87,7 +89,9 @@ export class BoardView {
     // a scaled preview has another size on screen than in its own px
     const width = root.offsetWidth || box.width
     const height = root.offsetHeight || box.height
-    const surface = tableSurface(width, height, CARD_RATIO[look.shape])
+    if (this.placedFor === `${width} ${height}`) return
+    this.placedFor = `${width} ${height}`
+    const surface = tableSurface(width, height, table.settings)
     const laid = layout(surface, rows, columns)
     root.style.setProperty('--card-width', `${laid.card.width}px`)
     const order = look.dealIn === 'from-middle' ? fromMiddle(rows, columns) : null
@@ -97,7 +101,7 @@ export class BoardView {
       Object.assign(view.button.style, { left: `${x}px`, top: `${y}px`, width: `${w}px`, height: `${h}px` })
       view.button.style.setProperty('--order', String(order?.[cell] ?? cell))
     })
-    this.behind.place(laid, surface.gap)
+    this.behind.place(laid)
   }
 
   draw(): void {
@@ -168,7 +172,7 @@ export class BoardView {
   private face(cell: number): HTMLElement {
     const { game, art, settings, round } = this.table
     const face = faceOnCard(round!.cells[cell]!, game.deck.pairs)
-    return faceElement(face, art, CARD_RATIO[settings.look.shape])
+    return faceElement(face, art, ratioOf(settings.layout))
   }
 
   /** Moves the keyboard's place and the focus with it. */

@@ -1,3 +1,5 @@
+import type { Settings } from '../core/settings/settings.ts'
+
 /** How long a card takes to turn, in ms; it lies within the look time. */
 export const TURN_MS = 270
 /** A turn so short, in ms, that it would be a flicker of two frames is not shown. */
@@ -8,6 +10,14 @@ export function keepPace(root: HTMLElement, speed: number): void {
   root.style.setProperty('--lt-turn', `${TURN_MS / speed}ms`)
   root.style.setProperty('--lt-pace', String(1 / speed))
   root.classList.toggle('lt-still', TURN_MS / speed < SHORTEST)
+}
+
+/** How cards move on a table: as they turn, when they miss, and when the game is won. */
+export function moveByLook(root: HTMLElement, look: Settings['look']): void {
+  root.dataset.flip = look.flip
+  root.dataset.miss = look.missMotion
+  root.dataset.celebration = look.celebration
+  root.style.setProperty('--lt-strength', String(look.missStrength / 100))
 }
 
 /** Whether nothing moves on the table that this element belongs to: the player wants it so, or time runs too fast for it. */

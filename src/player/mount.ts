@@ -1,4 +1,4 @@
-import { isWide, roomAround } from '../core/board/geometry.ts'
+import { figuresInRow, roomAround, standingOf } from '../core/board/geometry.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/settings/levels.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -8,15 +8,17 @@ import type { Input } from '../core/play/events.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
 import { newAnnouncer } from './announcer.ts'
 import { BoardView } from './board.ts'
+import { newCelebration } from './celebration.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
 import { newLoop } from './loop.ts'
-import { keepPace } from './motion.ts'
+import { keepPace, moveByLook } from './motion.ts'
 import { PanelHost } from './panel-host.ts'
 import './player.css'
 import { newOpenKeeper, readOpen } from './open-game.ts'
+import { readNames } from './who-panel.ts'
 import {
   act,
   dealTable,
@@ -44,6 +46,8 @@ export type PlayerOptions = {
   keep?: Keep
   /** where a game that is not over is kept, so that it goes on after the page was closed */
   keepGame?: Keep
+  /** where the players' own names are kept; without it they are not asked */
+  keepNames?: Keep
   glass?: boolean
   /** called after anything happened: a deal, an input, something falling due */
   onChange?: (table: Readonly<Table>) => void
@@ -57,7 +61,7 @@ export type Player = {
   stand(inputs: readonly Input[], at: number): void
   /** Lets time go on, so many times as fast as it really is. */
   run(speed: number): void
-  /** Holds the game and lets it go to whatever falls due next. */
+  /** Holds the game and lets it go to the next event. */
   stepDue(): void
   setGlass(on: boolean): void
   /** Pauses, or goes on if paused. */
@@ -65,11 +69,17 @@ export type Player = {
   destroy(): void
 }
 
+/** How long a short result is shown, in ms. */
+const BRIEF = 2000
+
 /** Puts a table into `host` and deals. The one table: the shipped game and the studio's Play both call this. */
 export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
-  const { game, keep = null, keepGame = null } = options
+  const { game, keep = null, keepGame = null, keepNames = null } = options
   const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!)
   table.glass = options.glass ?? false
+  table.ownNames = readNames(keepNames)
+  let wereAsked = keepNames === null
+  let brief = 0
   /** what of the board is drawn no longer as it is: all of it after a deal */
   let stale: 'nothing' | 'cards' | 'board' = 'board'
   let isRecord = false
@@ -80,6 +90,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     table,
     { pause, levels: () => open('levels'), sound: toggleSound, turnBack: () => input({ do: 'turn-back' }) },
     options.levels ?? true,
+    () => readBest(keep),
   )
   const announcer = newAnnouncer(table, hud)
   const felt = element('div', 'lt-felt', board.behind.root, board.root)
@@ -92,7 +103,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     again: () => again(),
     deal: (level) => again(level.id),
     close: resume,
+    name,
   })
+  const celebration = newCelebration(table, felt)
   const keeper = newOpenKeeper(keepGame, table)
   const loop = newLoop(draw)
 
@@ -109,15 +122,19 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   document.addEventListener('visibilitychange', whenHidden)
   addEventListener('pagehide', keeper.now)
   root.addEventListener('keydown', (event) => {
-    if (event.key === 'Escape' && (table.panel === 'pause' || table.panel === 'levels')) resume()
+    if (event.key === 'Escape' && ['pause', 'levels', 'who'].includes(table.panel)) resume()
+    if (event.key === 'Escape' && table.panel === 'brief') deal(nextLevel(table)!.id)
   })
 
   /** Gives the parts around the table the room that the geometry has for them. */
   function makeRoom(): void {
-    const width = root.clientWidth
-    root.classList.toggle('lt-wide', isWide(width))
-    for (const [part, height] of Object.entries(roomAround(width, table.settings)))
-      root.style.setProperty(`--lt-${part}`, `${height}px`)
+    const { clientWidth: width, clientHeight: height } = root
+    const standing = standingOf(width, height)
+    root.classList.toggle('lt-wide', standing === 'wide')
+    root.classList.toggle('lt-across', standing === 'across')
+    root.style.setProperty('--lt-in-row', String(figuresInRow(width, standing)))
+    for (const [part, length] of Object.entries(roomAround(width, height, table.settings)))
+      root.style.setProperty(`--lt-${part}`, `${length}px`)
   }
 
   /** The one place that draws, once a frame: time passes, and what it or the player changed is shown. Out: whether time goes on by itself. */
@@ -127,8 +144,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     const events = newEvents(table)
     if (events.length) {
       announcer.tell(events)
-      if (events.some(({ kind }) => kind === 'won'))
+      if (events.some(({ kind }) => kind === 'won')) {
         isRecord = keepBest(keep, table.level.id, resultOf(table.round!))
+        celebration.begin()
+      }
       keeper.changed()
     }
     if (events.length || stale === 'cards') board.draw()
@@ -136,6 +155,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (events.length) options.onChange?.(table)
     stale = 'nothing'
     hud.draw()
+    announcer.watchClock()
     panels.draw(() => readBest(keep), isRecord)
     if (keyboardGoesToBoard) board.focus(table.cursor)
     keyboardGoesToBoard = false
@@ -148,14 +168,19 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   /** Lays the board of a new round. */
   function build(): void {
     const { look, turn } = table.settings
+    celebration.end()
     makeRoom()
     root.style.setProperty('--table', look.table)
     root.classList.toggle('lt-fade', turn.onMatch === 'fade')
-    root.dataset.flip = look.flip
+    moveByLook(root, look)
     root.dataset.dealIn = look.dealIn
     board.build()
-    root.classList.remove('lt-dealt', 'lt-is-won')
-    void root.offsetWidth
+    root.classList.remove('lt-is-won')
+    // the motion of a deal begins anew only where the page has seen the table without it
+    if (root.classList.contains('lt-dealt')) {
+      root.classList.remove('lt-dealt')
+      void root.offsetWidth
+    }
     root.classList.add('lt-dealt')
   }
 
@@ -166,7 +191,18 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     announcer.dealt()
     keeper.changed()
     options.onChange?.(table)
+    if (!wereAsked && table.round?.seats) {
+      wereAsked = true
+      open('who')
+    }
     loop.ask()
+  }
+
+  function name(names: string[]): void {
+    table.ownNames = names
+    keepNames?.write(JSON.stringify(names))
+    resume()
+    keyboardGoesToBoard = true
   }
 
   function input(what: Parameters<typeof act>[1]): void {
@@ -198,12 +234,19 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     const won = table.round!.phase === 'won'
     const next = nextLevel(table)
     if (then === 'deal-again') deal()
-    else if (then === 'next-level' && won && next) deal(next.id)
-    else open('result')
+    else if (then === 'next-level' && won && next) {
+      open('brief')
+      const { round } = table
+      clearTimeout(brief)
+      brief = window.setTimeout(() => {
+        if (table.round === round && table.panel === 'brief') again(next.id)
+      }, BRIEF)
+    } else open('result')
   }
 
   function open(what: Table['panel']): void {
-    if (what === 'levels' && table.round && !isOver(table.round)) act(table, { do: 'pause' })
+    if ((what === 'levels' || what === 'who') && table.round && !isOver(table.round))
+      act(table, { do: 'pause' })
     table.panel = what
     keeper.now()
     loop.ask()
@@ -235,6 +278,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   }
 
   const left = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
+  wereAsked ||= left !== null
   deal(left?.level, left?.seed ?? options.seed)
   if (left) {
     stand(left.inputs, left.at)
@@ -261,6 +305,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     },
     destroy() {
       loop.end()
+      clearTimeout(brief)
+      celebration.end()
       keeper.now()
       resized.disconnect()
       document.removeEventListener('visibilitychange', whenHidden)

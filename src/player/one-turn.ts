@@ -5,7 +5,7 @@ import type { Game } from '../core/game/game.ts'
 import { BoardView } from './board.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
-import { keepPace } from './motion.ts'
+import { keepPace, moveByLook } from './motion.ts'
 import { dealTable, newTable, runAt, timeNow } from './table.ts'
 
 /** Two cards and what is done to them, in ms since their deal; `until` is when it is over. */
@@ -29,7 +29,7 @@ export function playTurns(
   keepPace(root, speed)
   root.style.setProperty('--table', look.table)
   root.classList.toggle('lt-fade', turn.onMatch === 'fade')
-  root.dataset.flip = look.flip
+  moveByLook(root, look)
   host.replaceChildren(root)
 
   let frame = 0

@@ -19,7 +19,7 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
     clearTimeout(timer)
     timer = 0
     if (!keep || !table.round) return
-    const open = table.inputs.length > 0 && !isOver(table.round)
+    const open = table.inputs.some((input) => input.do === 'press') && !isOver(table.round)
     const { level, seed, inputs, round } = table
     keep.write(open ? JSON.stringify({ level: level.id, seed, inputs, at: round.at } satisfies OpenGame) : '')
   }

@@ -9,14 +9,18 @@ import { resultOf, winners, type RoundResult } from '../core/play/result.ts'
 import { pairsLeft } from '../core/play/round.ts'
 import type { Best } from './best.ts'
 import { button, element, icon } from './element.ts'
-import { nextLevel, type Table } from './table.ts'
-import { clockText, lostWords, tale } from './words.ts'
+import { panel } from './panel-box.ts'
+import { whoPanel } from './who-panel.ts'
+import { nextLevel, playerNames, type Table } from './table.ts'
+import { clockText, grouped, lostWords, tale } from './words.ts'
 
 export type PanelActs = {
   resume(): void
   again(): void
   deal(level: Level): void
   close(): void
+  /** takes what the players call themselves, by their place at the table */
+  name(names: string[]): void
   /** makes the panel small, or whole again; out: whether it is small now */
   peek(): boolean
 }
@@ -27,7 +31,7 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
     case 'pause':
       return panel(
         'Paused',
-        [element('p', '', 'The cards are turned away until you go on.')],
+        [element('p', '', 'The cards are hidden until you go on.')],
         [
           button('lt-button lt-main', 'Go on', acts.resume, iconPlay),
           button('lt-button', 'Start over', acts.again, iconAgain),
@@ -35,6 +39,10 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
       )
     case 'problem':
       return panel('This level cannot be dealt', [element('p', '', `${table.problem}.`)], [])
+    case 'who':
+      return whoPanel(table, acts.name)
+    case 'brief':
+      return briefPanel(table, acts)
     case 'levels':
       return panel('Levels', [levelList(table, acts, best)], [button('lt-button', 'Close', acts.close)])
     case 'result':
@@ -44,16 +52,6 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
   }
 }
 
-function panel(title: string, body: Node[], buttons: HTMLElement[]): HTMLElement {
-  const heading = element('h2', 'lt-panel-title', title)
-  heading.id = 'lt-panel-title'
-  const box = element('div', 'lt-panel', heading, ...body, element('div', 'lt-panel-buttons', ...buttons))
-  box.setAttribute('role', 'dialog')
-  box.setAttribute('aria-modal', 'true')
-  box.setAttribute('aria-labelledby', heading.id)
-  return box
-}
-
 function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElement {
   const result = resultOf(table.round!)
   const won = result.outcome === 'won'
@@ -61,7 +59,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   const body: Node[] = []
   if (won && result.stars !== null) body.push(starRow(result.stars))
   const { players } = result
-  if (players) body.push(playersTable(table.settings.players.names, players))
+  if (players) body.push(playersTable(playerNames(table), players))
   else
     body.push(
       element('p', 'lt-tale', won ? tale(result) : `${lostWords(result.lostBy!)} ${leftWords(table)}`),
@@ -69,7 +67,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   const facts = element('dl', 'lt-facts')
   const fact = (name: string, value: string): void =>
     facts.append(element('div', '', element('dt', '', name), element('dd', '', value)))
-  if (!players) fact('score', String(result.score))
+  if (!players) fact('score', grouped(result.score))
   fact('turns', String(result.turns))
   fact('time used', clockText(result.timeUsed, false))
   body.push(facts)
@@ -87,6 +85,17 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   return panel(titleOf(table, result), body, buttons)
 }
 
+/** What came of a won game, in short, before the next level begins. */
+function briefPanel(table: Table, acts: PanelActs): HTMLElement {
+  const result = resultOf(table.round!)
+  const next = nextLevel(table)!
+  const body: Node[] = result.stars === null ? [] : [starRow(result.stars)]
+  if (!result.players) body.push(element('p', 'lt-tale', `${grouped(result.score)} points`))
+  return panel(titleOf(table, result), body, [
+    button('lt-button lt-main', `Next: ${next.name}`, () => acts.deal(next), iconNext),
+  ])
+}
+
 function peekButton(acts: PanelActs): HTMLButtonElement {
   const words = (small: boolean): string => (small ? 'Back to the result' : 'See the picture')
   const made = button(
@@ -101,7 +110,7 @@ function peekButton(acts: PanelActs): HTMLButtonElement {
 function titleOf(table: Table, { outcome, players }: RoundResult): string {
   if (outcome !== 'won') return 'Not this time'
   if (!players) return 'All pairs found'
-  const first = winners(players).map((at) => table.settings.players.names[at]!)
+  const first = winners(players).map((at) => playerNames(table)[at]!)
   return first.length === 1
     ? `${first[0]!} has won`
     : `${first.slice(0, -1).join(', ')} and ${first.at(-1)!} share the win`
@@ -114,7 +123,7 @@ function playersTable(names: readonly string[], players: NonNullable<RoundResult
   const body = players.map(({ matches, misses, score }, at) => {
     const name = element('th', '', names[at]!)
     name.setAttribute('scope', 'row')
-    const line = row(name, ...[matches, misses, score].map((value) => element('td', '', String(value))))
+    const line = row(name, ...[matches, misses, score].map((value) => element('td', '', grouped(value))))
     line.classList.toggle('lt-first', first.has(at))
     return line
   })
@@ -155,7 +164,9 @@ function levelList(table: Table, acts: PanelActs, best: Best): HTMLElement {
     )
     if (won)
       choose.append(
-        won.stars === null ? element('span', 'lt-level-note', `best ${won.score}`) : starRow(won.stars),
+        won.stars === null
+          ? element('span', 'lt-level-note', `best ${grouped(won.score)}`)
+          : starRow(won.stars),
       )
     if (level.id === table.level.id) choose.setAttribute('aria-current', 'true')
     list.append(element('li', '', choose))

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { advance, apply } from '../core/play/machine.ts'
+import { DEFAULTS } from '../core/settings/settings.ts'
 import { resultOf } from '../core/play/result.ts'
 import { newRound } from '../core/play/new-round.ts'
 import { cellsOf, gameWith, pairsNamed, settingsWith } from '../core/testing/games.ts'
@@ -68,7 +69,7 @@ describe('what the table says', () => {
       'A lucky pair!',
       'A lucky pair!',
     ])
-    expect(events.flatMap((event) => soundOf(event) ?? [])).toEqual([
+    expect(events.flatMap((event) => soundOf(event, DEFAULTS.sound) ?? [])).toEqual([
       'flip',
       'flip',
       'miss',
@@ -78,8 +79,11 @@ describe('what the table says', () => {
       'flip',
       'flip',
       'lucky',
-      'won',
+      'win',
     ])
+    // the second match in a row is heard as a streak, where the level has a sound for one
+    const streaks = events.flatMap((event) => soundOf(event, { streak: 'family' }) ?? [])
+    expect(streaks.slice(-4)).toEqual(['flip', 'flip', 'streak', 'win'])
     expect(tale(resultOf(one.round!))).toBe('2 lucky pairs, and not one slip of memory.')
   })
 

@@ -16,5 +16,6 @@ mountPlayer(document.getElementById('lucky-twin')!, {
   level: asked.get('level') ?? undefined,
   seed: asked.get('seed')?.slice(0, 64) || undefined,
   keep: keepUnder(`lucky-twin:${data.game.id}`),
+  keepNames: keepUnder(`lucky-twin:${data.game.id}:names`),
   keepGame: keepUnder(`lucky-twin:${data.game.id}:open`),
 })

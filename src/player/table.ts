@@ -10,7 +10,8 @@ import { isOver, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
 
-type Panel = 'none' | 'pause' | 'result' | 'levels' | 'problem'
+/** `who`: the players say their names; `brief`: a short result before the next level begins by itself */
+type Panel = 'none' | 'who' | 'pause' | 'result' | 'brief' | 'levels' | 'problem'
 
 /**
  * The state of the table that players touch; everything that is drawn follows from it. Files beside this one are verbs
@@ -38,6 +39,8 @@ export type Table = {
   glass: boolean
   /** whether the player wants to hear anything; a level may be silent all the same */
   sound: boolean
+  /** what the players call themselves, by their place at the table; empty where the game's own name holds */
+  ownNames: readonly string[]
   /** the cell that the keyboard stands on */
   cursor: number
   /** how many of the round's events have been heard and told */
@@ -61,6 +64,7 @@ export function newTable(game: Game, art: Art, level: Level): Table {
     endsAt: NaN,
     glass: false,
     sound: true,
+    ownNames: [],
     cursor: 0,
     heard: 0,
   }
@@ -141,6 +145,10 @@ export function newEvents(table: Table): Event[] {
   table.heard += events.length
   return events
 }
+
+/** Who sits at the table, as they call themselves or as the game does. */
+export const playerNames = ({ settings, ownNames }: Table): string[] =>
+  settings.players.names.map((name, at) => ownNames[at] || name)
 
 /** The level after this one on the ladder, or undefined. */
 export const nextLevel = (table: Table): Level | undefined =>

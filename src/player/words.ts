@@ -4,7 +4,7 @@ import { cellName } from '../core/board/cells.ts'
 import type { Event } from '../core/play/events.ts'
 import type { RoundResult } from '../core/play/result.ts'
 import { faceWords } from './face.ts'
-import type { Table } from './table.ts'
+import { playerNames, type Table } from './table.ts'
 
 /** Everything the table says in words. */
 
@@ -38,7 +38,10 @@ export function spoken(table: Table, event: Event): string {
     case 'flip':
       return `${nameOf(table, event.cell)}: ${cardWords(table, event.cell)}.`
     case 'match':
-      return event.how === 'lucky' ? 'A match, by luck.' : 'A match.'
+      return (
+        { lucky: 'A match, by luck.', glimpsed: 'A match, from the first look.' }[event.how as string] ??
+        'A match.'
+      )
     case 'miss':
       return 'No match.'
     case 'life-lost':
@@ -46,7 +49,7 @@ export function spoken(table: Table, event: Event): string {
     case 'first-look-over':
       return 'All cards are face down now.'
     case 'passed':
-      return `${table.settings.players.names[event.to]!} has the next turn.`
+      return `${playerNames(table)[event.to]!} has the next turn.`
     case 'won':
       return `All pairs found.${table.settings.look.behind?.alt ? ` Behind the cards: ${table.settings.look.behind.alt}.` : ''}`
     case 'lost':
@@ -63,6 +66,7 @@ export function shown(event: Event): { text: string; tone: 'luck' | 'good' | 'pl
   switch (event.kind) {
     case 'match':
       if (event.how === 'lucky') return { text: 'A lucky pair!', tone: 'luck' }
+      if (event.how === 'glimpsed') return { text: 'Well looked!', tone: 'good' }
       return { text: event.streak > 1 ? `${event.streak} in a row` : 'Well remembered!', tone: 'good' }
     case 'miss':
       return { text: event.how === 'slip' ? 'You have seen that one before' : 'Not a pair', tone: 'plain' }
@@ -78,11 +82,19 @@ export function lostWords(by: 'lives' | 'turns' | 'clock'): string {
   return { lives: 'No lives left.', turns: 'No turns left.', clock: 'Time is up.' }[by]
 }
 
+/** A whole number with its thousands apart: "1,250". */
+export const grouped = (n: number): string => n.toLocaleString('en')
+
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`
 
 /** Luck and slips of a finished round, told kindly. */
 export function tale(result: RoundResult): string {
-  const luck = result.lucky === 0 ? 'No luck needed' : `${count(result.lucky, 'lucky pair', 'lucky pairs')}`
+  const luck =
+    result.glimpsed > 0
+      ? `${count(result.glimpsed, 'pair', 'pairs')} kept from the first look`
+      : result.lucky === 0
+        ? 'No luck needed'
+        : count(result.lucky, 'lucky pair', 'lucky pairs')
   const slips =
     result.slips === 0
       ? 'and not one slip of memory'

@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { utf8ToBytes } from '@noble/hashes/utils.js'
 import { fromUint8Array } from 'js-base64'
+import { gameElement } from '../core/files/shipped-page.ts'
 import type { Game } from '../core/game/game.ts'
 
 /** The built player: dist/player/player.js and player.css. */
@@ -8,13 +9,6 @@ export type BuiltPlayer = { script: string; style: string }
 
 const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
 const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
-
-/** JSON that can stand inside a script element, whatever its texts say. */
-const safeJson = (value: unknown): string =>
-  JSON.stringify(value).replace(
-    /[<\u2028\u2029]/g,
-    (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
-  )
 
 const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8ToBytes(text)))}'`
 
@@ -24,8 +18,6 @@ const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8To
  * In: a game; its library pictures as data URLs by name; the built player.
  */
 export function shipHtml(game: Game, art: Record<string, string>, player: BuiltPlayer): string {
-  // the author's own checks are nothing to players
-  const { checks: _checks, ...played } = game
   // a closing tag inside a string of the script would end it; `<\/` means the same there
   const script = player.script.trim().replace(/<\/(script)/gi, '<\\/$1')
   const style = player.style.trim()
@@ -52,7 +44,7 @@ export function shipHtml(game: Game, art: Record<string, string>, player: BuiltP
 <body>
 <main id="lucky-twin"></main>
 <noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
-<script type="application/json" id="lucky-twin-game">${safeJson({ game: played, art })}</script>
+${gameElement(game, art)}
 <script>${script}</script>
 </body>
 </html>

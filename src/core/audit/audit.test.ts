@@ -213,7 +213,7 @@ describe('the verdict', () => {
     ['merge', /\(a merge sort\)/],
     ['quick', /\(a quicksort\)/],
     ['insertion', /\(an insertion sort\)/],
-    ['halving insertion', /\(an insertion sort that halves/],
+    ['halving insertion', /\(a binary insertion sort/],
   ] as const)('says which sort it was: %s', (sort, words) => {
     const { reason } = dealtBy(MISTAKES['random-comparison'][sort], `sort-${sort}`, 5000)
     expect(reason).toMatchObject({ code: 'random-comparison', message: expect.stringMatching(words) })

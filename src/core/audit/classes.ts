@@ -1,4 +1,4 @@
-import { selectPairs } from '../deck/select.ts'
+import { comeAgain, drawnPairs } from '../deck/select.ts'
 import { openCells } from '../board/cells.ts'
 import { fillIsRandom, fillPairs } from '../deal/fill.ts'
 import { streamOf } from '../deal/seed.ts'
@@ -14,9 +14,9 @@ export function pairClasses(
   { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
 ): Uint8Array {
   const classes = new Uint8Array(pairs.length)
-  const selection = selectPairs(pairs, fill.use)
+  const selection = drawnPairs(pairs, fill)
   const needed = openCells(board).length / 2
-  if (deal.way !== 'apart' || selection.length >= needed || !selection.length) return classes
+  if (deal.way !== 'apart' || !comeAgain(selection, needed) || !selection.length) return classes
   const copies = new Map<number, number>()
   // which pairs come once more is left to chance, or always the same
   if (!fillIsRandom(selection.length, needed, fill))

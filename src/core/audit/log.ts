@@ -161,7 +161,7 @@ const REFUSED_BECAUSE: Record<Refusal, string> = {
   finished: 'the game is over',
   paused: 'the game is paused',
   'first-look': 'the first look is not over',
-  locked: 'the board is locked: two cards lie judged',
+  locked: 'the board is locked: two cards are still up',
   'no-card': 'there is no card',
   matched: 'that card is matched already',
   'face-up': 'that card lies face up already; the same card twice is no turn',

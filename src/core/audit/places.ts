@@ -2,6 +2,10 @@ import { chiSquareTail, LEAST_EXPECTED } from './probability.ts'
 import { classCount, type Tally } from './tally.ts'
 import type { Claim } from './theory.ts'
 
+/** How often a group of pairs is expected at a place, and how many groups it takes. */
+const EXPECTED_IN_GROUP = 2 * LEAST_EXPECTED
+const FEWEST_GROUPS = 2
+
 /**
  * Pair by place. The sum of (seen − expected)² / expected is no plain chi-square here: a board holds one card at each place, and a
  * pair at two. Its mean and variance are worked out from the covariance of the counts, and a chi-square with these is taken (F. E. Satterthwaite, Biometrics
@@ -15,7 +19,7 @@ export function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
   const totals = totalsOf(tally)
   const present = presentPairs(tally)
   const groups = groupsOf(present, totals, size)
-  if (groups < 2) return null
+  if (groups < FEWEST_GROUPS) return null
   const groupOf = new Int32Array(pairs)
   present.forEach((pair, i) => (groupOf[pair] = Math.floor((i * groups) / present.length)))
 
@@ -133,7 +137,13 @@ function groupsOf(present: readonly number[], totals: readonly number[], size: n
   const least = Math.min(...present.map((pair) => totals[pair]!)) / size
   if (least >= LEAST_EXPECTED) return present.length
   const all = present.reduce((sum, pair) => sum + totals[pair]!, 0) / size
-  return Math.min(present.length, Math.floor(all / (2 * LEAST_EXPECTED)))
+  return Math.min(present.length, Math.floor(all / EXPECTED_IN_GROUP))
+}
+
+/** How many boards like those of a tally the test of places takes at least. In: a tally of one board or more. */
+export function leastForPlaces(tally: Tally): number {
+  const cards = totalsOf(tally).reduce((sum, total) => sum + total, 0) / tally.deals
+  return Math.ceil((FEWEST_GROUPS * EXPECTED_IN_GROUP * tally.still.length) / cards)
 }
 
 /**

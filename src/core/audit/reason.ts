@@ -27,13 +27,13 @@ const CERTAIN = 6
 
 const TOLD: Record<MistakeName, string> = {
   'random-comparison':
-    'This looks like a sort with a random comparison (SORT). Sorting asks about few of all pairs of cards, so many stay near where they began. Use Fisher–Yates instead.',
+    'This looks like a sort with a random comparison (SORT). A sort compares only a few of all pairs of cards, so many stay near where they began. Use Fisher–Yates instead.',
   'any-with-any':
     'This looks like a loop that swaps each place with any place. It has n to the n outcomes, which do not spread evenly over all orders. Swap place i only with places from 0 to i.',
   'tied-keys':
     'This looks like a sort by random whole numbers from too small a range: where two keys are equal, the cards keep their old order. Use keys that hardly ever tie, or Fisher–Yates.',
   'too-few-swaps':
-    'This looks like too few random swaps: many cards are never touched. Fisher–Yates needs no guess how many.',
+    'This looks like too few random swaps: many cards are never touched. Fisher–Yates needs no guess at how many.',
   'never-stays':
     'This looks like Fisher–Yates that never leaves a card where it is: place i must also be allowed to swap with itself.',
   'one-half': 'One half of the deck keeps its order, or its place: the loop ends too early.',
@@ -41,7 +41,7 @@ const TOLD: Record<MistakeName, string> = {
 
 const SORT_NAMES: Record<SortName, string> = {
   insertion: 'an insertion sort',
-  'halving insertion': 'an insertion sort that halves, as JavaScript engines sort short lists',
+  'halving insertion': 'a binary insertion sort, as JavaScript engines use for short lists',
   merge: 'a merge sort',
   quick: 'a quicksort',
 }

@@ -1,4 +1,4 @@
-import { placesTest, presentPairs, type PlacesTest } from './places.ts'
+import { leastForPlaces, placesTest, presentPairs, type PlacesTest } from './places.ts'
 import {
   chiSquareAbove,
   chiSquareTail,
@@ -34,6 +34,8 @@ export type Report = {
   sharpness: number | null
   /** all cards are of one pair: there is nothing that could be favoured */
   single: boolean
+  /** how many boards it takes at least to say anything */
+  least: number
 }
 
 /** Fair deals are called unfair less than once in 10⁵ audits, and doubtful less than once in 10³. */
@@ -74,6 +76,7 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
     untwinned: tally.untwinned,
     sharpness: places && size > 1 ? sharpnessOf(places, DOUBTFUL / tests.length) : null,
     single,
+    least: Math.max(LEAST_DEALS, leastForPlaces(tally)),
   }
 }
 

@@ -16,13 +16,19 @@ export const chanceWords = (p: number): string =>
 
 const percent = (share: number): string => `${(share * 100).toPrecision(2)} %`
 
+/** A large number by its first two digits, no more than it is: "49,000,000,000". */
+function roughly(count: number): string {
+  const unit = 10 ** Math.max(0, Math.floor(Math.log10(count)) - 1)
+  return (Math.floor(count / unit) * unit).toLocaleString('en')
+}
+
 /** One sentence on what was found, and one on how sure it is. */
 export function verdictWords(report: Report, claim: Claim): string {
-  const { verdict, p, sharpness, deals, untwinned, repeats } = report
+  const { verdict, p, sharpness, deals, untwinned, repeats, least } = report
   const boards = deals.toLocaleString('en')
   switch (verdict) {
     case 'too-few':
-      return `${boards} boards are too few to say: each pair should come to lie at each place a few times. Deal more.`
+      return `${boards} ${deals === 1 ? 'board is' : 'boards are'} too few to say; ${least > deals ? `at least ${least.toLocaleString('en')}` : 'more'} are needed.`
     case 'fair': {
       if (report.single) return 'All cards are of one pair, so no place can be favoured.'
       const sure =
@@ -36,11 +42,11 @@ export function verdictWords(report: Report, claim: Claim): string {
       return `${what} (${chanceWords(p)}).${sure}`
     }
     case 'doubtful':
-      return `Fair deals look as odd as this only once in ${Math.round(1 / p).toLocaleString('en')} audits. Deal more to be sure.`
+      return `Fair deals look as odd as this only once in about ${roughly(1 / p)} audits. Deal more to be sure.`
     case 'unfair':
       if (untwinned)
         return `${untwinned.toLocaleString('en')} of ${boards} boards cannot be cleared: a card has no twin.`
       if (repeats.distinct === 1) return `All ${boards} boards are the same.`
-      return `Fair deals would look as odd as this less than once in ${p < 1e-12 ? 'a million million' : Math.floor(1 / p).toLocaleString('en')} audits.`
+      return `Fair deals would look as odd as this less than once in ${p < 1e-12 ? 'a million million' : roughly(1 / p)} audits.`
   }
 }

@@ -1,10 +1,12 @@
-import { BOUNDS, CARD_RATIO, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/settings.ts'
 import {
   cardSize,
   layout,
   tableArea,
   tableSurface,
+  TOUCHABLE,
   type Around,
+  type Laid,
   type Layout,
   type Surface,
 } from './geometry.ts'
@@ -12,7 +14,10 @@ import {
 /** Screens that a board is judged by: their size in CSS px, and how large such a px commonly is on them, in mm. */
 export const FRAMES = {
   phone: { width: 360, height: 640, mm: 25.4 / 160 },
+  'phone-across': { width: 780, height: 360, mm: 25.4 / 160 },
+  'small-phone': { width: 320, height: 568, mm: 25.4 / 163 },
   tablet: { width: 1024, height: 768, mm: 25.4 / 132 },
+  'tablet-upright': { width: 768, height: 1024, mm: 25.4 / 132 },
   desktop: { width: 1280, height: 800, mm: 25.4 / 96 },
 } as const
 export type FrameName = keyof typeof FRAMES
@@ -22,18 +27,19 @@ export const FRAME_NAMES = Object.keys(FRAMES) as FrameName[]
 export type Frame = { width: number; height: number; safe: number }
 export const FRAME_BOUNDS = { side: [200, 4000], safe: [0, 120] } as const
 
-/** Smaller than this, a card is hard to hit with a finger; in CSS px (WCAG 2.2, success criterion 2.5.5). */
-export const TOUCHABLE = 44
+/** A screen of that name, with nothing kept free at its edges. */
+export const frameOf = (name: FrameName): Frame => ({
+  width: FRAMES[name].width,
+  height: FRAMES[name].height,
+  safe: 0,
+})
 
-type Shown = Around & {
-  board: Pick<Settings['board'], 'rows' | 'columns'>
-  look: Pick<Settings['look'], 'shape'>
-}
+type Shown = Around & Laid
 
 /** The surface that a level's board has on this screen, in CSS px. */
 function surfaceIn(frame: Frame, shown: Shown): Surface {
   const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
-  return tableSurface(width, height, CARD_RATIO[shown.look.shape])
+  return tableSurface(width, height, shown)
 }
 
 /** Where the cells of a level lie on this screen, by the one geometry. x and y count from the table's corner. */
@@ -54,10 +60,13 @@ export function touchSize(frame: Frame, shown: Shown): number {
 }
 
 /**
- * The board nearest to this one whose cards can be touched on this screen: as many cards as possible, at most those of now, even
+ * The board nearest to this one whose cards can be touched on all of these screens: as many cards as possible, at most those of now, even
  * without gaps, and of these the one most like it. Null if there is none.
  */
-export function nearestTouchable(frame: Frame, shown: Shown): { rows: number; columns: number } | null {
+export function nearestTouchable(
+  frames: readonly Frame[],
+  shown: Shown,
+): { rows: number; columns: number } | null {
   const { rows, columns } = shown.board
   const [low, high] = BOUNDS.side
   let best: { rows: number; columns: number } | null = null
@@ -65,7 +74,8 @@ export function nearestTouchable(frame: Frame, shown: Shown): { rows: number; co
   for (let r: number = low; r <= high; r++)
     for (let c: number = low; c <= high; c++) {
       if ((r * c) % 2 || r * c > rows * columns) continue
-      if (touchSize(frame, { ...shown, board: { rows: r, columns: c } }) < TOUCHABLE) continue
+      const board = { rows: r, columns: c }
+      if (frames.some((frame) => touchSize(frame, { ...shown, board }) < TOUCHABLE)) continue
       const cost = (rows * columns - r * c) * 100 + Math.abs(r - rows) + Math.abs(c - columns)
       if (cost < bestCost) {
         best = { rows: r, columns: c }

@@ -1,7 +1,8 @@
+import type { Board } from '../board/cells.ts'
 import type { Card } from '../deck/card.ts'
 import { openCells } from '../board/cells.ts'
 import { contentsOf } from './contents.ts'
-import { keyOf, once, type Board } from './step-rule.ts'
+import { keyOf, once } from './step-rule.ts'
 
 /**
  * Whether it is proved that these cards cannot be laid so that matching ones lie `steps` apart. False says nothing: it may be that they can.

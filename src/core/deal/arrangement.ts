@@ -39,12 +39,12 @@ export class Arrangement {
     return this.near[place * this.width + this.twins[place]!]!
   }
 
-  /** By how much a swap of two places would raise the number of matching cards that are too close; NaN if it would change nothing. */
-  worse(i: number, j: number): number {
+  /** By how much a swap of two places would raise the number of matching cards that are too close; null if it would change nothing. */
+  worse(i: number, j: number): number | null {
     const { faces, twins, near, width } = this
     const one = faces[i]!
     const other = faces[j]!
-    if (one === other) return NaN
+    if (one === other) return null
     const oneTwin = twins[i]!
     const otherTwin = twins[j]!
     const atI = i * width

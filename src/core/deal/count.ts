@@ -1,4 +1,4 @@
-import { selectPairs } from '../deck/select.ts'
+import { comeAgain, drawnPairs } from '../deck/select.ts'
 import type { Pair } from '../deck/pair.ts'
 import type { Settings } from '../settings/settings.ts'
 import { openCells } from '../board/cells.ts'
@@ -53,17 +53,21 @@ export function logDeals(
   { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
 ): number | null {
   if (deal.way === 'arranged') return 0
-  const selection = selectPairs(pairs, fill.use)
+  const drawn = drawnPairs(pairs, fill)
+  const selection = [...new Set(drawn)]
   const cells = openCells(board)
   const needed = cells.length / 2
   const related = selection.filter((pair) => pairs[pair]!.b).length
   const stepwise = deal.way === 'apart' || deal.way === 'close'
-  if (stepwise && selection.length < needed && !(deal.way === 'apart' && deal.steps === 1)) return null
+  if (stepwise && comeAgain(drawn, needed) && !(deal.way === 'apart' && deal.steps === 1)) return null
 
   /** the logarithm of 1 / the ways in which a pair's own cards can change places without a difference */
   const weight = (copies: number, isRelated: boolean): number =>
     deal.way === 'in-order' ? 0 : isRelated ? -2 * logFactorial(copies) : -logFactorial(2 * copies)
-  const picked = picks(fill, selection.length, needed)
+  const picked: Picks =
+    fill.repeat === 'counts'
+      ? { kind: 'fixed', copies: (i) => fill.counts[pairs[selection[i]!]!.id]! }
+      : picks(fill, selection.length, needed)
   const of = (isRelated: boolean, from: number, to: number): Logs =>
     Array.from({ length: to - from + 1 }, (_, i) => weight(from + i, isRelated))
   let sum: number

@@ -1,5 +1,5 @@
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
-import { selectPairs } from '../deck/select.ts'
+import { comeAgain, drawnPairs } from '../deck/select.ts'
 import type { Pair } from '../deck/pair.ts'
 import { BOUNDS, type Settings } from '../settings/settings.ts'
 import { good, type Result } from '../result.ts'
@@ -22,6 +22,7 @@ export type DealCode =
   | 'too-few-cards'
   | 'too-few-pairs'
   | 'no-pairs'
+  | 'counts-sum'
   | 'arranged-wrong'
   | 'steps-unreachable'
   | 'steps-by-chance'
@@ -99,7 +100,15 @@ export function prepareDeal(
     return good({ ...made, deal: () => value, cards: () => value.filter((card) => card !== NO_CARD) })
   }
 
-  const selection = selectPairs(pairs, fill.use)
+  const selection = drawnPairs(pairs, fill)
+  const counted = fill.repeat === 'counts'
+  if (counted && selection.length !== needed)
+    return no(
+      'counts-sum',
+      'fill',
+      'counts',
+      `the board needs ${needed} ${needed === 1 ? 'pair' : 'pairs'}, and the counts add up to ${selection.length}`,
+    )
   if (selection.length === 0) return no('no-pairs', 'fill', 'use', 'no pair of the deck is chosen')
   if (selection.length < needed && fill.repeat === 'never')
     return no(
@@ -116,7 +125,7 @@ export function prepareDeal(
     fixed?.slice() ?? cardsOf(fillPairs(selection, needed, fill, streamOf(seed, 'picking')))
   const way = wayToLay(
     settings,
-    selection.length < needed ? () => fillsOf(pairs, selection, needed, fill) : null,
+    comeAgain(selection, needed) ? () => fillsOf(pairs, selection, needed, fill) : null,
     brief,
   )
   if (!way.ok) return way
@@ -135,7 +144,7 @@ export function prepareDeal(
   })
 }
 
-/** The cards of every kind of fill of a level that repeats its pairs evenly: by how many of those that come once more are identical. */
+/** The cards of every kind of fill of a level that repeats its pairs, but not at random: by how many of those that come once more are identical. */
 function fillsOf(
   pairs: readonly Pair[],
   selection: readonly number[],
@@ -172,9 +181,9 @@ export function stepsReach(
   const inOrder = prepareDeal(pairs, { ...settings, deal: { ...deal, way: 'in-order' } })
   if (!inOrder.ok) return null
   const limits = { ...stepLimits(board), proved: true }
-  const selection = selectPairs(pairs, fill.use)
+  const selection = drawnPairs(pairs, fill)
   const needed = inOrder.value.pairs
-  if (selection.length >= needed) return limits
+  if (!comeAgain(selection, needed)) return limits
   if (fill.repeat === 'at-random') return { ...limits, apart: 1 }
   const { steps, proved } = mostApart(board, fillsOf(pairs, selection, needed, fill))
   return { ...limits, apart: steps, proved }

@@ -1,3 +1,4 @@
+import type { Board } from '../board/cells.ts'
 import { cardOf, isRelated, pairOf, sideOf, type Card } from '../deck/card.ts'
 import { isProvedTooFar } from './apart-bound.ts'
 import { Arrangement, type TooClose } from './arrangement.ts'
@@ -7,7 +8,7 @@ import { contentsOf } from './contents.ts'
 import { layOnLattice } from './lattice.ts'
 import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
-import { keyOf, once, stepLimit, type Board } from './step-rule.ts'
+import { keyOf, once, stepLimit } from './step-rule.ts'
 import { cellGraph } from '../board/steps.ts'
 import { mendApart, swapApart } from './swaps.ts'
 

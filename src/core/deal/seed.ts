@@ -6,7 +6,14 @@ import { murmur128 } from './murmur.ts'
 export type Stream = { next(): number }
 
 /** The number of each purpose goes into the hash as its seed. docs/shuffle.md lists them. */
-export const PURPOSES = { picking: 1, shuffling: 2, swaps: 3 } as const
+export const PURPOSES = {
+  picking: 1,
+  shuffling: 2,
+  swaps: 3,
+  choosing: 4,
+  remembering: 5,
+  pacing: 6,
+} as const
 export type Purpose = keyof typeof PURPOSES
 
 /** The code points of a text in NFC. Plain ASCII, the common case, needs no normalising. */

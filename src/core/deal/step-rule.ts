@@ -1,9 +1,8 @@
-import { BOUNDS, type Settings } from '../settings/settings.ts'
-import { openCells } from '../board/cells.ts'
+import { BOUNDS } from '../settings/settings.ts'
+import { openCells, type Board } from '../board/cells.ts'
 import { leastPerfectMatching, perfectMatching, type Mates } from './matching.ts'
 import { cellGraph, type CellGraph } from '../board/steps.ts'
 
-export type Board = Settings['board']
 export type StepWay = 'apart' | 'close'
 /** A rule of steps on one board: which places twins may take, and the first way in which all of them can be paired. */
 export type StepRule = { graph: CellGraph; start: Mates }

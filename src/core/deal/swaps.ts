@@ -27,7 +27,8 @@ export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks
       const j = draw(stream, size)
       if (i === j) continue
       const worse = laid.worse(i, j)
-      let taken = worse === worse
+      if (worse === null) continue
+      let taken = true
       for (let d = 0; taken && d < worse; d++) taken = draw(stream, odds) === 0
       if (taken) laid.swap(i, j, worse)
     }
@@ -50,8 +51,8 @@ export function mendApart(cards: Card[], close: TooClose, stream: Stream): boole
     for (let place = 0; place < size; place++)
       for (let left = PARTNERS; left > 0 && laid.badAt(place) > 0; left--) {
         const other = draw(stream, size)
-        const worse = place === other ? NaN : laid.worse(place, other)
-        if (!(worse <= 0)) continue
+        const worse = place === other ? null : laid.worse(place, other)
+        if (worse === null || worse > 0) continue
         laid.swap(place, other, worse)
         break
       }

@@ -11,5 +11,15 @@ export type Pair = { id: string; name: string; tags?: string[]; a: Face; b?: Fac
 /** What lies in the middle of a back: a picture of the library, or an own image. */
 type Emblem = { kind: 'picture'; name: string } | { kind: 'image'; src: string }
 
-/** What every card shows face down: a pattern in two colours, an emblem on it, or an own image over all of it. */
-export type Back = { pattern: Pattern; ink: string; paper: string; emblem?: Emblem; image?: string }
+/** A colour laid over an own image on the back; `strength` in percent, at 100 nothing of the image is seen. */
+type Tint = { colour: string; strength: number }
+
+/** What every card shows face down: a pattern in two colours, an emblem on it, or an own image over all of it, which may be tinted. */
+export type Back = {
+  pattern: Pattern
+  ink: string
+  paper: string
+  emblem?: Emblem
+  image?: string
+  tint?: Tint
+}

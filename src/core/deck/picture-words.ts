@@ -1,3 +1,5 @@
+import { capitalized } from './capitalized.ts'
+
 /** Ends of library names that tell a sign from its neighbours in a table of signs, and say nothing of what the picture shows. */
 const TAIL = /-(not-done|blood-type|symbol|medium|medium-light|medium-dark|dark|(?<!(traffic|car)-)light)$/
 
@@ -5,7 +7,4 @@ const TAIL = /-(not-done|blood-type|symbol|medium|medium-light|medium-dark|dark|
 export const pictureWords = (name: string): string => name.replaceAll('-', ' ')
 
 /** What a library picture shows, as the name of a pair: "Hourglass". In: its name, as face.name has it. */
-export function pictureTitle(name: string): string {
-  const words = pictureWords(name.replace(TAIL, ''))
-  return words.charAt(0).toUpperCase() + words.slice(1)
-}
+export const pictureTitle = (name: string): string => capitalized(pictureWords(name.replace(TAIL, '')))

@@ -1,5 +1,5 @@
 import type { Pair } from './pair.ts'
-import type { Use } from '../settings/settings.ts'
+import type { Settings, Use } from '../settings/settings.ts'
 
 /** All tags of these pairs, each once, by the alphabet. */
 export function tagsOf(pairs: readonly Pair[]): string[] {
@@ -25,3 +25,15 @@ export function selectPairs(pairs: readonly Pair[], use: Use): number[] {
   }
   return all.slice(use.from - 1, use.to)
 }
+
+/** What a level's boards are filled from, as indices into the deck, in deck order: the pairs it uses, or, where they are counted, each as often as it is to come. */
+export function drawnPairs(pairs: readonly Pair[], { use, repeat, counts }: Settings['fill']): number[] {
+  if (repeat !== 'counts') return selectPairs(pairs, use)
+  return pairs.flatMap(({ id }, index) =>
+    Array.from({ length: Object.hasOwn(counts, id) ? counts[id]! : 0 }, () => index),
+  )
+}
+
+/** Whether a board of so many pairs, filled from these, holds some pair more than once. */
+export const comeAgain = (drawn: readonly number[], needed: number): boolean =>
+  drawn.length < needed || new Set(drawn).size < drawn.length

@@ -1,3 +1,4 @@
+import { capitalized } from './capitalized.ts'
 import type { Face, Pair } from './pair.ts'
 import { newId } from '../settings/new-id.ts'
 import { numberWord } from './number-word.ts'
@@ -88,10 +89,9 @@ const dots = (count: number, encode: Encode): Face =>
     DOTS[count - 1]!.map(
       (place) => `<circle cx="${20 + (place % 3) * 30}" cy="${20 + Math.floor(place / 3) * 30}" r="11"/>`,
     ).join(''),
-    count === 1 ? 'One dot' : `${title(numberWord(count))} dots`,
+    count === 1 ? 'One dot' : `${capitalized(numberWord(count))} dots`,
     encode,
   )
-const title = (word: string): string => word.charAt(0).toUpperCase() + word.slice(1)
 
 /**
  * The pairs `from` to `to` (1-based) of a series. In: `twin`, which of SERIES_TWINS; `encode`, which makes a data URL of an SVG;
@@ -130,7 +130,7 @@ function member(
     }
     case 'numbers': {
       const b = twin === 1 ? text(numberWord(n)) : twin === 2 ? dots(n, encode) : null
-      return { name: title(numberWord(n)), a: text(String(n)), ...(b ? { b } : {}) }
+      return { name: capitalized(numberWord(n)), a: text(String(n)), ...(b ? { b } : {}) }
     }
     case 'colours': {
       const [name, colour] = COLOURS[n - 1]!
@@ -141,7 +141,7 @@ function member(
       return { name, a: swatch, ...(twin ? { b: text(name) } : {}) }
     }
     case 'dots':
-      return { name: title(numberWord(n)), a: dots(n, encode), ...(twin ? { b: text(String(n)) } : {}) }
+      return { name: capitalized(numberWord(n)), a: dots(n, encode), ...(twin ? { b: text(String(n)) } : {}) }
     case 'shapes': {
       const [name, svg] = SHAPES[n - 1]!
       return { name, a: drawing(svg, name, encode), ...(twin ? { b: text(name) } : {}) }

@@ -1,6 +1,7 @@
 import { imageType } from './image.ts'
 
 const NAMES = { png: 'a PNG image', jpeg: 'a JPEG image', gif: 'a GIF image', webp: 'a WebP image' } as const
+export const WEB_PAGE = 'a web page'
 /** How many bytes tell what a text is. */
 const HEAD = 1000
 
@@ -11,11 +12,7 @@ export function otherKind(bytes: Uint8Array): string | null {
   const type = imageType(bytes)
   if (type && type !== 'svg+xml') return NAMES[type]
   if (type)
-    return /<svg[\s>]/i.test(text)
-      ? 'an SVG image'
-      : /<html|<!doctype html/i.test(text)
-        ? 'a web page'
-        : 'XML'
+    return /<svg[\s>]/i.test(text) ? 'an SVG image' : /<html|<!doctype html/i.test(text) ? WEB_PAGE : 'XML'
   if (text.startsWith('%PDF')) return 'a PDF'
   if (text === '') return bytes.length ? null : 'empty'
   if (/^[{[]/.test(text) || text.startsWith('PK') || text.includes('\0')) return null

@@ -1,16 +1,17 @@
 import { z } from 'zod'
 import { cellIndex } from '../board/cells.ts'
-import { imagesOf } from '../game/images.ts'
+import { imagesOf, soundsOf } from '../game/own-files.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel } from '../settings/levels.ts'
 import { migrateGame } from '../game/migrations.ts'
 import { gameSchema, gameShape } from '../game/schema.ts'
 import { bad, good, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
+import { checkSoundUrl } from './sound.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 
-const GAME_FORMAT = 'lucky-twin/game'
-const GAME_VERSION = 2
+export const GAME_FORMAT = 'lucky-twin/game'
+export const GAME_VERSION = 3
 
 /** The whole file, for docs/schema. */
 export const gameFileSchema = z.strictObject({
@@ -25,18 +26,22 @@ export function readGame(text: string): Result<Game> {
   return json.ok ? gameFrom(json.value) : json
 }
 
-/** A game from parsed JSON: head, schema, images, and the gaps of every board. */
+/** A game from parsed JSON: head, schema, own images and sounds, and the gaps of every board. */
 export function gameFrom(value: unknown): Result<Game> {
   const head = readHead(value, GAME_FORMAT, GAME_VERSION)
   if (!head.ok) return head
-  const read = readWith(gameSchema, migrateGame(head.value))
+  const read = readWith(gameSchema, migrateGame(head.value.rest, head.value.version))
   if (!read.ok) return read
-  return imagesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
+  return ownFilesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
 }
 
-function imagesAreWrong(game: Game): Result<never> | null {
-  for (const { src, at } of imagesOf(game)) {
-    const checked = checkImageUrl(src)
+function ownFilesAreWrong(game: Game): Result<never> | null {
+  const checks = [
+    ...imagesOf(game).map((file) => ({ ...file, check: checkImageUrl })),
+    ...soundsOf(game).map((file) => ({ ...file, check: checkSoundUrl })),
+  ]
+  for (const { src, at, check } of checks) {
+    const checked = check(src)
     if (!checked.ok) {
       const where = checked.problem.at ? `${checked.problem.at}: ` : ''
       return bad(at, where + checked.problem.message)

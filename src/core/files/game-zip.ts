@@ -1,18 +1,21 @@
 import { strToU8, unzipSync, zipSync } from 'fflate'
 import { fromUint8Array, toUint8Array } from 'js-base64'
 import type { Game } from '../game/game.ts'
-import { imagesOf } from '../game/images.ts'
+import { imagesOf, ownFilesOf, soundsOf } from '../game/own-files.ts'
 import { SIZES, sizeWords } from '../settings/settings.ts'
 import { bad, cut, quoted, type Result } from '../result.ts'
 import { gameFrom, writeGame } from './game-file.ts'
 import { imageType } from './image.ts'
+import { soundType } from './sound.ts'
 import { parseJson } from './read-json.ts'
 import { readUtf8 } from './utf8.ts'
 
 const GAME = 'game.json'
+/** Endings of files that are not called as their type is. */
+const ENDINGS: Record<string, string> = { jpeg: 'jpg', mpeg: 'mp3' }
 
 /**
- * A game from the bytes of a NAME.game.zip: game.json, and art/… with each image's `src` relative.
+ * A game from the bytes of a NAME.game.zip: game.json, and art/… and sound/… with each image's and sound's `src` relative.
  * Nothing is unpacked beyond 64 MiB, and no entry beyond 8 MiB but game.json.
  */
 export function readGameZip(bytes: Uint8Array): Result<Game> {
@@ -22,7 +25,7 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   try {
     files = unzipSync(bytes, {
       filter({ name, originalSize }) {
-        if (name !== GAME && !name.startsWith('art/')) return false
+        if (name !== GAME && !/^(art|sound)\//.test(name)) return false
         total += originalSize
         if (total > SIZES.file || (name !== GAME && originalSize > SIZES.image)) tooLarge ||= name
         return tooLarge === ''
@@ -41,29 +44,34 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   const decoded = readUtf8(text)
   const json = decoded.ok ? parseJson(decoded.value) : decoded
   if (!json.ok) return bad(`${GAME}${json.problem.at ? `, ${json.problem.at}` : ''}`, json.problem.message)
-  for (const { src, at, put } of imagesOf(json.value)) {
+  const places = [
+    ...imagesOf(json.value).map((place) => ({ ...place, kind: 'image', typeOf: imageType })),
+    ...soundsOf(json.value).map((place) => ({ ...place, kind: 'audio', typeOf: soundType })),
+  ]
+  for (const { src, at, put, kind, typeOf } of places) {
     if (src.startsWith('data:')) continue
-    const image = Object.hasOwn(files, src) ? files[src] : undefined
-    if (!image) return bad(`${GAME}, ${at}`, `no ${quoted(src)} in this zip`)
-    put(`data:image/${imageType(image) ?? 'unknown'};base64,${fromUint8Array(image)}`)
+    const file = Object.hasOwn(files, src) ? files[src] : undefined
+    if (!file) return bad(`${GAME}, ${at}`, `no ${quoted(src)} in this zip`)
+    put(`data:${kind}/${typeOf(file) ?? 'unknown'};base64,${fromUint8Array(file)}`)
   }
   const game = gameFrom(json.value)
   return game.ok ? game : bad(`${GAME}, ${game.problem.at}`, game.problem.message)
 }
 
-/** The bytes of a game as a zip, its images as files under art/, each stored once. */
+/** The bytes of a game as a zip, its images as files under art/, its own sounds under sound/, each stored once. */
 export function writeGameZip(game: Game): Uint8Array {
   const file: unknown = JSON.parse(writeGame(game))
   const entries: Record<string, Uint8Array> = {}
   const names = new Map<string, string>()
-  for (const { src, put } of imagesOf(file)) {
-    const found = /^data:image\/([a-z]+)[^,]*,(.*)$/.exec(src)
+  for (const { src, put } of ownFilesOf(file)) {
+    const found = /^data:(image|audio)\/([a-z]+)[^,]*,(.*)$/.exec(src)
     if (!found) continue
+    const [, kind, type, content] = found
     let name = names.get(src)
     if (!name) {
-      name = `art/${names.size + 1}.${found[1] === 'jpeg' ? 'jpg' : found[1]}`
+      name = `${kind === 'image' ? 'art' : 'sound'}/${names.size + 1}.${ENDINGS[type!] ?? type}`
       names.set(src, name)
-      entries[name] = toUint8Array(found[2]!)
+      entries[name] = toUint8Array(content!)
     }
     put(name)
   }

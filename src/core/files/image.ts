@@ -1,14 +1,14 @@
 import { imageSize } from 'image-size'
-import { toUint8Array } from 'js-base64'
 import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
 import { bad, good, type Result } from '../result.ts'
+import { bytesOf } from './data-url.ts'
 import { checkSvg as checkMarkup } from './svg.ts'
 import { readUtf8 } from './utf8.ts'
 
 const IMAGE_TYPES = ['png', 'jpeg', 'webp', 'gif', 'svg+xml'] as const
 export type ImageType = (typeof IMAGE_TYPES)[number]
 
-const starts = (bytes: Uint8Array, text: string, at = 0): boolean =>
+export const starts = (bytes: Uint8Array, text: string, at = 0): boolean =>
   Array.from(text).every((letter, i) => bytes[at + i] === letter.charCodeAt(0))
 
 /** The type that a file's own bytes show, whatever its name says, or null. */
@@ -28,7 +28,7 @@ export const checkSvg = (text: string): Result<true> => checkMarkup(text, pixels
 
 /** The px of an image within an SVG, a data URL of a raster image. */
 function pixelsWithin(src: string): Result<number> {
-  const image = bytesOf(src)
+  const image = bytesOf(src, 'image', SIZES.image)
   if (!image.ok) return image
   const type = imageType(image.value.bytes)
   if (!type || type === 'svg+xml') return bad('', 'not a PNG, JPEG, WebP or GIF image')
@@ -100,26 +100,9 @@ export function checkImage(bytes: Uint8Array): Result<ImageType> {
   return checked.ok ? good(type) : bad(checked.problem.at, `an SVG that ${checked.problem.message}`)
 }
 
-/** The type that a base64 data URL says and its bytes. */
-function bytesOf(src: string): Result<{ type: string; bytes: Uint8Array }> {
-  const wrong = bad('', 'an image as data:image/TYPE;base64,… is expected')
-  const comma = src.slice(0, 64).indexOf(',')
-  const [head, coding] = src.slice(0, Math.max(0, comma)).split(';', 2)
-  if (!head?.startsWith('data:image/') || coding !== 'base64') return wrong
-  if (src.length - comma > (SIZES.image * 4) / 3 + 8) return bad('', largerThan(SIZES.image))
-  let end = src.length
-  while (end > src.length - 2 && src[end - 1] === '=') end--
-  for (let at = comma + 1; at < end; at++) if (!isBase64(src.charCodeAt(at))) return wrong
-  if (end === comma + 1) return wrong
-  return good({ type: head.slice(11), bytes: toUint8Array(src.slice(comma + 1)) })
-}
-
-const isBase64 = (code: number): boolean =>
-  (code >= 97 && code <= 122) || (code >= 65 && code <= 90) || (code >= 47 && code <= 57) || code === 43
-
 /** Checks an image given as a base64 data URL, as game files hold them. Out: its type. */
 export function checkImageUrl(src: string): Result<ImageType> {
-  const image = bytesOf(src)
+  const image = bytesOf(src, 'image', SIZES.image)
   if (!image.ok) return image
   const { type, bytes } = image.value
   if (!(IMAGE_TYPES as readonly string[]).includes(type))

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { Pair } from '../deck/pair.ts'
 import { pairSchema } from '../game/schema.ts'
-import { imagesOf } from '../game/images.ts'
+import { imagesOf } from '../game/own-files.ts'
 import { BOUNDS } from '../settings/settings.ts'
 import { bad, good, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
@@ -30,7 +30,7 @@ export function readPairs(text: string): Result<Pair[]> {
   if (!json.ok) return json
   const head = readHead(json.value, PAIRS_FORMAT, PAIRS_VERSION)
   if (!head.ok) return head
-  const read = readWith(z.strictObject({ pairs: pairsFileSchema.shape.pairs }), head.value)
+  const read = readWith(z.strictObject({ pairs: pairsFileSchema.shape.pairs }), head.value.rest)
   if (!read.ok) return read
   for (const { src, at } of imagesOf({ deck: { pairs: read.value.pairs } })) {
     const checked = checkImageUrl(src)

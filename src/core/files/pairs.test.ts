@@ -23,21 +23,70 @@ describe('words', () => {
   ])('%j', (text, pairs) => expect(brief(text)).toEqual(pairs))
 
   test('a header is known by its words, and by what the author says', () => {
-    expect(wordPairs('Word,Meaning\na,b', []).header).toEqual(['Word', 'Meaning'])
-    expect(wordPairs('sun,soleil\na,b', []).header).toBeNull()
+    expect(wordPairs('Word,Meaning\na,b', [])).toMatchObject({
+      header: true,
+      columns: [{ head: 'Word' }, { head: 'Meaning' }],
+    })
+    expect(wordPairs('sun,soleil\na,b', []).header).toBe(false)
     expect(wordPairs('sun,soleil\na,b', [], { header: true }).pairs).toHaveLength(1)
     expect(wordPairs('Word,Meaning\na,b', [], { header: false }).pairs).toHaveLength(2)
   })
   test('lines that can be no pair are told with their number', () => {
     expect(wordPairs(`a,b\n,c\n"x\ny",z\nd,e,f\n${'x'.repeat(201)},y`, [])).toMatchObject({
-      pairs: [{ id: 'a' }, { id: 'x-y' }],
-      leftOut: 3,
-      problems: [
-        'line 2: the first column is empty',
-        'line 5: more than two columns',
-        'line 6: longer than 200 characters',
-      ],
+      pairs: [{ id: 'a' }, { id: 'x-y' }, { id: 'd' }],
+      leftOut: 2,
+      problems: ['line 2: there is no text for one face', 'line 6: longer than 200 characters'],
     })
+  })
+  const parts = (text: string): string[] => wordPairs(text, []).columns.map(({ part }) => part)
+  test.each<[string, string, string[]]>([
+    ['two columns', 'sun;soleil', ['a', 'b']],
+    ['heads in any order', 'Answer,Tags,Question,Notes\nParis,city,France?,x', ['b', 'tags', 'a', 'nothing']],
+    ['numbers that count', '1,sun,soleil\n2,moon,lune\n3,star,étoile', ['nothing', 'a', 'b']],
+    [
+      'few words that come again',
+      'sun,soleil,sky\nmoon,lune,sky\ntea,thé,kitchen\ncup,tasse,kitchen',
+      ['a', 'b', 'tags'],
+    ],
+    ['more than there are parts for', 'a,b,c,d', ['a', 'b', 'nothing', 'nothing']],
+    ['words read aloud', 'word,meaning,aloud\nK,− · −,dash dot dash', ['a', 'b', 'aloud-b']],
+  ])('the parts of columns are guessed: %s', (_what, text, wanted) => expect(parts(text)).toEqual(wanted))
+
+  test('columns are what they are said to be', () => {
+    const read = wordPairs('7;sun;soleil;sky, light;the sun;solay', [], {
+      parts: ['nothing', 'a', 'b', 'tags', 'name', 'aloud-b'],
+    })
+    expect(read.pairs).toEqual([
+      {
+        id: 'the-sun',
+        name: 'the sun',
+        tags: ['sky', 'light'],
+        a: { kind: 'text', text: 'sun' },
+        b: { kind: 'text', text: 'soleil', alt: 'solay' },
+      },
+    ])
+  })
+  test('rows without a second face are counted, and are identical twins or left out', () => {
+    const text = 'sun,soleil\nmoon,\nstar\nsame,same'
+    expect(wordPairs(text, [])).toMatchObject({
+      oneFaced: 2,
+      leftOut: 0,
+      pairs: [{}, { id: 'moon' }, { id: 'star' }, {}],
+    })
+    const less = wordPairs(text, [], { oneFaced: 'leave-out' })
+    expect(less).toMatchObject({ oneFaced: 2, pairs: [{ id: 'sun' }, { id: 'same' }] })
+    // a list of one column asks nothing
+    expect(wordPairs('sun\nmoon', []).oneFaced).toBe(0)
+  })
+  test('thirty columns and a cell of 10,000 letters leave no row out for a column too many', () => {
+    const wide = Array.from({ length: 30 }, (_, i) => `c${i}`)
+    wide[29] = 'x'.repeat(10_000)
+    const read = wordPairs(`${wide.join(',')}\n${wide.join(',')}`, [])
+    expect(read.columns).toHaveLength(30)
+    expect(read.pairs).toHaveLength(2)
+    expect(
+      wordPairs(wide.join(','), [], { parts: wide.map((_, i) => (i === 29 ? 'a' : 'nothing')) }).problems,
+    ).toEqual(['line 1: longer than 200 characters'])
   })
   test('a torn quotation mark is told with the line where it begins', () => {
     expect(wordPairs('a,b\n"c,d\ne,f\n', [])).toMatchObject({

@@ -82,10 +82,14 @@ export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
 }
 
 /**
- * Checks the head that every file has. Out: the value without `format` and `version`.
+ * Checks the head that every file has. Out: the value without `format` and `version`, and the version.
  * An older version is for the caller to migrate; a newer one is refused.
  */
-export function readHead(value: unknown, format: string, version: number): Result<Record<string, unknown>> {
+export function readHead(
+  value: unknown,
+  format: string,
+  version: number,
+): Result<{ rest: Record<string, unknown>; version: number }> {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return bad('', `not a ${format} file: an object is expected`)
   const { format: found, version: given, ...rest } = value as Record<string, unknown>
@@ -101,5 +105,5 @@ export function readHead(value: unknown, format: string, version: number): Resul
       'version',
       `${quotedValue(given)} is newer than this Lucky Twin reads (${version}); update it to open this file`,
     )
-  return good(rest)
+  return good({ rest, version: given as number })
 }

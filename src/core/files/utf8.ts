@@ -37,7 +37,7 @@ function lineOf(bytes: Uint8Array): string {
 }
 
 /** What bytes that are not UTF-8 seem to be, by their first bytes and how they are spread. */
-function encodingOf(bytes: Uint8Array): string {
+export function encodingOf(bytes: Uint8Array): string {
   const [first, second] = bytes
   if (first === 0xff && second === 0xfe) return 'UTF-16 (little-endian)'
   if (first === 0xfe && second === 0xff) return 'UTF-16 (big-endian)'

@@ -3,84 +3,123 @@ import type { Pair } from '../deck/pair.ts'
 import { newId } from '../settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 
-/** Pairs from two columns of text, as they were understood. */
+/** What a column of words is for. */
+export type Part = 'a' | 'b' | 'name' | 'tags' | 'aloud-a' | 'aloud-b' | 'nothing'
+/** A column as it was found: its head, if the first row names the columns, its first cells, and what it is for. */
+export type Column = { head: string; cells: string[]; part: Part }
+
+/** Pairs from columns of text, as they were understood. */
 export type WordPairs = {
   pairs: Pair[]
+  columns: Column[]
   /** what parts the columns */
   separator: string
-  /** the first row, if it names the columns */
-  header: [string, string] | null
+  /** whether the first row names the columns */
+  header: boolean
+  /** rows that have no second face, though there is a column for it */
+  oneFaced: number
   /** lines that are no pair, with their number and why; the first of them */
   problems: string[]
   /** how many lines were left out */
   leftOut: number
 }
+export type WordOptions = {
+  /** whether the first row names the columns; left out, it is found out */
+  header?: boolean
+  /** what each column is for; left out, it is guessed */
+  parts?: readonly Part[]
+  /** what becomes of a row without a second face */
+  oneFaced?: 'identical' | 'leave-out'
+  /** no more pairs than this are made */
+  room?: number
+}
 
 const SEPARATORS = ['\t', ';', '|', '=', ',']
 const MOST_TOLD = 50
+/** So many rows are looked at to guess what columns are for, and so many are shown. */
+const LOOKED_AT = 200
+const SHOWN = 4
+
 /** Words by which the head of a column is known. */
-const HEADS = new Set(
-  'word words meaning meanings term terms translation definition question answer first second left right front back side name pair twin text face english german french spanish italian latin'.split(
-    ' ',
-  ),
-)
+const heads = (words: string): Set<string> => new Set(words.split(' '))
+const HEADS: [Part, Set<string>][] = [
+  [
+    'tags',
+    heads(
+      'tag tags category categories group groups topic topics unit units chapter chapters lesson lessons theme themes',
+    ),
+  ],
+  ['name', heads('name names label labels title titles')],
+  ['aloud-b', heads('aloud alt pronunciation ipa spoken sound')],
+  ['nothing', heads('id ids no nr number # index note notes comment comments source')],
+  [
+    'b',
+    heads(
+      'meaning meanings translation translations definition definitions answer answers second right back twin german french spanish italian latin',
+    ),
+  ],
+  ['a', heads('word words term terms question questions first left front side face text pair english')],
+]
+const partOfHead = (head: string): Part | undefined =>
+  HEADS.find(([, words]) => words.has(head.toLowerCase()))?.[0]
+
+type Row = { line: number; cells: string[]; torn: boolean }
 
 /**
- * Pairs from typed, pasted or opened text: two columns separated by tab, semicolon, |, = or comma, in quotation marks where
- * they hold such a sign or a line break. A row with two columns is a related pair, a row with one an identical one. `header`
- * says whether the first row names the columns; left out, it is found out. No more pairs than `room` are made, the rest is told.
+ * Pairs from typed, pasted or opened text: columns separated by tab, semicolon, |, = or comma, in quotation marks where they hold such a sign or a
+ * line break. Each column is given a part: one face, the other face, name, tags, words read aloud, or nothing. A row without a second face is an
+ * identical pair, or is left out. What there is no room for is told.
  */
-export function wordPairs(
-  text: string,
-  taken: readonly string[],
-  options: { header?: boolean; room?: number } = {},
-): WordPairs {
-  const room = options.room ?? BOUNDS.pairs[1]
+export function wordPairs(text: string, taken: readonly string[], options: WordOptions = {}): WordPairs {
   const clean = text.replace(/^\ufeff/, '')
   const separator = separatorOf(clean)
-  const ids = new Set(taken)
-  const made: WordPairs = { pairs: [], separator, header: null, problems: [], leftOut: 0 }
+  const rows = rowsOf(clean, separator)
+  const header = options.header ?? isHeader(rows[0])
+  const body = header ? rows.slice(1) : rows
+  const width = rows.slice(0, LOOKED_AT).reduce((most, { cells }) => Math.max(most, cells.length), 0)
+  const guessed = guessParts(width, header ? rows[0]!.cells : [], body)
+  const parts = guessed.map((part, i) => options.parts?.[i] ?? part)
+  const made: WordPairs = {
+    pairs: [],
+    columns: parts.map((part, i) => ({
+      head: header ? (rows[0]!.cells[i] ?? '') : '',
+      cells: body.slice(0, SHOWN).map(({ cells }) => cells[i] ?? ''),
+      part,
+    })),
+    separator,
+    header,
+    oneFaced: 0,
+    problems: [],
+    leftOut: 0,
+  }
   const tell = (line: number, why: string): void => {
     made.leftOut++
     if (made.problems.length < MOST_TOLD) made.problems.push(`line ${line}: ${why}`)
   }
-  let line = 1
-  let from = 0
-  let first = true
+  const room = options.room ?? BOUNDS.pairs[1]
+  const ids = new Set(taken)
   let beyond = 0
-  Papa.parse<string[]>(clean, {
-    delimiter: separator,
-    step: ({ data, errors, meta }) => {
-      const here = line
-      const end = meta.cursor
-      for (let at = clean.indexOf('\n', from); at >= 0 && at < end; at = clean.indexOf('\n', at + 1)) line++
-      from = end
-      const columns = data.map((column) => column.replace(/\s+/g, ' ').trim())
-      if (!columns.some(Boolean)) return
-      if (errors.some(({ type }) => type === 'Quotes'))
-        return tell(here, 'a quotation mark is not closed; what follows it is not read')
-      if (first) {
-        first = false
-        const known = columns.length === 2 && columns.every((column) => HEADS.has(column.toLowerCase()))
-        if (options.header ?? known) {
-          made.header = [columns[0] ?? '', columns[1] ?? '']
-          return
-        }
-      }
-      if (made.pairs.length >= room) return void beyond++
-      const why = whyNot(columns)
-      if (why) return tell(here, why)
-      const [a, b] = columns as [string, string | undefined]
-      const id = newId(a, ids, 'pair')
-      ids.add(id)
-      made.pairs.push({
-        id,
-        name: a.slice(0, LENGTHS.name),
-        a: { kind: 'text', text: a },
-        ...(b && b !== a ? { b: { kind: 'text' as const, text: b } } : {}),
-      })
-    },
-  })
+  for (const { line, cells, torn } of body) {
+    if (torn) {
+      tell(line, 'a quotation mark is not closed; what follows it is not read')
+      continue
+    }
+    if (made.pairs.length >= room) {
+      beyond++
+      continue
+    }
+    const pair = pairOf(cells, parts, ids)
+    if (typeof pair === 'string') {
+      tell(line, pair)
+      continue
+    }
+    if (!pair.b && parts.includes('b') && !isTwin(cells, parts)) {
+      made.oneFaced++
+      if (options.oneFaced === 'leave-out') continue
+    }
+    ids.add(pair.id)
+    made.pairs.push(pair)
+  }
   if (beyond) {
     made.leftOut += beyond
     made.problems.unshift(
@@ -90,12 +129,95 @@ export function wordPairs(
   return made
 }
 
-function whyNot(columns: readonly string[]): string | null {
-  const [a = '', b = ''] = columns
-  if (!a) return 'the first column is empty'
-  if (columns.slice(2).some(Boolean)) return 'more than two columns'
+/** The rows of a text that hold anything, with the line where each begins. */
+function rowsOf(clean: string, separator: string): Row[] {
+  const rows: Row[] = []
+  let line = 1
+  let from = 0
+  Papa.parse<string[]>(clean, {
+    delimiter: separator,
+    step: ({ data, errors, meta }) => {
+      const here = line
+      const end = meta.cursor
+      for (let at = clean.indexOf('\n', from); at >= 0 && at < end; at = clean.indexOf('\n', at + 1)) line++
+      from = end
+      const cells = data.map((cell) => cell.replace(/\s+/g, ' ').trim())
+      if (cells.some(Boolean))
+        rows.push({ line: here, cells, torn: errors.some(({ type }) => type === 'Quotes') })
+    },
+  })
+  return rows
+}
+
+/** A first row names the columns if it knows all of two, or most of more. */
+function isHeader(row: Row | undefined): boolean {
+  const named = row?.cells.filter(Boolean) ?? []
+  const known = named.filter(partOfHead).length
+  return named.length > 1 && (named.length === 2 ? known === 2 : known > named.length / 2)
+}
+
+/** What columns are for: by their heads where they have some that are known, else by what they hold. The first two that are nothing else are the faces. */
+function guessParts(width: number, head: readonly string[], body: readonly Row[]): Part[] {
+  const looked = body.slice(0, LOOKED_AT)
+  const taken = new Set<Part>()
+  const parts = Array.from({ length: width }, (_, i): Part | undefined => {
+    const cells = looked.map(({ cells }) => cells[i] ?? '').filter(Boolean)
+    const part = partOfHead(head[i] ?? '') ?? (width > 2 ? partOfCells(cells) : undefined)
+    if (!part || (part !== 'nothing' && taken.has(part))) return undefined
+    taken.add(part)
+    return part
+  })
+  return parts.map((part): Part => {
+    if (part) return part
+    const face = (['a', 'b'] as const).find((one) => !taken.has(one)) ?? 'nothing'
+    taken.add(face)
+    return face
+  })
+}
+
+/** Numbers that count rows are nothing; few words that come again and again are tags. */
+function partOfCells(cells: readonly string[]): Part | undefined {
+  const numbers = cells.map(Number)
+  if (cells.length > 1 && numbers.every((n, i) => Number.isInteger(n) && (i === 0 || n > numbers[i - 1]!)))
+    return 'nothing'
+  if (cells.length >= 4 && new Set(cells).size <= cells.length / 2) return 'tags'
+  return undefined
+}
+
+const cellsFor = (cells: readonly string[], parts: readonly Part[], part: Part): string[] =>
+  cells.filter((cell, i) => cell && parts[i] === part)
+const textFor = (cells: readonly string[], parts: readonly Part[], part: Part): string =>
+  cellsFor(cells, parts, part).join(' ')
+/** Whether both faces say the same, so that there is a second face, and the pair is an identical one. */
+const isTwin = (cells: readonly string[], parts: readonly Part[]): boolean =>
+  textFor(cells, parts, 'b') === textFor(cells, parts, 'a')
+
+/** The pair of a row, or why there is none. */
+function pairOf(cells: readonly string[], parts: readonly Part[], ids: ReadonlySet<string>): Pair | string {
+  const a = textFor(cells, parts, 'a')
+  const b = textFor(cells, parts, 'b')
+  if (!a) return 'there is no text for one face'
   if (a.length > LENGTHS.text || b.length > LENGTHS.text) return `longer than ${LENGTHS.text} characters`
-  return null
+  const alt = (part: Part): { alt?: string } => {
+    const words = textFor(cells, parts, part).slice(0, LENGTHS.alt)
+    return words ? { alt: words } : {}
+  }
+  const tags = [
+    ...new Set(
+      cellsFor(cells, parts, 'tags')
+        .flatMap((cell) => cell.split(/[,;|/]/))
+        .map((tag) => tag.trim().slice(0, LENGTHS.tag))
+        .filter(Boolean),
+    ),
+  ].slice(0, BOUNDS.tags[1])
+  const name = (textFor(cells, parts, 'name') || a).slice(0, LENGTHS.name)
+  return {
+    id: newId(name, ids, 'pair'),
+    name,
+    ...(tags.length ? { tags } : {}),
+    a: { kind: 'text', text: a, ...alt('aloud-a') },
+    ...(b && b !== a ? { b: { kind: 'text' as const, text: b, ...alt('aloud-b') } } : {}),
+  }
 }
 
 /** The sign that parts the columns: of those that occur, the one that stands on most of the first lines. */

@@ -1,4 +1,5 @@
 import type { DealCode } from '../deal/deal.ts'
+import type { Limit } from '../odds/winning.ts'
 import type { Section } from '../settings/settings.ts'
 
 /** Where in a game something is found: in the rules of a level, by its place in the ladder from 0, or of the house (null); in the deck; in a kept check. `key` may be empty. */
@@ -14,13 +15,16 @@ type Values = {
   'unknown-picture': { holder: string; name: string }
   /** `by`: the limit that even perfect luck does not keep */
   'cannot-be-won': { by: 'turns'; pairs: number; turns: number } | { by: 'clock' }
-  /** so many of so many games are won before the lives are gone; `games` 0: fewer than 1 of 100. With `half` lives half of them are. */
-  'needs-luck': { lives: number; won: number; games: number; half: number }
+  /** a perfect memory wins so many of so many games under this limit alone; `games` 0: fewer than 1 of 20. With `enough` it wins 9 of 10; null: not worked out, or there is none. */
+  'needs-luck': { by: Limit; limit: number; won: number; games: number; enough: number | null }
   'missing-alt': { pair: string }
+  'missing-alt-behind': Record<never, never>
   /** the first of them by name, and how many more there are */
   'unused-pairs': { names: string[]; more: number }
   /** a card so many px wide, on a screen of this size, where `touchable` px can be touched */
   'tiny-cards': { card: number; touchable: number; width: number; height: number }
+  /** the same on a phone held across, where the cards are large enough on one held upright */
+  'tiny-across': { card: number; touchable: number; width: number; height: number }
   /** two pairs by name, the id of the other, and how many more such twos there are */
   'look-alikes': { one: string; other: string; id: string; more: number }
   'back-like-face': { pair: string }
@@ -48,4 +52,7 @@ export function whereText({ level, section, key }: Where): string {
 
 /** Whether a finding is about how a board is filled and dealt. */
 export const isDealing = ({ where }: Finding): boolean =>
-  where.section === 'board' || where.section === 'fill' || where.section === 'deal'
+  where.section === 'board' ||
+  where.section === 'layout' ||
+  where.section === 'fill' ||
+  where.section === 'deal'

@@ -57,6 +57,33 @@ describe('findings that are kept', () => {
     expect(unusedPairs({ ...game, levels: [...game.levels, more] })).toEqual([])
     expect(unusedPairs(game)).toEqual([2, 3])
   })
+  test('of pairs that no level uses are mended in a level that uses a part, never in one that draws from the whole deck', () => {
+    const whole = gameWith({ board: { rows: 2, columns: 2 }, fill: { pick: 'first' } }, pairsNamed(4))
+    const labels = (game: Game): string[] => {
+      const unused = findingsOf(game).find(({ code }) => code === 'unused-pairs')!
+      return mendsOf(game, unused).map(({ label }) => label)
+    }
+    expect(labels(whole)).toEqual(['Remove these 2 pairs'])
+    const part = {
+      id: 'part',
+      name: 'Part',
+      board: { rows: 1, columns: 2 },
+      fill: { use: { pairs: ['p0'] } },
+    }
+    const first = { ...part, id: 'first-ones', name: 'First ones', fill: { use: { from: 1, to: 2 } } }
+    const both = { ...whole, levels: [first, part, whole.levels[0]!] }
+    expect(labels(both)[0]).toBe('Let "Part" use the whole deck')
+    const nested = { ...whole, levels: [part, first, whole.levels[0]!] }
+    const [mend] = mendsOf(
+      nested,
+      findingsOf(nested).find(({ code }) => code === 'unused-pairs')!,
+    )
+    expect(mend!.label).toBe('Let "First ones" use the first 4')
+    const mended = mend!.to(nested)
+    expect(unusedPairs(mended)).toEqual([])
+    expect(mended.levels[1]!.fill).toEqual({ use: { from: 1, to: 4 }, pick: 'random' })
+    expect([mended.levels[0], mended.levels[2]]).toEqual([part, whole.levels[0]])
+  })
 })
 
 test('of many levels that cannot be dealt the first ones say how many steps can be had', () => {

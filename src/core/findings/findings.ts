@@ -1,8 +1,9 @@
-import { selectPairs, tagsOf } from '../deck/select.ts'
+import { drawnPairs, tagsOf } from '../deck/select.ts'
 import { cellIndex, openCells } from '../board/cells.ts'
 import { prepareDeal } from '../deal/deal.ts'
-import { FRAMES, TOUCHABLE, touchSize } from '../board/frames.ts'
-import { BY_LUCK, livesNeeded } from '../odds/lives.ts'
+import { frameOf, touchSize, type FrameName } from '../board/frames.ts'
+import { TOUCHABLE } from '../board/geometry.ts'
+import { BY_LUCK, valueToWin, winsUnder, type Limit } from '../odds/winning.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game } from '../game/game.ts'
 import { type Level, resolveLevel } from '../settings/levels.ts'
@@ -87,9 +88,18 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
       add('warns', 'gap-outside', 'board', 'gaps', { gap, rows, columns })
   for (const { code, name } of unknownUses(game, settings)) add('warns', code, 'fill', 'use', { name })
 
-  const { width, height } = FRAMES.phone
-  const card = touchSize({ width, height, safe: 0 }, settings)
-  if (card < TOUCHABLE) add('warns', 'tiny-cards', 'board', '', { card, touchable: TOUCHABLE, width, height })
+  const tiny = (name: FrameName): FindingOf<'tiny-cards'>['values'] | null => {
+    const { width, height } = frameOf(name)
+    const card = touchSize(frameOf(name), settings)
+    return card < TOUCHABLE ? { card, touchable: TOUCHABLE, width, height } : null
+  }
+  const tinyUpright = tiny('phone')
+  const tinyAcross = tiny('phone-across')
+  if (tinyUpright) add('warns', 'tiny-cards', 'board', '', tinyUpright)
+  else if (tinyAcross) add('warns', 'tiny-across', 'board', '', tinyAcross)
+
+  const { behind } = settings.look
+  if (behind?.kind === 'image' && !behind.alt) add('warns', 'missing-alt-behind', 'look', 'behind.alt', {})
 
   const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
   if (!dealer.ok) {
@@ -102,14 +112,19 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   if (by === 'turns')
     add('stops', 'cannot-be-won', 'limits', 'turns', { by, pairs: dealer.value.pairs, turns: turns! })
   if (by === 'clock') add('stops', 'cannot-be-won', 'clock', 'limit', { by })
-  const needed = livesNeeded(settings, dealer.value)
-  if (needed && needed.share(lives!) < BY_LUCK)
-    add('warns', 'needs-luck', 'limits', 'lives', {
-      lives: lives!,
-      won: Math.round(needed.share(lives!) * needed.games),
-      games: needed.games,
-      half: needed.half,
-    })
+  const limits: [Limit, Section, string, number | null][] = [
+    ['lives', 'limits', 'lives', lives],
+    ['turns', 'limits', 'turns', turns],
+    ['clock', 'clock', 'limit', settings.clock.limit],
+  ]
+  for (const [limitBy, section, key, limit] of limits) {
+    // what nobody can win was told already
+    const wins = limitBy === by ? null : winsUnder(settings, dealer.value, limitBy)
+    if (!wins || limit === null || wins.share >= BY_LUCK) continue
+    const { won, games } = wins
+    const enough = isBrief ? null : valueToWin(settings, dealer.value, limitBy)
+    add('warns', 'needs-luck', section, key, { by: limitBy, limit, won, games, enough })
+  }
   return found
 }
 
@@ -117,7 +132,12 @@ function unknownUses(
   game: Game,
   settings: Settings,
 ): { code: 'unknown-pair' | 'unknown-tag'; name: string }[] {
-  const { use } = settings.fill
+  const { use, repeat, counts } = settings.fill
+  if (repeat === 'counts') {
+    const ids = new Set(game.deck.pairs.map((pair) => pair.id))
+    const names = Object.keys(counts).filter((id) => counts[id]! > 0 && !ids.has(id))
+    return names.map((name) => ({ code: 'unknown-pair', name }))
+  }
   if (use === 'all' || 'from' in use) return []
   if ('tags' in use) {
     const tags = new Set(tagsOf(game.deck.pairs))
@@ -137,7 +157,7 @@ function usedBy(game: Game, level: Level): Uint8Array {
     pairs.forEach(({ id }, i) => laid.has(id) && (used[i] = 1))
     return used
   }
-  const selection = selectPairs(pairs, fill.use)
+  const selection = drawnPairs(pairs, fill)
   const most = fill.pick === 'first' ? Math.ceil(openCells(board).length / 2) : selection.length
   for (const pair of selection.slice(0, most)) used[pair] = 1
   return used

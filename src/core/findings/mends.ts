@@ -1,18 +1,20 @@
-import { selectPairs } from '../deck/select.ts'
+import { drawnPairs } from '../deck/select.ts'
 import { boardFor, evenBoards } from '../board/board-for.ts'
 import { cellIndex, cellName, openCells } from '../board/cells.ts'
 import { prepareDeal, stepsReach } from '../deal/deal.ts'
-import { FRAMES, nearestTouchable } from '../board/frames.ts'
+import { frameOf, nearestTouchable, touchSize } from '../board/frames.ts'
+import { TOUCHABLE } from '../board/geometry.ts'
 import { BACK_COLOURS } from '../deck/back.ts'
 import { withoutPairs } from '../deck/edit.ts'
 import { cardName } from '../deck/card-name.ts'
 import type { Finding } from './finding.ts'
+import { amountToWin } from './words.ts'
 import { unusedPairs } from './findings.ts'
 import { NO_CARD } from '../deck/card.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel, writeSettings } from '../settings/levels.ts'
-import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
-import { shortestClock } from '../odds/luckiest.ts'
+import type { Section, Settings } from '../settings/settings.ts'
+import { valueToWin, type Limit } from '../odds/winning.ts'
 
 /** One press that mends a finding: what the button says, and the game as it is then. */
 export type Mend = { label: string; to: (game: Game) => Game }
@@ -34,7 +36,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
     case 'too-few-cards':
       return [{ label: 'Fill all gaps', to: say('board', { gaps: [] }) }]
     case 'too-few-pairs': {
-      const count = selectPairs(game.deck.pairs, fill.use).length
+      const count = drawnPairs(game.deck.pairs, fill).length
       const smaller = boardFor(count)
       return [
         { label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) },
@@ -65,6 +67,8 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
         shuffleInstead,
       ]
     }
+    case 'counts-sum':
+      return [{ label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) }]
     case 'steps-by-chance':
       return [{ label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) }, shuffleInstead]
     case 'arranged-wrong': {
@@ -86,27 +90,25 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
     case 'unknown-pair':
     case 'unknown-tag':
       return [useAll]
-    case 'tiny-cards': {
-      const near = nearestTouchable({ ...FRAMES.phone, safe: 0 }, settings)
+    case 'tiny-cards':
+    case 'tiny-across': {
+      const frame = frameOf(finding.code === 'tiny-cards' ? 'phone' : 'phone-across')
+      const { size, ...rest } = settings.layout
+      const fits = { ...settings, layout: { ...rest, size: null } }
+      if (size && touchSize(frame, fits) >= TOUCHABLE)
+        return [{ label: 'Cards as large as fits', to: say('layout', { size: null }) }]
+      // upright and across, if there is such a board
+      const near =
+        nearestTouchable([frameOf('phone'), frameOf('phone-across')], settings) ??
+        nearestTouchable([frame], settings)
       return near
         ? [{ label: `${near.rows} × ${near.columns}`, to: say('board', { ...near, gaps: [] }) }]
         : []
     }
-    case 'cannot-be-won': {
-      if (finding.values.by === 'turns') {
-        const turns = finding.values.pairs
-        return [{ label: `${turns} turns`, to: say('limits', { turns }) }]
-      }
-      const dealer = prepareDeal(game.deck.pairs, settings)
-      const limit = dealer.ok ? shortestClock(settings, dealer.value.cards('findings')) : null
-      return limit === null ? [] : [{ label: `A clock of ${limit / 1000} s`, to: say('clock', { limit }) }]
-    }
-    case 'needs-luck': {
-      const lives = finding.values.half
-      return lives <= BOUNDS.lives[1]
-        ? [{ label: `${lives} lives`, to: say('limits', { lives }) }]
-        : [{ label: 'No lives to lose', to: say('limits', { lives: null }) }]
-    }
+    case 'cannot-be-won':
+      return toWin(game, settings, finding.values.by, say)
+    case 'needs-luck':
+      return toWin(game, settings, finding.values.by, say)
     case 'look-alikes': {
       const { other, id } = finding.values
       return [
@@ -132,6 +134,28 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
   }
 }
 
+/** The most severe limit with which a perfect memory wins in 9 of 10 games, or, where there is none, no such limit. */
+function toWin(game: Game, settings: Settings, by: Limit, say: Say): Mend[] {
+  const dealer = prepareDeal(game.deck.pairs, settings)
+  if (!dealer.ok) return []
+  const value = valueToWin(settings, dealer.value, by)
+  if (value !== null) {
+    const label = amountToWin(by, value)
+    return [
+      by === 'clock'
+        ? { label, to: say('clock', { limit: value }) }
+        : { label, to: say('limits', { [by]: value }) },
+    ]
+  }
+  if (by === 'clock') return [{ label: 'No clock', to: say('clock', { mode: 'off' }) }]
+  return [
+    {
+      label: by === 'lives' ? 'No lives to lose' : 'No limit to the turns',
+      to: say('limits', { [by]: null }),
+    },
+  ]
+}
+
 function oddBoard(say: Say, board: Settings['board']): Mend[] {
   const open = openCells(board)
   const middle = cellName(open[Math.floor(open.length / 2)]!, board.columns)
@@ -155,18 +179,36 @@ export function layAnew(game: Game, settings: Settings, seed = 'laid anew'): (st
 
 function unused(game: Game): Mend[] {
   const places = new Set(unusedPairs(game))
-  const last = game.levels.at(-1)!
   return [
-    {
-      label: `Let "${last.name}" use the whole deck`,
-      to: (now) => writeSettings(now, last.id, 'fill', { use: 'all', pick: 'random' }),
-    },
+    ...useMore(game),
     {
       label: places.size === 1 ? 'Remove this pair' : `Remove these ${places.size} pairs`,
       to: (now) => ({
         ...now,
         deck: { ...now.deck, pairs: now.deck.pairs.filter((_, i) => !places.has(i)) },
       }),
+    },
+  ]
+}
+
+/** The last level that uses a part of the deck uses more of it. One that draws from the whole deck does so on purpose, and stays as it is. */
+function useMore(game: Game): Mend[] {
+  const last = game.levels.findLast((level) => {
+    const { fill, deal } = resolveLevel(game, level)
+    return fill.use !== 'all' && fill.repeat !== 'counts' && deal.way !== 'arranged'
+  })
+  if (!last) return []
+  const { use } = resolveLevel(game, last).fill
+  const { length } = game.deck.pairs
+  const isFirst = typeof use === 'object' && 'from' in use && use.from === 1
+  return [
+    {
+      label: `Let "${last.name}" use ${isFirst ? `the first ${length}` : 'the whole deck'}`,
+      to: (now) =>
+        writeSettings(now, last.id, 'fill', {
+          use: isFirst ? { from: 1, to: length } : 'all',
+          pick: 'random',
+        }),
     },
   ]
 }

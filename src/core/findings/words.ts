@@ -1,9 +1,19 @@
+import type { Limit } from '../odds/winning.ts'
 import type { Finding, FindingCode, FindingOf } from './finding.ts'
 
 /** `level` is what a sentence calls the level. */
 type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
 
-const lasts = (lives: number): string => `${lives} ${lives === 1 ? 'life lasts' : 'lives last'}`
+/** A limit in words: "3 lives", "40 turns", "1:30 on the clock". */
+function amount(by: Limit, value: number): string {
+  if (by === 'turns') return `${value} ${value === 1 ? 'turn' : 'turns'}`
+  if (by === 'lives') return `${value} ${value === 1 ? 'life' : 'lives'}`
+  const seconds = Math.ceil(value / 1000)
+  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} on the clock`
+}
+const isAre = (by: Limit, value: number): string => (by === 'clock' || value === 1 ? 'is' : 'are')
+/** The same as a way to mend it. */
+export const amountToWin = (by: Limit, value: number): string => `${amount(by, value)}: wins 9 of 10`
 const dealWords = ({ why }: { why: string }): string => why
 
 const WORDS: Words = {
@@ -11,6 +21,7 @@ const WORDS: Words = {
   'too-few-cards': dealWords,
   'too-few-pairs': dealWords,
   'no-pairs': dealWords,
+  'counts-sum': dealWords,
   'arranged-wrong': dealWords,
   'steps-unreachable': dealWords,
   'steps-by-chance': dealWords,
@@ -22,12 +33,18 @@ const WORDS: Words = {
     values.by === 'turns'
       ? `${level} cannot be won: ${values.pairs} pairs cannot be found in ${values.turns} turns`
       : `${level} cannot be won: even perfect luck takes longer than the clock`,
-  'needs-luck': ({ lives, won, games, half }) =>
-    `${lasts(lives)} a perfect memory in ${games ? `${won} of ${games}` : 'fewer than 1 of 100'} games; ${half} last in half of them`,
+  'needs-luck': ({ by, limit, won, games, enough }) => {
+    const often = games ? `${won} of ${games}` : 'fewer than 1 of 20'
+    const more = enough === null ? '' : `; ${amount(by, enough)} ${isAre(by, enough)} in 9 of 10`
+    return `only luck wins: ${amount(by, limit)} ${isAre(by, limit)} enough for a perfect memory in ${often} games${more}`
+  },
   'missing-alt': ({ pair }) => `${pair}: this image has no words for those who cannot see it`,
+  'missing-alt-behind': () => 'the picture behind the cards has no words for those who cannot see it',
   'unused-pairs': ({ names, more }) => `no level uses ${names.join(', ')}${more ? ` and ${more} more` : ''}`,
   'tiny-cards': ({ card, touchable, width, height }) =>
     `on a phone of ${width} × ${height} px a card is ${card} px; ${touchable} can be touched`,
+  'tiny-across': ({ card, touchable, width, height }) =>
+    `on a phone held across, ${width} × ${height} px, a card is ${card} px; ${touchable} can be touched`,
   'look-alikes': ({ one, other, more }) =>
     `${one} and ${other} look alike${more ? `, and ${more} more such pairs` : ''}`,
   'back-like-face': ({ pair }) => `the back could be taken for ${pair}`,

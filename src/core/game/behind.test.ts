@@ -6,7 +6,7 @@ import { readGameZip, writeGameZip } from '../files/game-zip.ts'
 import { problemLine } from '../result.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
 import { gifOf } from '../testing/images.ts'
-import { imagesOf } from './images.ts'
+import { imagesOf } from './own-files.ts'
 import { DEFAULTS, type Behind } from '../settings/settings.ts'
 
 const src = `data:image/gif;base64,${fromUint8Array(gifOf(3, 2, [[3, 2]]))}`

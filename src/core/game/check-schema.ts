@@ -26,6 +26,7 @@ export const expectSchema = z.strictObject({
   misses: count.optional(),
   found: count.optional(),
   lucky: count.optional(),
+  glimpsed: count.optional(),
   slips: count.optional(),
   fresh: count.optional(),
   longestStreak: count.optional(),

@@ -1,3 +1,4 @@
+import { capitalized } from '../deck/capitalized.ts'
 import { DEFAULT_BACK } from '../deck/back.ts'
 import { numberWord } from '../deck/number-word.ts'
 import { pictureTitle } from '../deck/picture-words.ts'
@@ -30,7 +31,7 @@ export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[
     }
     const word = numberWord(i + 1)
     return {
-      name: word.charAt(0).toUpperCase() + word.slice(1),
+      name: capitalized(word),
       a: { kind: 'text', text: String(i + 1) },
       b: { kind: 'text', text: word },
     }

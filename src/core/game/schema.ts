@@ -7,18 +7,22 @@ import { checkSchema } from './check-schema.ts'
 import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
 import {
   BOUNDS,
-  CARD_SHAPES,
+  CELEBRATIONS,
   CLOCK_MODES,
   CLOCK_STARTS,
   DEAL_INS,
   DURING_LOOK,
+  FAMILIES,
+  FIGURES,
   FLIPS,
   LENGTHS,
   LIVES_LOST_ON,
+  MISS_MOTIONS,
   ON_MATCH,
   ON_MISS,
   PICKS,
   REPEATS,
+  STANDS,
   STARS_BY,
   THEN,
   WAYS,
@@ -70,6 +74,7 @@ const backSchema = z.strictObject({
   paper: colour,
   emblem: emblemSchema.optional(),
   image: z.string().min(1).optional(),
+  tint: z.strictObject({ colour, strength: whole(BOUNDS.tint) }).optional(),
 })
 
 export const pairSchema = z.strictObject({
@@ -99,13 +104,33 @@ const starsSchema = z
     'thresholds rise for a score, and fall for turns and time',
   )
 
+const heardSchema = z.union([
+  z.enum(['family', 'none', ...FAMILIES]),
+  z.strictObject({ name: text(LENGTHS.name), src: z.string().min(1) }),
+])
+
 const settingsShape = {
   board: z.strictObject({
     rows: whole(BOUNDS.side),
     columns: whole(BOUNDS.side),
     gaps: list(z.string().regex(CELL_NAME, 'a cell such as C3'), [0, BOUNDS.cards[1]]),
   }),
-  fill: z.strictObject({ use: useSchema, pick: z.enum(PICKS), repeat: z.enum(REPEATS) }),
+  layout: z.strictObject({
+    size: z.strictObject({ width: whole(BOUNDS.card), height: whole(BOUNDS.card) }).nullable(),
+    ratio: number(BOUNDS.ratio),
+    gapAcross: whole(BOUNDS.gap).nullable(),
+    gapDown: whole(BOUNDS.gap).nullable(),
+    margin: whole(BOUNDS.margin).nullable(),
+    stands: z.enum(STANDS),
+  }),
+  fill: z.strictObject({
+    use: useSchema,
+    pick: z.enum(PICKS),
+    repeat: z.enum(REPEATS),
+    counts: z
+      .record(idSchema, whole(BOUNDS.count))
+      .refine((counts) => Object.keys(counts).length <= BOUNDS.pairs[1], `at most ${BOUNDS.pairs[1]} pairs`),
+  }),
   deal: z.strictObject({
     way: z.enum(WAYS),
     steps: whole(BOUNDS.steps),
@@ -150,13 +175,46 @@ const settingsShape = {
     matchGoesAgain: z.boolean(),
   }),
   finish: z.strictObject({ wait: whole(BOUNDS.wait), then: z.enum(THEN) }),
+  head: z.strictObject({
+    figures: z
+      .array(z.enum(FIGURES))
+      .max(FIGURES.length)
+      .refine((all) => new Set(all).size === all.length, 'each figure once')
+      .nullable(),
+    level: z.boolean(),
+    title: z.boolean(),
+  }),
   look: z.strictObject({
     table: colour,
-    shape: z.enum(CARD_SHAPES),
     flip: z.enum(FLIPS),
     dealIn: z.enum(DEAL_INS),
     behind: behindSchema.nullable(),
-    sounds: z.boolean(),
+    missMotion: z.enum(MISS_MOTIONS),
+    missStrength: whole(BOUNDS.strength),
+    celebration: z.enum(CELEBRATIONS),
+  }),
+  sound: z.strictObject({
+    on: z.boolean(),
+    family: z.enum(FAMILIES),
+    volume: whole(BOUNDS.volume),
+    deal: heardSchema,
+    flip: heardSchema,
+    match: heardSchema,
+    miss: heardSchema,
+    streak: heardSchema,
+    lastSeconds: heardSchema,
+    win: heardSchema,
+    loss: heardSchema,
+  }),
+  volumes: z.strictObject({
+    deal: whole(BOUNDS.volume),
+    flip: whole(BOUNDS.volume),
+    match: whole(BOUNDS.volume),
+    miss: whole(BOUNDS.volume),
+    streak: whole(BOUNDS.volume),
+    lastSeconds: whole(BOUNDS.volume),
+    win: whole(BOUNDS.volume),
+    loss: whole(BOUNDS.volume),
   }),
 }
 export const settingsSchema: z.ZodType<Settings> = z.strictObject(settingsShape)
@@ -165,6 +223,7 @@ const levelSchema = z.strictObject({
   id: idSchema,
   name: text(LENGTHS.name),
   board: settingsShape.board.partial().optional(),
+  layout: settingsShape.layout.partial().optional(),
   fill: settingsShape.fill.partial().optional(),
   deal: settingsShape.deal.partial().optional(),
   turn: settingsShape.turn.partial().optional(),
@@ -173,7 +232,10 @@ const levelSchema = z.strictObject({
   score: settingsShape.score.partial().optional(),
   players: settingsShape.players.partial().optional(),
   finish: settingsShape.finish.partial().optional(),
+  head: settingsShape.head.partial().optional(),
   look: settingsShape.look.partial().optional(),
+  sound: settingsShape.sound.partial().optional(),
+  volumes: settingsShape.volumes.partial().optional(),
 })
 
 /** Ids may stand only once in a list; the message names the second place. */

@@ -9,16 +9,17 @@ import { missChances } from './turns.ts'
 import { unlimited } from './unlimited.ts'
 
 /**
- * How long lives last a perfect memory. `share`: in what share of its games so many lives are enough; `half`: the fewest that are in half of them.
+ * How long lives last a perfect memory. `share`: in what share of its games so many lives are enough; `fewest`: how many are in such a share of them.
  * `games`: how many games were played to find out; 0 where it is known exactly.
  */
-export type LivesNeeded = { share(lives: number): number; half: number; games: number }
+export type LivesNeeded = {
+  share(lives: number): number
+  fewest(share: number): number
+  games: number
+}
 
 /** So many games are played where nothing exact is known, and on boards of many pairs fewer: about so many pairs in all. */
 const GAMES = { most: 200, fewest: 20, pairs: 2000 } as const
-
-/** Fewer games than this share are won by luck alone. */
-export const BY_LUCK = 0.01
 
 /**
  * How many lives a perfect memory needs to win a level that nothing else ends: one more than it loses. In: resolved settings and their dealer. Out:
@@ -51,6 +52,7 @@ function fromChances(chances: ArrayLike<number>, games: number): LivesNeeded {
   const within: number[] = []
   for (let lost = 0, sum = 0; lost < chances.length; lost++) within.push((sum += chances[lost]!))
   const share = (lives: number): number => Math.min(1, within[Math.min(lives, within.length) - 1] ?? 0)
-  // a hair below a half is a half that was added up
-  return { share, half: within.findIndex((sum) => sum >= 0.5 - 1e-9) + 1, games }
+  // a hair below a share is one that was added up
+  const fewest = (wanted: number): number => within.findIndex((sum) => sum >= wanted - 1e-9) + 1
+  return { share, fewest, games }
 }

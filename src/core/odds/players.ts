@@ -9,14 +9,20 @@ import { isOver, NEVER, type Round } from '../play/round.ts'
  * They leave each look time be and press at its end, so a game takes the time that its rules ask for.
  */
 
-/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. Nothing happens after the end. */
-function flipNext(round: Round, cell: number): void {
+/** How long players think, in ms: before the first card of a turn, once the board is ready for it, and before the second. */
+export type Pace = { first: number; second: number }
+const AT_ONCE: Pace = { first: 0, second: 0 }
+/** The pace of somebody who plays along without hurry: landmarks, not measured. */
+export const NATURAL: Pace = { first: 1100, second: 900 }
+
+/** Flips `cell` as soon as that is possible and thought about for so long, turning missed cards back first where the rules leave it to the player. Nothing happens after the end. */
+function flipNext(round: Round, cell: number, thought = 0): void {
   if (isOver(round)) return
   const { flips } = round
-  if (round.dueAt !== NEVER) press(round, round.dueAt, cell)
+  if (round.dueAt !== NEVER) press(round, round.dueAt + thought, cell)
   else {
     if (isWaitingForButton(round)) apply(round, { at: round.at, do: 'turn-back' })
-    press(round, round.at, cell)
+    press(round, round.at + thought, cell)
   }
   // the press may have been used up by turning missed cards back
   if (round.flips === flips && !isOver(round)) press(round, round.at, cell)
@@ -31,10 +37,14 @@ export function cardCells(cells: readonly number[]): number[] {
 
 /**
  * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that, else flip
- * another unseen card; a match that comes to be known is taken next. In: a fresh round, and the cells of its cards in the order in which
+ * another unseen card; a match that comes to be known is taken next. In: a fresh round, the pace, at once if left out, and the cells of its cards in the order in which
  * unseen ones are flipped. That order must have been drawn at random, unless the board is shuffled, when any is as good.
  */
-export function playPerfectMemory(round: Round, order: readonly number[]): void {
+export function playPerfectMemory(
+  round: Round,
+  order: readonly number[],
+  { first: before, second: between }: Pace = AT_ONCE,
+): void {
   const { cells } = round
   /** by face: 1 more than a cell that is known to show it, or 0 */
   const knownAt = round.seenFaces.slice()
@@ -57,23 +67,23 @@ export function playPerfectMemory(round: Round, order: readonly number[]): void 
   let next = 0
   while (!isOver(round)) {
     const first = order[next++]!
-    flipNext(round, first)
+    flipNext(round, first, before)
     const card = cells[first]!
     const twin = take(twinFace(card))
     if (twin >= 0) {
-      flipNext(round, twin)
+      flipNext(round, twin, between)
       continue
     }
     // no match is known, so one of the unseen cards is one
     const second = order[next++]!
-    flipNext(round, second)
+    flipNext(round, second, between)
     if (cardsMatch(card, cells[second]!)) continue
     know(first)
     const known = take(twinFace(cells[second]!))
     if (known < 0) know(second)
     else {
-      flipNext(round, second)
-      flipNext(round, known)
+      flipNext(round, second, before)
+      flipNext(round, known, between)
     }
   }
 }

@@ -1,5 +1,8 @@
 import { NEVER, type Round } from './round.ts'
 
+/** The last seconds of a clock that counts down, in ms: they are heard, and can be skipped to. */
+export const LAST_SECONDS = 5000
+
 /** Time used at the round's own time, in ms. Counted in every clock mode. */
 export function timeUsed(round: Round): number {
   const { clock } = round
@@ -65,7 +68,7 @@ export function favourClock(round: Round, ms: number): void {
 }
 
 /**
- * Whether the board is locked: two cards lie judged and their look time is not over, or they wait for the button.
+ * Whether the board is locked: two cards are up and their look time is not over, or they wait for the button.
  * Missed cards that wait for a press do not lock the board.
  */
 export function isLocked(round: Round): boolean {

@@ -17,7 +17,8 @@ export type Refusal = (typeof REFUSALS)[number]
 export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
 export type CardState = (typeof CARD_STATES)[number]
 
-export type Kind = 'found' | 'lucky' | 'slip' | 'fresh'
+/** How a match or a miss came about. A match is glimpsed if only the first look had shown its second card. */
+export type Kind = 'found' | 'lucky' | 'glimpsed' | 'slip' | 'fresh'
 
 export type LostBy = 'lives' | 'turns' | 'clock'
 export type Outcome = 'won' | 'lost' | 'open'

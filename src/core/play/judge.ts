@@ -21,20 +21,23 @@ export function judge(round: Round): void {
 
 function judgeMatch(round: Round): void {
   const { turn, score, clock } = round.rules
-  const lucky = round.seenIn[round.second] === round.turns
+  const isNew = round.seenIn[round.second] === round.turns
+  // the first look has shown every card, so nothing that comes after it is all luck
+  const lucky = isNew && turn.firstLook === 0
   round.dueAt = round.at + turn.matchLook
   setClockForLook(round)
   round.matches++
   if (lucky) round.lucky++
+  else if (isNew) round.glimpsed++
   const streak = ++round.streak
   if (streak > round.longestStreak) round.longestStreak = streak
   const before = round.score
   addScore(round, matchPoints(score, streak, lucky))
   if (round.seats) round.seats[round.player]!.matches++
   // what is matched need not be remembered any more
-  if (!lucky) forget(round, round.second)
+  if (!isNew) forget(round, round.second)
   if (round.seenIn[round.first] !== round.turns) forget(round, round.first)
-  if (round.events) tellJudged(round, 'match', lucky ? 'lucky' : 'found', before)
+  if (round.events) tellJudged(round, 'match', lucky ? 'lucky' : isNew ? 'glimpsed' : 'found', before)
   if (clock.matchBonus !== 0) changeClock(round, clock.matchBonus)
 }
 

@@ -33,7 +33,7 @@ describe('for any level, deal and inputs', () => {
         }
         const result = resultOf(round)
         expect(result.turns).toBe(result.matches + result.misses)
-        expect(result.found + result.lucky).toBe(result.matches)
+        expect(result.found + result.lucky + result.glimpsed).toBe(result.matches)
         expect(result.slips + result.fresh).toBe(result.misses)
         const events = round.events!
         expect(result.flips).toBe(events.filter((event) => event.kind === 'flip').length)
@@ -70,7 +70,8 @@ describe('for any level, deal and inputs', () => {
           const { first, second, turn, how } = event
           const before = (cell: number): boolean => (seenIn.get(cell) ?? turn) < turn
           if (event.kind === 'match') {
-            expect(how).toBe(before(second) ? 'found' : 'lucky')
+            const atOnce = settings.turn.firstLook > 0 ? 'glimpsed' : 'lucky'
+            expect(how).toBe(before(second) ? 'found' : atOnce)
             matched.add(first).add(second)
           } else {
             const twinSeen = cells.some(

@@ -56,6 +56,7 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
     matches: 0,
     misses: 0,
     lucky: 0,
+    glimpsed: 0,
     slips: 0,
     streak: 0,
     longestStreak: 0,

@@ -13,6 +13,7 @@ export type RoundResult = {
   misses: number
   found: number
   lucky: number
+  glimpsed: number
   slips: number
   fresh: number
   longestStreak: number
@@ -38,8 +39,9 @@ export function resultOf(round: Round): RoundResult {
     flips: round.flips,
     matches: round.matches,
     misses: round.misses,
-    found: round.matches - round.lucky,
+    found: round.matches - round.lucky - round.glimpsed,
     lucky: round.lucky,
+    glimpsed: round.glimpsed,
     slips: round.slips,
     fresh: round.misses - round.slips,
     longestStreak: round.longestStreak,

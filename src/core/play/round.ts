@@ -56,6 +56,7 @@ export type Round = {
   matches: number
   misses: number
   lucky: number
+  glimpsed: number
   slips: number
   /** matches in a row, of the player whose turn it is */
   streak: number

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
-import { boardsBetween, makeLadder, type End } from './ladder.ts'
+import { boardsBetween, makeLadder, namesAfter, nestedPairs, type End } from './ladder.ts'
 import { differing, withRulesOf } from './levels.ts'
 
 const easy: End = { rows: 2, columns: 2, limit: 60_000, missLook: 1500, firstLook: 2000 }
@@ -9,7 +9,7 @@ const hard: End = { rows: 6, columns: 6, limit: 180_000, missLook: 500, firstLoo
 
 describe('a ladder', () => {
   test('goes evenly from its easiest to its hardest level', () => {
-    const ladder = makeLadder(easy, hard, 5, [])
+    const ladder = makeLadder(easy, hard, 5, { taken: [], names: namesAfter([], 5) })
     expect(ladder.map(({ board }) => board!.rows! * board!.columns!)).toEqual([4, 12, 20, 30, 36])
     expect(ladder.map(({ clock }) => clock!.limit)).toEqual([60_000, 90_000, 120_000, 150_000, 180_000])
     expect(ladder.map(({ turn }) => turn!.missLook)).toEqual([1500, 1250, 1000, 750, 500])
@@ -38,9 +38,54 @@ describe('a ladder', () => {
     )
   })
   test('has no clock if one of its ends has none, and ids of its own', () => {
-    const ladder = makeLadder({ ...easy, limit: null }, hard, 2, ['level-1'])
+    const ladder = makeLadder({ ...easy, limit: null }, hard, 2, {
+      taken: ['level-1'],
+      names: namesAfter([], 2),
+    })
     expect(ladder.map(({ clock }) => clock)).toEqual([{ mode: 'off' }, { mode: 'off' }])
     expect(new Set([...ladder.map(({ id }) => id), 'level-1']).size).toBe(3)
+  })
+})
+
+test('three levels are three, and their names go on after those that are there', () => {
+  const there = ['Warm-up', 'Bench', 'Level 6', 'Cabinet'].map((name) => ({ name }))
+  const ladder = makeLadder(easy, hard, 3, { taken: ['level-5'], names: namesAfter(there, 3) })
+  expect(ladder.map(({ name }) => name)).toEqual(['Level 5', 'Level 7', 'Level 8'])
+  expect(ladder.map(({ id }) => id)).toEqual(['level-5-2', 'level-7', 'level-8'])
+  expect(ladder.map(({ board }) => [board!.rows, board!.columns])).toEqual([
+    [2, 2],
+    [5, 4],
+    [6, 6],
+  ])
+})
+
+describe('nested decks', () => {
+  test('grow from what the first board takes to the whole deck', () => {
+    expect(nestedPairs([3, 8, 12], 24)).toEqual([3, 14, 24])
+    expect(nestedPairs([3], 24)).toEqual([24])
+    expect(nestedPairs([], 24)).toEqual([])
+  })
+  test('lie within each other, hold what each board takes where the deck does, and end with all of it', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 200 }), { minLength: 1, maxLength: 30 }),
+        fc.integer({ min: 1, max: 1000 }),
+        (needed, deck) => {
+          const firsts = nestedPairs(needed, deck)
+          expect(firsts).toEqual([...firsts].sort((a, b) => a - b))
+          firsts.forEach((first, i) => expect(first).toBeGreaterThanOrEqual(Math.min(deck, needed[i]!)))
+          expect(firsts.at(-1)).toBe(deck)
+        },
+      ),
+    )
+  })
+  test('are what the levels of a ladder use', () => {
+    const ladder = makeLadder(easy, hard, 3, { taken: [], names: namesAfter([], 3), deck: 30 })
+    expect(ladder.map(({ fill }) => fill!.use)).toEqual([
+      { from: 1, to: 2 },
+      { from: 1, to: 16 },
+      { from: 1, to: 30 },
+    ])
   })
 })
 

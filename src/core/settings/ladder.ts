@@ -46,23 +46,30 @@ export function boardsBetween(
 }
 
 /**
- * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: the ids that are taken
- * already. Out: levels that say only this themselves; all else follows the house rules. A clock is there from the first level on if
- * both ends have one.
+ * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: how many levels; `taken`, the ids that are taken
+ * already; `names` for the levels; `deck`, where the decks of the levels lie within each other, how many pairs there are. Out: levels that say only this themselves; all
+ * else follows the house rules. A clock is there from the first level on if both ends have one.
  */
 export function makeLadder(
   from: End,
   to: End,
   count: number,
-  taken: readonly string[],
-  nameOf: (number: number) => string = (number) => `Level ${number}`,
+  { taken, names, deck = null }: { taken: readonly string[]; names: readonly string[]; deck?: number | null },
 ): Level[] {
   const ids = [...taken]
   const between = (a: number, b: number, share: number, step: number): number =>
     Math.round((a + (b - a) * share) / step) * step
-  return boardsBetween(from, to, count).map((board, i) => {
+  const boards = boardsBetween(from, to, count)
+  const firsts =
+    deck === null
+      ? null
+      : nestedPairs(
+          boards.map(({ rows, columns }) => (rows * columns) / 2),
+          deck,
+        )
+  return boards.map((board, i) => {
     const share = count > 1 ? i / (count - 1) : 0
-    const name = nameOf(i + 1)
+    const name = names[i]!
     const id = newId(name, ids, 'level')
     ids.push(id)
     const clock: Partial<Settings['clock']> =
@@ -73,6 +80,30 @@ export function makeLadder(
       firstLook: between(from.firstLook, to.firstLook, share, 100),
       missLook: between(from.missLook, to.missLook, share, 50),
     }
-    return { id, name, board: { ...board, gaps: [] }, turn, clock }
+    const fill = firsts ? { fill: { use: { from: 1, to: firsts[i]! } } } : {}
+    return { id, name, board: { ...board, gaps: [] }, ...fill, turn, clock }
+  })
+}
+
+/** Names for so many new levels that go on after those of a ladder: "Level 5", "Level 6", and none that is taken. */
+export function namesAfter(levels: readonly { name: string }[], count: number): string[] {
+  const taken = new Set(levels.map(({ name }) => name))
+  const names: string[] = []
+  for (let number = levels.length + 1; names.length < count; number++) {
+    const name = `Level ${number}`
+    if (!taken.has(name)) names.push(name)
+  }
+  return names
+}
+
+/** How many of the first pairs each level draws from, growing evenly from what the first board takes to the whole deck. In: how many pairs each board takes. */
+export function nestedPairs(needed: readonly number[], deck: number): number[] {
+  const [first] = needed
+  if (first === undefined) return []
+  let before = 0
+  return needed.map((pairs, i) => {
+    const share = needed.length > 1 ? i / (needed.length - 1) : 1
+    const even = Math.round(Math.min(first, deck) + (deck - Math.min(first, deck)) * share)
+    return (before = Math.min(deck, Math.max(before, even, pairs)))
   })
 }

@@ -1,3 +1,4 @@
+import { isOff, keysOfRule, ruleOf } from './off.ts'
 import { SECTIONS, type Section, type Settings } from './settings.ts'
 
 /** A level names only what differs from the house rules, section by section, key by key. */
@@ -53,7 +54,7 @@ export function withOwn<S extends Section>(level: Level, section: S, patch: Part
 
 /**
  * A game with keys of a section said where they belong. `rung`: the id of a level, which says them as its own, or null for the house rules. A level that is not
- * there changes nothing. Returns a new game.
+ * there changes nothing. A rule that is off in the house rules too when a level switches it off is no longer said by that level. Returns a new game.
  */
 export function writeSettings<G extends House & { levels: Level[] }, S extends Section>(
   game: G,
@@ -65,14 +66,31 @@ export function writeSettings<G extends House & { levels: Level[] }, S extends S
     return { ...game, house: { ...game.house, [section]: { ...game.house[section], ...patch } } }
   return {
     ...game,
-    levels: game.levels.map((level) => (level.id === rung ? withOwn(level, section, patch) : level)),
+    levels: game.levels.map((level) => {
+      if (level.id !== rung) return level
+      const next = withOwn(level, section, patch)
+      return Object.keys(patch).reduce((one, key) => withoutIdle(game, one, section, key), next)
+    }),
   }
 }
 
-/** The level with one key given back to the house rules; an emptied section goes too. Returns a new level. */
-export function withoutOwn<S extends Section>(level: Level, section: S, key: keyof Settings[S]): Level {
+/** A level without the keys of a rule that is off, with it and without it. */
+function withoutIdle(game: House, level: Level, section: Section, key: string): Level {
+  const rule = ruleOf(section, key)
+  if (!rule || !isOff(game.house, rule) || !isOff(resolveLevel(game, level), rule)) return level
+  return withoutOwn(level, section, ...(keysOfRule(rule) as never[]))
+}
+
+/** The level with keys of a section given back to the house rules; an emptied section goes too. Returns a new level. */
+export function withoutOwn<S extends Section>(
+  level: Level,
+  section: S,
+  ...keys: (keyof Settings[S])[]
+): Level {
   const { [section]: own, ...rest } = level
-  const kept = Object.fromEntries(Object.entries(own ?? {}).filter(([name]) => name !== key))
+  const kept = Object.fromEntries(
+    Object.entries(own ?? {}).filter(([name]) => !keys.includes(name as keyof Settings[S])),
+  )
   return (Object.keys(kept).length ? { ...rest, [section]: kept } : rest) as Level
 }
 

@@ -10,6 +10,7 @@ export const ID = /^[A-Za-z0-9][A-Za-z0-9._-]*$/
 export function newId(name: string, taken: Iterable<string>, fallback = 'item'): string {
   const plain = name
     .normalize('NFD')
+    .replace(/\p{M}+/gu, '')
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .slice(0, LENGTHS.id - 5)

@@ -4,7 +4,7 @@
  */
 
 export const PICKS = ['random', 'first'] as const
-export const REPEATS = ['never', 'evenly', 'at-random'] as const
+export const REPEATS = ['never', 'evenly', 'at-random', 'counts'] as const
 export const WAYS = ['shuffled', 'in-order', 'apart', 'close', 'arranged'] as const
 export const DURING_LOOK = ['wait', 'skip', 'skip-and-flip'] as const
 export const ON_MATCH = ['stay', 'fade', 'leave'] as const
@@ -14,9 +14,40 @@ export const CLOCK_STARTS = ['first-flip', 'deal'] as const
 export const LIVES_LOST_ON = ['miss', 'slip'] as const
 export const STARS_BY = ['score', 'turns', 'time'] as const
 export const THEN = ['result', 'deal-again', 'next-level'] as const
-export const CARD_SHAPES = ['portrait', 'square', 'landscape'] as const
+/** Where the board stands on the table. */
+export const STANDS = [
+  'top-left',
+  'top',
+  'top-right',
+  'left',
+  'centre',
+  'right',
+  'bottom-left',
+  'bottom',
+  'bottom-right',
+] as const
 /** How a card shows its other side: about its upright middle, about its level middle, or one side melting into the other. */
 export const FLIPS = ['turn', 'tip', 'melt'] as const
+/** What can be counted and told at the head of the table. */
+export const FIGURES = [
+  'time-left',
+  'time-used',
+  'turns',
+  'flips',
+  'pairs-left',
+  'score',
+  'streak',
+  'lives',
+  'best',
+] as const
+/** What is heard: each moment of a game that may have a sound. */
+export const MOMENTS = ['deal', 'flip', 'match', 'miss', 'streak', 'lastSeconds', 'win', 'loss'] as const
+/** The sounds of our own, by what they sound like. */
+export const FAMILIES = ['brass', 'wood', 'glass', 'reed'] as const
+/** How missed cards say so before they turn back. */
+export const MISS_MOTIONS = ['none', 'shake', 'nudge', 'dim'] as const
+/** What comes over the table when a game is won. */
+export const CELEBRATIONS = ['none', 'wave', 'fan', 'sparks', 'picture'] as const
 /** How the cards come to lie on the table. */
 export const DEAL_INS = ['in-turn', 'from-middle', 'at-once', 'lying'] as const
 
@@ -31,9 +62,18 @@ type ClockStart = (typeof CLOCK_STARTS)[number]
 type LivesLostOn = (typeof LIVES_LOST_ON)[number]
 export type StarsBy = (typeof STARS_BY)[number]
 type Then = (typeof THEN)[number]
-export type CardShape = (typeof CARD_SHAPES)[number]
+export type Stand = (typeof STANDS)[number]
 export type Flip = (typeof FLIPS)[number]
+export type Figure = (typeof FIGURES)[number]
 export type DealIn = (typeof DEAL_INS)[number]
+export type Moment = (typeof MOMENTS)[number]
+export type Family = (typeof FAMILIES)[number]
+type MissMotion = (typeof MISS_MOTIONS)[number]
+type Celebration = (typeof CELEBRATIONS)[number]
+/** A sound from a file of the author's: a WAV, MP3 or OGG as a data URL, and what the file was called. */
+export type OwnSound = { name: string; src: string }
+/** What is heard at a moment: the sound of the level's family, of another, none, or an own one. */
+export type Heard = 'family' | 'none' | Family | OwnSound
 
 /** Which part of the deck a level uses. Positions are 1-based and both ends are included. */
 export type Use = 'all' | { tags: string[] } | { pairs: string[] } | { from: number; to: number }
@@ -47,7 +87,17 @@ export type Behind = { alt?: string } & ({ kind: 'picture'; name: string } | { k
 export type Settings = {
   /** gaps by cell name, "C3" */
   board: { rows: number; columns: number; gaps: string[] }
-  fill: { use: Use; pick: Pick; repeat: Repeat }
+  /** `counts`, for repeat `counts`: so many pairs of each, by the pair's id */
+  fill: { use: Use; pick: Pick; repeat: Repeat; counts: Record<string, number> }
+  /** How the cards lie, in CSS px: a `size` of their own, or null for as large as fits with this `ratio` of width to height; gaps and margin that are null suit the table. */
+  layout: {
+    size: { width: number; height: number } | null
+    ratio: number
+    gapAcross: number | null
+    gapDown: number | null
+    margin: number | null
+    stands: Stand
+  }
   /** `steps` for apart and close; `arranged` cell by cell: "pair-id/a", "pair-id/b" or null */
   deal: { way: Way; steps: number; arranged: (string | null)[]; seed: SeedRule }
   /** times in whole ms */
@@ -83,20 +133,29 @@ export type Settings = {
   }
   /** who sits at the table, in turn; with one name it is a game for one. After a match the same player goes again, or not */
   players: { names: string[]; matchGoesAgain: boolean }
+  /** what stands at the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the game's title */
+  head: { figures: Figure[] | null; level: boolean; title: boolean }
   /** `wait` in ms, from the last judgement to what comes then */
   finish: { wait: number; then: Then }
   look: {
     table: string
-    shape: CardShape
     flip: Flip
     dealIn: DealIn
     behind: Behind | null
-    sounds: boolean
+    missMotion: MissMotion
+    /** of the motion of a miss, in percent of what is usual */
+    missStrength: number
+    celebration: Celebration
   }
+  /** `volume` in percent; then what is heard at each moment */
+  sound: { on: boolean; family: Family; volume: number } & Record<Moment, Heard>
+  /** of the sound of each moment, in percent of the volume of all */
+  volumes: Record<Moment, number>
 }
 
 export const SECTIONS = [
   'board',
+  'layout',
   'fill',
   'deal',
   'turn',
@@ -105,14 +164,18 @@ export const SECTIONS = [
   'score',
   'players',
   'finish',
+  'head',
   'look',
+  'sound',
+  'volumes',
 ] as const
 export type Section = (typeof SECTIONS)[number]
 
 /** The settings of a new game. */
 export const DEFAULTS: Settings = {
   board: { rows: 4, columns: 4, gaps: [] },
-  fill: { use: 'all', pick: 'random', repeat: 'never' },
+  layout: { size: null, ratio: 0.84, gapAcross: null, gapDown: null, margin: null, stands: 'centre' },
+  fill: { use: 'all', pick: 'random', repeat: 'never', counts: {} },
   deal: { way: 'shuffled', steps: 2, arranged: [], seed: 'every-play' },
   turn: {
     firstLook: 0,
@@ -145,13 +208,38 @@ export const DEFAULTS: Settings = {
   },
   players: { names: ['Player 1'], matchGoesAgain: true },
   finish: { wait: 1200, then: 'result' },
+  head: { figures: null, level: true, title: false },
   look: {
     table: '#383a63',
-    shape: 'portrait',
     flip: 'turn',
     dealIn: 'in-turn',
     behind: null,
-    sounds: true,
+    missMotion: 'shake',
+    missStrength: 100,
+    celebration: 'wave',
+  },
+  sound: {
+    on: true,
+    family: 'brass',
+    volume: 100,
+    deal: 'family',
+    flip: 'family',
+    match: 'family',
+    miss: 'family',
+    streak: 'none',
+    lastSeconds: 'none',
+    win: 'family',
+    loss: 'family',
+  },
+  volumes: {
+    deal: 100,
+    flip: 100,
+    match: 100,
+    miss: 100,
+    streak: 100,
+    lastSeconds: 100,
+    win: 100,
+    loss: 100,
   },
 }
 
@@ -164,6 +252,16 @@ export const BOUNDS = {
   levels: [1, 100],
   cards: [2, 400],
   steps: [1, 19],
+  /** px */
+  card: [20, 400],
+  /** a card's width divided by its height */
+  ratio: [1 / 3, 3],
+  /** px */
+  gap: [0, 60],
+  /** px */
+  margin: [0, 200],
+  /** pairs of one kind on a board */
+  count: [0, 200],
   look: [0, 60_000],
   limit: [1_000, 7_200_000],
   clockChange: [0, 600_000],
@@ -174,7 +272,20 @@ export const BOUNDS = {
   streakMax: [1, 100],
   star: [0, 100_000_000],
   wait: [0, 60_000],
+  /** percent */
+  volume: [0, 100],
+  /** percent */
+  strength: [10, 300],
+  /** percent */
+  tint: [0, 100],
   players: [1, 4],
+  chance: [0, 1],
+  /** cards that a mind remembers at most */
+  hold: [0, 400],
+  glance: [0, 60_000],
+  /** before a card is pressed */
+  thought: [1, 60_000],
+  spread: [0, 3],
   checks: [0, 1000],
   inputs: [0, 100_000],
 } as const satisfies Record<string, readonly [number, number]>
@@ -192,7 +303,14 @@ export const LENGTHS = {
 } as const
 
 /** Largest images and files, in bytes; an SVG in letters too. */
-export const SIZES = { image: 8 * 2 ** 20, svg: 512 * 2 ** 10, file: 64 * 2 ** 20 } as const
+export const SIZES = {
+  image: 8 * 2 ** 20,
+  svg: 512 * 2 ** 10,
+  sound: 2 ** 20,
+  file: 64 * 2 ** 20,
+} as const
+/** How much of an own sound is heard, in ms. */
+export const SOUND_LENGTH = 5000
 
 /** So many bytes in words: "64 MiB", "512 KiB". */
 export const sizeWords = (bytes: number): string =>
@@ -215,5 +333,5 @@ export const IMAGE_BOUNDS = {
   filterParts: 10,
 } as const
 
-/** A card's width divided by its height, by shape. */
-export const CARD_RATIO: Record<CardShape, number> = { portrait: 0.84, square: 1, landscape: 1.25 }
+/** Card shapes with a name: width divided by height. */
+export const CARD_RATIOS = { portrait: 0.84, square: 1, landscape: 1.25 } as const

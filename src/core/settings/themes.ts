@@ -1,13 +1,20 @@
 import { wcagContrast } from 'culori'
-import type { CardShape, DealIn, Flip, Settings } from './settings.ts'
+import { CARD_RATIOS, type DealIn, type Flip, type Settings } from './settings.ts'
 
 /** What a theme says of the table and its cards; a level that takes one says it as its own. */
-export type Theme = { name: string; look: Pick<Settings['look'], 'table' | 'shape' | 'flip' | 'dealIn'> }
+export type Theme = {
+  name: string
+  look: Pick<Settings['look'], 'table' | 'flip' | 'dealIn'>
+  layout: Pick<Settings['layout'], 'ratio'>
+}
 
-const theme = (name: string, table: string, shape: CardShape, flip: Flip, dealIn: DealIn): Theme => ({
-  name,
-  look: { table, shape, flip, dealIn },
-})
+const theme = (
+  name: string,
+  table: string,
+  shape: keyof typeof CARD_RATIOS,
+  flip: Flip,
+  dealIn: DealIn,
+): Theme => ({ name, look: { table, flip, dealIn }, layout: { ratio: CARD_RATIOS[shape] } })
 
 /** Ready looks of our own, each dark enough for what is written on the table. */
 export const THEMES: readonly Theme[] = [

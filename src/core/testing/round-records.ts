@@ -48,7 +48,24 @@ export const RECORDS: Row[] = [
     { refused: { 'first-look': 1 }, phase: 'first-look' },
   ],
   ['at the end of the first look', { turn: { firstLook: 500 } }, '500 0', { flips: 1, refused: {} }],
-  ['a first look is not seen', { turn: { firstLook: 500 } }, '500 0, 510 1', { lucky: 1, found: 0 }],
+  [
+    'a first look is not seen',
+    { turn: { firstLook: 500 } },
+    '500 0, 510 1',
+    { glimpsed: 1, lucky: 0, found: 0 },
+  ],
+  [
+    'what is glimpsed gets no points for luck',
+    { turn: { firstLook: 500 }, score: { lucky: 7 } },
+    '500 0, 510 1',
+    { score: 100, glimpsed: 1 },
+  ],
+  [
+    'what was turned before is found, also after a first look',
+    { turn: { firstLook: 500 } },
+    '500 0, 510 2, 2000 1, 2010 0',
+    { found: 1, glimpsed: 0, lucky: 0, misses: 1, fresh: 1 },
+  ],
   [
     'paused comes before first-look',
     { turn: { firstLook: 500 } },

@@ -1,10 +1,10 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import type { Game } from '../../core/game/game.ts'
-import { imagesOf, withImages } from '../../core/game/images.ts'
+import { ownFilesOf, withOwnFiles } from '../../core/game/own-files.ts'
 import { isTrusted, trust } from './sound-images.ts'
 
-/** An own image as it is kept: once by its content, however many faces and games show it; `sound`: it was checked when it came in, by these bounds. */
+/** An own image or sound as it is kept: once by its content, however many faces and games show it; `sound`: it was checked when it came in, by these bounds. */
 export type StoredImage = { hash: string; src: string; sound?: number }
 /** Grows when images are checked by other bounds. */
 const CHECKED_BY = 1
@@ -20,10 +20,10 @@ function hashOf(src: string): string {
   return hash
 }
 
-/** A game whose images are references, and the images they refer to, each once. */
+/** A game whose own images and sounds are references, and what they refer to, each once. */
 export function packed(game: Game): { game: Game; art: StoredImage[] } {
   const art = new Map<string, StoredImage>()
-  const light = withImages(game, (src) => {
+  const light = withOwnFiles(game, (src) => {
     const hash = hashOf(src)
     art.set(hash, { hash, src, ...(isTrusted(src) ? { sound: CHECKED_BY } : {}) })
     return REFERENCE + hash
@@ -34,13 +34,13 @@ export function packed(game: Game): { game: Game; art: StoredImage[] } {
 /** The hashes that a packed game refers to, each once. */
 export const artOf = (light: Game): string[] => [
   ...new Set(
-    imagesOf(light).flatMap(({ src }) => (src.startsWith(REFERENCE) ? [src.slice(REFERENCE.length)] : [])),
+    ownFilesOf(light).flatMap(({ src }) => (src.startsWith(REFERENCE) ? [src.slice(REFERENCE.length)] : [])),
   ),
 ]
 
-/** Puts the images back into a packed game, in place. What is not in `art` stays a reference. */
+/** Puts the images and sounds back into a packed game, in place. What is not in `art` stays a reference. */
 export function unpack(light: Game, art: ReadonlyMap<string, string>): Game {
-  for (const { src, put } of imagesOf(light)) {
+  for (const { src, put } of ownFilesOf(light)) {
     const known = src.startsWith(REFERENCE) ? art.get(src.slice(REFERENCE.length)) : undefined
     if (known === undefined) continue
     hashes.set(known, src.slice(REFERENCE.length))

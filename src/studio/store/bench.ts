@@ -11,7 +11,8 @@ import {
   writeSettings,
 } from '../../core/settings/levels.ts'
 import type { Section, Settings } from '../../core/settings/settings.ts'
-import { oneGame } from './db.ts'
+import { oneGame, stepsOf } from './db.ts'
+import { layDemos } from './demo-games.ts'
 import { useHistory } from './history.ts'
 import { useSaving } from './saving.ts'
 import { checkImages } from './sound-images.ts'
@@ -23,10 +24,15 @@ export const useBench = defineStore('bench', () => {
   /** the rung that is open: a level's id, or null for the house rules */
   const rung = ref<string | null>(null)
   const history = useHistory(game)
-  const saving = useSaving(key, game, (row) => {
-    history.remember(game.value!, 'take over the other tab', null)
-    show(row.game)
-  })
+  const saving = useSaving(
+    key,
+    game,
+    (row) => {
+      history.remember(game.value!, 'take over the other tab', null)
+      show(row.game)
+    },
+    history.toStore,
+  )
 
   const level = computed<Level | undefined>(() => game.value?.levels.find(({ id }) => id === rung.value))
   const settings = computed<Settings | null>(() => game.value && resolveLevel(game.value, level.value))
@@ -39,12 +45,15 @@ export const useBench = defineStore('bench', () => {
   /** Opens a kept game. Out: whether there is one under this key. */
   async function open(wanted: string): Promise<boolean> {
     await saving.flush()
+    // a link to a demo game may be the first that a browser opens here
+    await layDemos()
     const row = await oneGame(wanted)
     if (row) await checkImages(row.game)
     key.value = wanted
     if (row) show(row.game)
     else game.value = null
     history.forget()
+    if (row) history.takeUp(await stepsOf(wanted))
     saving.begin(row?.rev ?? 0)
     return row !== undefined
   }
@@ -88,9 +97,9 @@ export const useBench = defineStore('bench', () => {
     replace(next, label, step === 'single' ? null : about)
   }
 
-  /** Gives a key of the open level back to the house rules. */
-  function giveBack<S extends Section>(section: S, name: keyof Settings[S]): void {
-    if (level.value) replaceLevel(withoutOwn(level.value, section, name), 'follow the house rules again')
+  /** Gives keys of the open level back to the house rules. */
+  function giveBack<S extends Section>(section: S, ...names: (keyof Settings[S])[]): void {
+    if (level.value) replaceLevel(withoutOwn(level.value, section, ...names), 'follow the house rules again')
   }
 
   const owns = <S extends Section>(section: S, name: keyof Settings[S]): boolean =>

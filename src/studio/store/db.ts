@@ -1,14 +1,17 @@
-import Dexie, { type Table } from 'dexie'
+import Dexie, { type Table, type Transaction } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 
-/** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen. */
-export type Kept = { key: string; game: Game; rev: number; touched: number }
+/** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen; `removed`: since when it lies in the bin, in ms. */
+export type Kept = { key: string; game: Game; rev: number; touched: number; removed?: number }
 /** The same as it is stored: the game's frame as text, with the hashes of its images. */
 type Row = Omit<Kept, 'game'> & { frame: string; art: string[] }
+/** A step of a game's history: what it does, and the changes that lead to it from the game that comes next, as text. `past`: it can be undone, else done again. */
+export type KeptStep = { id: number; label: string; at: number; text: string; past: boolean }
+type StepRow = KeptStep & { key: string }
 /** A part of a game, `at` counting from 0, as text. */
 type PartRow = { key: string; at: number; text: string }
 type Note = { name: string; value: unknown }
@@ -16,6 +19,7 @@ type Note = { name: string; value: unknown }
 class Shelf extends Dexie {
   games!: Table<Row, string>
   parts!: Table<PartRow, [string, number]>
+  steps!: Table<StepRow, [string, number]>
   notes!: Table<Note, string>
   /** the own images of all games; rows of `games` refer to them */
   art!: Table<StoredImage, string>
@@ -33,7 +37,7 @@ class Shelf extends Dexie {
       })
     this.version(3).upgrade(async (change) => {
       for (const row of await change.table<Kept>('games').toArray()) {
-        const game = migrateGame(row.game as unknown as Record<string, unknown>)
+        const game = migrateGame(row.game as unknown as Record<string, unknown>, 1)
         await change.table('games').put({ ...row, game })
       }
     })
@@ -55,25 +59,31 @@ class Shelf extends Dexie {
         }
       })
     // all pairs were one part
-    this.version(6).upgrade(async (change) => {
-      for (const { key, frame } of await change.table<Row>('games').toArray()) {
-        const parts = await change
-          .table<PartRow>('parts')
-          .where('[key+at]')
-          .between(...allOf(key))
-          .toArray()
-        const game = gameOf(
-          frame,
-          parts.map(({ text }) => text),
-        )
-        await change
-          .table('parts')
-          .where('[key+at]')
-          .between(...allOf(key))
-          .delete()
-        await change.table('parts').bulkPut(partRows(key, game))
-      }
-    })
+    this.version(6).upgrade((change) => writeAnew(change, (game) => game))
+    // the game format had its third version
+    this.version(7).upgrade((change) =>
+      writeAnew(change, (game) =>
+        'layout' in game.house ? game : (migrateGame(game as unknown as Record<string, unknown>, 2) as Game),
+      ),
+    )
+    this.version(8).stores({ steps: '[key+id]' })
+    // house rules came to say how loud each sound is, and before that what is heard
+    this.version(9).upgrade((change) =>
+      writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
+    )
+  }
+}
+
+/** Writes every game anew, as it is to be from now on. */
+async function writeAnew(change: Transaction, made: (game: Game) => Game): Promise<void> {
+  const partTable = change.table<PartRow>('parts')
+  for (const row of await change.table<Row>('games').toArray()) {
+    const parts = partTable.where('[key+at]').between(...allOf(row.key))
+    const texts = (await parts.toArray()).map(({ text }) => text)
+    const game = made(gameOf(row.frame, texts))
+    await parts.delete()
+    await partTable.bulkPut(partRows(row.key, game))
+    await change.table('games').put({ ...row, frame: frameText(game) })
   }
 }
 
@@ -86,11 +96,15 @@ const allOf = (key: string): [[string, number], unknown[]] => [
 
 const db = new Shelf()
 /** Everything that belongs to a game is read and written in one go. */
-const TABLES = [db.games, db.parts, db.art]
+const TABLES = [db.games, db.parts, db.art, db.steps]
+/** All stored steps of a game. */
+const stepsUnder = (key: string) => db.steps.where('[key+id]').between(...allOf(key))
 /** All parts of a game. */
 const partsUnder = (key: string) => db.parts.where('[key+at]').between(...allOf(key))
 /** The parts of a game as they are stored at this rev: of these, what did not change is not written again. */
 const stored = new Map<string, { rev: number; parts: Parts }>()
+/** The stored steps of a game as this tab wrote them last. */
+const storedSteps = new Map<string, Map<number, string>>()
 /** How long parts are written out at a stretch before the page may breathe, in ms. */
 const STRETCH = 15
 /** What the browser said when it would not keep something; empty while all is well. */
@@ -101,7 +115,12 @@ let refused = false
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lucky-twin')
 /** Who is told of games that another tab changed; what it did to one is written over whole at the next save here. */
-const tellers = new Set<(key: string) => void>([(key) => void stored.delete(key)])
+const tellers = new Set<(key: string) => void>([
+  (key) => {
+    stored.delete(key)
+    storedSteps.delete(key)
+  },
+])
 channel?.addEventListener('message', ({ data }: MessageEvent<string>) =>
   tellers.forEach((tell) => tell(data)),
 )
@@ -137,9 +156,9 @@ async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
   }
   const texts = new Map(rows.map(({ key }): [string, string[]] => [key, []]))
   for (const { key, text } of parts) texts.get(key)?.push(text)
-  return rows.map(({ key, rev, touched, frame }) => {
+  return rows.map(({ key, rev, touched, removed, frame }) => {
     const game = gameOf(frame, texts.get(key)!)
-    return { key, rev, touched, game: unpack(game, art) }
+    return { key, rev, touched, ...(removed ? { removed } : {}), game: unpack(game, art) }
   })
 }
 
@@ -147,7 +166,10 @@ async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
 type Written = { row: Row; texts: PartRow[]; art: StoredImage[]; parts: Parts }
 
 /** Writes a row out, without the parts that are `known` to be stored. Much of it takes several stretches, but for a page that is being left. */
-async function written({ key, rev, touched, game }: Kept, known: Parts = new Map()): Promise<Written> {
+async function written(
+  { key, rev, touched, removed, game }: Kept,
+  known: Parts = new Map(),
+): Promise<Written> {
   const parts = partsOf(game, known)
   const { game: light, art } = packed(game)
   const texts: PartRow[] = []
@@ -160,25 +182,69 @@ async function written({ key, rev, touched, game }: Kept, known: Parts = new Map
     began = performance.now()
   }
   const hashes = art.map(({ hash }) => hash)
-  return { row: { key, rev, touched, frame: frameText(light), art: hashes }, texts, art, parts }
+  const row: Row = {
+    key,
+    rev,
+    touched,
+    ...(removed ? { removed } : {}),
+    frame: frameText(light),
+    art: hashes,
+  }
+  return { row, texts, art, parts }
 }
 
-/** Stores what was written out; within a transaction. */
-async function put({ row, texts, art, parts }: Written): Promise<void> {
-  const there = await db.art.where('hash').anyOf(row.art).primaryKeys()
-  await db.art.bulkPut(art.filter(({ hash }) => !there.includes(hash)))
-  await db.parts.bulkPut(texts)
-  const stale = (await partsUnder(row.key).primaryKeys()).filter(([, at]) => !parts.has(at))
-  await db.parts.bulkDelete(stale)
-  await db.games.put(row)
+/**
+ * Stores what was written out, with the steps of its history: others that were stored are forgotten. Within a transaction. Each answer of the storage has to wait until
+ * the page has time for it, so all is looked up at once and written at once. A save gives the rev that must be there (`before`, 0 for none), or it throws Changed; its
+ * transaction ends here, and needs the page no more. Out: the steps as they are then stored.
+ */
+async function put(
+  { row, texts, art, parts }: Written,
+  history: readonly KeptStep[],
+  before: number | null = null,
+): Promise<Map<number, string>> {
+  const { key } = row
+  const [, images, places, steps] = await Promise.all([
+    before === null ? null : isNewest(key, before),
+    row.art.length ? db.art.where('hash').anyOf(row.art).primaryKeys() : ([] as string[]),
+    partsUnder(key).primaryKeys(),
+    stepsUnder(key).primaryKeys(),
+  ])
+  const known = storedSteps.get(key)
+  const now = new Map(history.map((step) => [step.id, `${step.past} ${step.text}`]))
+  // a step whose changes are the same is not written again
+  const there = new Set(steps.map(([, id]) => id).filter((id) => known?.get(id) === now.get(id)))
+  const writing = [
+    db.art.bulkPut(art.filter(({ hash }) => !images.includes(hash))),
+    db.parts.bulkPut(texts),
+    db.parts.bulkDelete(places.filter(([, at]) => !parts.has(at))),
+    db.steps.bulkDelete(steps.filter(([, id]) => !now.has(id))),
+    db.steps.bulkPut(history.filter(({ id }) => !there.has(id)).map((step) => ({ key, ...step }))),
+    db.games.put(row),
+  ]
+  if (before !== null) Dexie.currentTransaction.idbtrans.commit()
+  await Promise.all(writing)
+  return now
 }
 
+/** Every game of this browser, those in the bin too. */
 export async function allGames(): Promise<Kept[]> {
   if (!(await open())) return [...memory.values()]
   return db.transaction('r', TABLES, async () => whole(await db.games.toArray(), await db.parts.toArray()))
 }
 
+/** The stored steps of a game, in any order. */
+export async function stepsOf(key: string): Promise<KeptStep[]> {
+  return (await open()) ? stepsUnder(key).toArray() : []
+}
+
+/** A game on the shelf; one in the bin is as good as none. */
 export async function oneGame(key: string): Promise<Kept | undefined> {
+  const row = await anyGame(key)
+  return row?.removed ? undefined : row
+}
+
+async function anyGame(key: string): Promise<Kept | undefined> {
   if (!(await open())) return memory.get(key)
   const kept = await db.transaction('r', TABLES, async () => {
     const row = await db.games.get(key)
@@ -199,21 +265,20 @@ export async function sweepArt(): Promise<void> {
 }
 
 /**
- * Keeps a game. `before` is the rev that was read (0 for a new row). Out: the new rev.
+ * Keeps a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and done again from it: others that were stored are forgotten. Out: the new rev.
  * Throws Changed if another tab has saved since, and whatever the browser throws when storage is full.
  */
-export async function keepGame(key: string, game: Game, before: number): Promise<number> {
+export async function keepGame(
+  key: string,
+  game: Game,
+  before: number,
+  history: readonly KeptStep[] = [],
+): Promise<number> {
   const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
   if (await open()) {
     const known = stored.get(key)
     const made = await written(row, known?.rev === before ? known.parts : undefined)
-    await db.transaction('rw', TABLES, async () => {
-      const there = before
-        ? await db.games.where('[key+rev]').equals([key, before]).count()
-        : await db.games.where('key').equals(key).count()
-      if (Boolean(there) !== before > 0) throw new Changed()
-      await put(made)
-    })
+    storedSteps.set(key, await db.transaction('rw', TABLES, () => put(made, history, before)))
     stored.set(key, { rev: row.rev, parts: made.parts })
   } else {
     if ((memory.get(key)?.rev ?? 0) !== before) throw new Changed()
@@ -223,20 +288,50 @@ export async function keepGame(key: string, game: Game, before: number): Promise
   return row.rev
 }
 
-/** Puts a removed row back just as it was. */
+/** Throws Changed where the row that is stored under a key is another than the one that was read. Within a transaction. */
+async function isNewest(key: string, before: number): Promise<void> {
+  const there = before
+    ? await db.games.where('[key+rev]').equals([key, before]).count()
+    : await db.games.where('key').equals(key).count()
+  if (Boolean(there) !== before > 0) throw new Changed()
+}
+
+/** Puts a row just as it is, in place of what is under its key; it has no history. */
 export async function putBack(row: Kept): Promise<void> {
   if (await open()) {
     const made = await written(row)
-    await db.transaction('rw', TABLES, () => put(made))
+    storedSteps.set(row.key, await db.transaction('rw', TABLES, () => put(made, [])))
+    stored.delete(row.key)
   } else memory.set(row.key, row)
   channel?.postMessage(row.key)
 }
 
+/** Puts a game into the bin, since now, or back on the shelf (null). */
+export async function setRemoved(key: string, since: number | null): Promise<void> {
+  if (await open())
+    await db.transaction('rw', db.games, async () => {
+      const row = await db.games.get(key)
+      if (!row) return
+      const { removed: _, ...rest } = row
+      await db.games.put(since === null ? rest : { ...rest, removed: since })
+    })
+  else {
+    const row = memory.get(key)
+    if (row) {
+      const { removed: _, ...rest } = row
+      memory.set(key, since === null ? rest : { ...rest, removed: since })
+    }
+  }
+  channel?.postMessage(key)
+}
+
+/** Forgets a game for good, with its history. */
 export async function dropGame(key: string): Promise<void> {
   if (await open())
     await db.transaction('rw', TABLES, async () => {
       await db.games.delete(key)
       await partsUnder(key).delete()
+      await stepsUnder(key).delete()
     })
   else memory.delete(key)
   channel?.postMessage(key)
@@ -251,7 +346,7 @@ export async function onceEver(name: string, first: () => Promise<Kept[]>): Prom
       await db.transaction('rw', [...TABLES, db.notes], async () => {
         if (await db.notes.get(name)) return
         await db.notes.put({ name, value: true })
-        for (const one of made) await put(one)
+        for (const one of made) await put(one, [])
       })
   } else if (memory.size === 0) for (const row of await rows()) memory.set(row.key, row)
 }

@@ -1,17 +1,35 @@
+import { freeze } from 'immer'
 import { shallowRef, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
+import type { KeptStep } from './db.ts'
+import { difference, withChanges, type Change } from './difference.ts'
+import { plainJson } from './game-parts.ts'
 
 /** How long edits of the same thing count as one step to undo, in ms. */
 const SAME_STEP = 1200
 const STEPS_KEPT = 200
+/** Of these so many are stored, of those that can be undone and of those that can be done again, and so many letters in all. */
+const STEPS_STORED = 50
+const LETTERS_STORED = 20 * 2 ** 20
 
-/** A step that can be undone or done again: the game it leads to, and what it does. */
-export type Step = { game: Game; label: string; about: string | null; at: number }
+/**
+ * A step that can be undone or done again: what it does, and the game it leads to. A step that comes from the storage has only the changes that lead
+ * there (`text`) from the game after it; the other way round, changes are written out when the step is stored.
+ */
+export type Step = {
+  id: number
+  label: string
+  about: string | null
+  at: number
+  game: Game | null
+  text: string | null
+}
 
 /** What can be undone of the document on the bench, and done again. */
 export function useHistory(game: ShallowRef<Game | null>) {
   const past = shallowRef<Step[]>([])
   const future = shallowRef<Step[]>([])
+  let lastId = 0
 
   function forget(): void {
     past.value = []
@@ -23,22 +41,74 @@ export function useHistory(game: ShallowRef<Game | null>) {
     const last = past.value.at(-1)
     const now = Date.now()
     const isSame = about !== null && last?.about === about && now - last.at < SAME_STEP
-    if (isSame && future.value.length === 0) last.at = now
-    else past.value = [...past.value, { game: before, label, about, at: now }].slice(-STEPS_KEPT)
+    if (isSame && future.value.length === 0) Object.assign(last, { at: now, text: null })
+    else {
+      lastId = Math.max(lastId + 1, now)
+      const step: Step = { id: lastId, game: before, label, about, at: now, text: null }
+      past.value = [...past.value, step].slice(-STEPS_KEPT)
+    }
     future.value = []
   }
 
-  /** Takes the last step of one list to the other. Out: whether there was one. */
+  /** Takes the last step of one list to the other. Out: whether there was one that leads somewhere. */
   function step(from: typeof past, to: typeof past): boolean {
     const last = from.value.at(-1)
     if (!last || !game.value) return false
+    const next = gameOf(last, game.value)
+    if (!next) {
+      // what lies below leads nowhere either
+      from.value = []
+      return false
+    }
     from.value = from.value.slice(0, -1)
-    to.value = [...to.value, { ...last, game: game.value, about: null }]
-    game.value = last.game
+    to.value = [...to.value, { ...last, game: game.value, text: null, about: null }]
+    game.value = next
     return true
   }
   const undo = (): boolean => step(past, future)
   const redo = (): boolean => step(future, past)
 
-  return { past, future, forget, remember, undo, redo }
+  /** The steps to be stored with this game, the newest first of each list; they share one bound of letters. */
+  function toStore(now: Game): KeptStep[] {
+    let letters = 0
+    const kept = (list: readonly Step[], isPast: boolean): KeptStep[] => {
+      const rows: KeptStep[] = []
+      let after: Game | null = now
+      for (const one of list.slice(-STEPS_STORED).reverse()) {
+        // only a step that was taken in this visit has no text yet, and then the game after it is known
+        one.text ??= plainJson(difference(after, one.game))
+        after = one.game
+        letters += one.text.length
+        if (letters > LETTERS_STORED) break
+        const { id, label, at, text } = one
+        rows.push({ id, label, at, text, past: isPast })
+      }
+      return rows
+    }
+    return [...kept(past.value, true), ...kept(future.value, false)]
+  }
+
+  /** Takes up the steps that were stored, in any order. */
+  function takeUp(rows: readonly KeptStep[]): void {
+    const steps = (isPast: boolean): Step[] =>
+      rows
+        .filter((row) => row.past === isPast)
+        .sort((one, other) => (isPast ? one.id - other.id : other.id - one.id))
+        .map(({ id, label, at, text }) => ({ id, label, at, text, about: null, game: null }))
+    past.value = steps(true)
+    future.value = steps(false)
+    lastId = Math.max(0, ...rows.map(({ id }) => id))
+  }
+
+  return { past, future, forget, remember, undo, redo, toStore, takeUp }
+}
+
+/** The game that a step leads to from the one on the bench; null where what was stored does not fit it. */
+function gameOf({ game, text }: Step, now: Game): Game | null {
+  if (game) return game
+  try {
+    return freeze(withChanges(now, JSON.parse(text!) as Change[]), true)
+  } catch {
+    return null
+  }
 }

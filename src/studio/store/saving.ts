@@ -1,12 +1,17 @@
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
-import { Changed, keepGame, oneGame, onOtherTab, type Kept } from './db.ts'
+import { Changed, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 
 /** How long edits are gathered before they are saved, in ms, from the first that is not: hands that never rest do not put it off. */
-const SAVE_AFTER = 120
+const SAVE_AFTER = 40
 
-/** Keeps the document on the bench in the browser. `theirs` takes over what another tab has saved. */
-export function useSaving(key: Ref<string>, game: ShallowRef<Game | null>, theirs: (row: Kept) => void) {
+/** Keeps the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved; `steps` gives what can be undone and done again from a game. */
+export function useSaving(
+  key: Ref<string>,
+  game: ShallowRef<Game | null>,
+  theirs: (row: Kept) => void,
+  steps: (now: Game) => KeptStep[],
+) {
   const state = ref<'saved' | 'saving' | 'failed' | 'clash'>('saved')
   const failure = ref('')
   let rev = 0
@@ -42,7 +47,7 @@ export function useSaving(key: Ref<string>, game: ShallowRef<Game | null>, their
 
   async function save(doc: Game): Promise<void> {
     try {
-      rev = await keepGame(key.value, doc, rev)
+      rev = await keepGame(key.value, doc, rev, steps(doc))
       if (!dirty) state.value = 'saved'
     } catch (error) {
       dirty = true

@@ -1,73 +1,116 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
+import { fileStem, freeTitle } from '../../core/game/names.ts'
 import { newId } from '../../core/settings/new-id.ts'
 import { LENGTHS } from '../../core/settings/settings.ts'
-import { allGames, dropGame, keepGame, onceEver, onOtherTab, putBack, sweepArt, type Kept } from './db.ts'
+import { allGames, dropGame, keepGame, onOtherTab, putBack, setRemoved, sweepArt, type Kept } from './db.ts'
+import { demoGames, layDemos } from './demo-games.ts'
 
-/** The games on the shelf, the last touched first. */
+/** How long a removed game stays in the bin, in days. */
+export const DAYS_IN_BIN = 30
+const DAY = 24 * 60 * 60 * 1000
+
+/** The games on the shelf, the last touched first, and those in the bin, the last removed first. */
 export const useShelf = defineStore('shelf', () => {
-  const boxes = shallowRef<Kept[]>([])
+  const rows = shallowRef<Kept[]>([])
   const ready = ref(false)
+  const boxes = computed(() =>
+    rows.value.filter(({ removed }) => !removed).sort((a, b) => b.touched - a.touched),
+  )
+  const bin = computed(() =>
+    rows.value.filter(({ removed }) => removed).sort((a, b) => b.removed! - a.removed!),
+  )
 
   async function load(): Promise<void> {
-    await onceEver('demo games', demoGames)
+    await layDemos()
+    const all = await allGames()
+    const old = all.filter(({ removed }) => removed && removed < Date.now() - DAYS_IN_BIN * DAY)
+    for (const { key } of old) await dropGame(key)
     if (!ready.value) await sweepArt()
-    const rows = await allGames()
-    rows.sort((a, b) => b.touched - a.touched)
-    boxes.value = rows
+    rows.value = all.filter((row) => !old.includes(row))
     ready.value = true
   }
 
-  /** Puts a game on the shelf under a key of its own. Out: the key. */
-  async function add(game: Game): Promise<string> {
-    const rows = await allGames()
-    const key = newId(
-      game.id,
-      rows.map((row) => row.key),
+  /** A key that no game of this browser has, like the one that is wanted. */
+  const freeKey = async (wanted: string): Promise<string> =>
+    newId(
+      wanted,
+      (await allGames()).map((row) => row.key),
       'game',
     )
+
+  /** Puts a game on the shelf under a key of its own. Out: the key. */
+  async function add(game: Game): Promise<string> {
+    const key = await freeKey(game.id)
     await keepGame(key, game, 0)
     await load()
     return key
   }
 
+  /** Puts a new game on the shelf, under a title of its own. Out: its key. */
+  async function addNew(game: Game): Promise<string> {
+    const title = freeTitle(
+      game.title,
+      (await allGames()).map((row) => row.game.title),
+    )
+    return add({ ...game, title, id: fileStem({ ...game, title }) })
+  }
+
   async function duplicate(box: Kept): Promise<string> {
-    const rows = await allGames()
     const title = `${box.game.title.slice(0, LENGTHS.title - 5)} copy`
     const id = newId(
       title,
-      rows.map((row) => row.game.id),
+      (await allGames()).map((row) => row.game.id),
       'game',
     )
     return add({ ...box.game, id, title })
   }
 
-  /** Removes a game. Out: a function that puts it back. */
-  async function remove(box: Kept): Promise<() => Promise<void>> {
-    const { key, game, rev, touched } = box
-    await dropGame(key)
+  /** Puts a game into the bin. */
+  async function remove({ key }: Kept): Promise<void> {
+    await setRemoved(key, Date.now())
     await load()
-    return async () => {
-      await putBack({ key, game, rev, touched })
-      await load()
+  }
+  /** Takes a game out of the bin. */
+  async function takeBack({ key }: Kept): Promise<void> {
+    await setRemoved(key, null)
+    await load()
+  }
+  /** Forgets games of the bin for good. */
+  async function forget(all: readonly Kept[]): Promise<void> {
+    for (const { key } of all) await dropGame(key)
+    await load()
+  }
+
+  /** Puts the demo games back that are not on the shelf. Out: how many those were. */
+  async function putDemosBack(): Promise<number> {
+    const all = await allGames()
+    let put = 0
+    for (const demo of await demoGames()) {
+      const there = all.find(({ key }) => key === demo.key)
+      if (there && !there.removed) continue
+      if (there) await setRemoved(demo.key, null)
+      else await putBack(demo)
+      put++
     }
+    await load()
+    return put
+  }
+
+  /** Adds a game of a backup beside all others, or in place of the one under its key, which then goes into the bin. */
+  async function restore(
+    { key, touched, removed, game }: Omit<Kept, 'rev'>,
+    how: 'add' | 'replace',
+  ): Promise<void> {
+    const there = (await allGames()).find((row) => row.key === key)
+    if (how === 'replace' && there) {
+      await putBack({ ...there, key: await freeKey(key), removed: Date.now() })
+      await putBack({ key, game, rev: there.rev + 1, touched, ...(removed ? { removed } : {}) })
+    } else await putBack({ key: await freeKey(key), game, rev: 1, touched, ...(removed ? { removed } : {}) })
+    await load()
   }
 
   onOtherTab(() => void load())
-  return { boxes, ready, load, add, duplicate, remove }
+  return { boxes, bin, ready, load, add, addNew, duplicate, remove, takeBack, forget, putDemosBack, restore }
 })
-
-/** The games that every new shelf holds. */
-async function demoGames(): Promise<Kept[]> {
-  const files = await Promise.all([
-    import('../../../demo/clockmakers-drawer.game.json'),
-    import('../../../demo/signal-room.game.json'),
-    import('../../../demo/tile-yard.game.json'),
-  ])
-  const now = Date.now()
-  return files.map(({ default: file }, i) => {
-    const { format: _format, version: _version, ...game } = file
-    return { key: game.id, game: game as unknown as Game, rev: 1, touched: now - i }
-  })
-}

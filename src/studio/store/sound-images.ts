@@ -1,7 +1,7 @@
 import { shallowRef } from 'vue'
 import type { Back, Face } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
-import { imagesOf } from '../../core/game/images.ts'
+import { imagesOf } from '../../core/game/own-files.ts'
 import type { Behind } from '../../core/settings/settings.ts'
 
 /**

@@ -24,19 +24,22 @@ const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 /** A station that is long in coming shows that it is on its way. */
 const loaded = (loader: () => Promise<Component>): Component =>
   defineAsyncComponent({ loader, loadingComponent: StationSkeleton, delay: 200 })
-const VIEWS = {
-  deck: loaded(() => import('../../stations/deck/DeckStation.vue')),
-  deal: loaded(() => import('../../stations/deal/DealStation.vue')),
-  rules: loaded(() => import('../../stations/rules/RulesStation.vue')),
-  play: loaded(() => import('../../stations/play/PlayStation.vue')),
-  ship: loaded(() => import('../../stations/ship/ShipStation.vue')),
+const LOADERS: Record<Station, () => Promise<Component>> = {
+  deck: () => import('../../stations/deck/DeckStation.vue'),
+  deal: () => import('../../stations/deal/DealStation.vue'),
+  rules: () => import('../../stations/rules/RulesStation.vue'),
+  play: () => import('../../stations/play/PlayStation.vue'),
+  ship: () => import('../../stations/ship/ShipStation.vue'),
 }
+const VIEWS = Object.fromEntries(STATIONS.map((name) => [name, loaded(LOADERS[name])]))
 const station = computed(() => route.params.station as Station)
+// it comes while the game is read
+void LOADERS[station.value]().catch(() => undefined)
 const withLadder = computed(() => station.value !== 'deck' && station.value !== 'ship')
 
-/** A station keeps the rung; one that plays needs a level, so the house rules give way to the first. */
+/** A station keeps the rung. */
 const to = (name: Station) => {
-  const level = bench.rung ?? (name === 'play' ? bench.game?.levels[0]?.id : null)
+  const level = bench.rung
   return {
     name: 'bench',
     params: { id: String(route.params.id), station: name, ...(level ? { level } : {}) },
@@ -62,14 +65,14 @@ watch(
   (title) => (document.title = title ? `${title} · Lucky Twin` : 'Lucky Twin'),
 )
 
-/** The rung of the address, if the game has it; otherwise the first level, which the address then names. */
+/** The rung of the address, if the game has it; without one the house rules. A level that is not there gives way to the first, which the address then names. */
 function followRoute(): void {
   if (!bench.game || !station.value) return
   const asked = String(route.params.level ?? '')
   const known = bench.game.levels.some(({ id }) => id === asked)
   if (known) bench.rung = asked
   else if (!withLadder.value) return
-  else if (station.value === 'play' || asked)
+  else if (asked)
     void router.replace({
       ...to(station.value),
       params: { ...to(station.value).params, level: bench.game.levels[0]!.id },

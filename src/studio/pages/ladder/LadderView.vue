@@ -6,6 +6,7 @@ import IconStairs from '~icons/ph/stairs'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Level } from '../../../core/settings/levels.ts'
+import { namesAfter } from '../../../core/settings/ladder.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { useSortable } from '../../parts/look/useSortable.ts'
@@ -32,7 +33,7 @@ function put(level: Level, at: number, label: string): void {
   bench.rung = level.id
 }
 function add(): void {
-  const name = `Level ${levels.value.length + 1}`
+  const [name] = namesAfter(levels.value, 1) as [string]
   put({ id: newId(name, ids(), 'level'), name }, levels.value.length, 'add a level')
 }
 const making = ref(false)
@@ -81,14 +82,17 @@ useSortable(list, move)
 <template>
   <aside class="ladder" aria-label="Ladder">
     <RouterLink
-      v-if="station !== 'play'"
       class="house"
       :class="{ open: bench.rung === null }"
       :to="houseTo"
       :aria-current="bench.rung === null || undefined"
     >
       <strong>House rules</strong>
-      <span class="soft">what every level follows</span>
+      <span class="soft">{{
+        station === 'play' && bench.rung === null
+          ? `${levels[0]?.name} is played`
+          : 'what every level follows'
+      }}</span>
     </RouterLink>
     <ol ref="list">
       <LadderRung

@@ -4,10 +4,11 @@ import { computed, reactive, ref } from 'vue'
 import type { Level } from '../../../core/settings/levels.ts'
 import { findingsOf } from '../../../core/findings/findings.ts'
 import { findingLine } from '../../../core/findings/words.ts'
-import { LADDER_LEVELS, makeLadder, type End } from '../../../core/settings/ladder.ts'
+import { LADDER_LEVELS, makeLadder, namesAfter, type End } from '../../../core/settings/ladder.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
+import NestedRows from '../../parts/cards/NestedRows.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 import { useBench } from '../../store/bench.ts'
@@ -22,21 +23,32 @@ const ends = reactive<[End, End]>([
 ])
 const clocked = ref(true)
 const count = ref(6)
+const nested = ref(false)
+const deck = computed(() => bench.game?.deck.pairs ?? [])
 const NAMES = ['The easiest', 'The hardest'] as const
 
 const odd = computed(() => ends.map(({ rows, columns }) => (rows * columns) % 2 === 1))
-const levels = computed(() => {
+/** The levels as they would go on after those that are there, or `instead` of them. */
+function made(instead: boolean): Level[] {
   if (odd.value.includes(true)) return []
+  const there = instead ? [] : (bench.game?.levels ?? [])
   const [from, to] = ends.map((end) => ({ ...end, limit: clocked.value ? end.limit : null })) as [End, End]
-  return makeLadder(from, to, count.value, bench.game?.levels.map(({ id }) => id) ?? [])
-})
+  return makeLadder(from, to, count.value, {
+    taken: there.map(({ id }) => id),
+    names: namesAfter(there, count.value),
+    deck: nested.value ? deck.value.length : null,
+  })
+}
+const levels = computed(() => made(false))
+const firstOf = ({ fill }: Level): number =>
+  fill?.use && typeof fill.use === 'object' && 'to' in fill.use ? fill.use.to : 0
 /** What would stop one of them, so that it is known before. */
 const stops = computed(() => {
   if (!open.value || !bench.game || !levels.value.length) return []
   return findingsOf({ ...bench.game, levels: levels.value }).filter(({ severity }) => severity === 'stops')
 })
 function take(instead: boolean): void {
-  emit('add', levels.value, instead)
+  emit('add', made(instead), instead)
   open.value = false
 }
 </script>
@@ -59,7 +71,7 @@ function take(instead: boolean): void {
             :label="`Columns, ${NAMES[i]!.toLowerCase()}`"
             :bounds="BOUNDS.side"
             unit="count"
-          />; a miss lies open
+          />; misses stay open for
           <NumberWord
             v-model="end.missLook"
             :label="`Look time of a miss, ${NAMES[i]!.toLowerCase()}`"
@@ -88,8 +100,11 @@ function take(instead: boolean): void {
     <p class="count">
       <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels,
       <ElCheckbox v-model="clocked">with a clock</ElCheckbox>
+      <ElCheckbox v-model="nested" :disabled="deck.length === 0"
+        >each with the first pairs of the deck, more on each level</ElCheckbox
+      >
     </p>
-    <ol class="rungs" aria-label="The ladder as it would be">
+    <ol class="rungs" aria-label="Preview of the ladder">
       <li v-for="level in levels" :key="level.id">
         <BoardMini :board="{ rows: level.board!.rows!, columns: level.board!.columns!, gaps: [] }" />
         <strong>{{ level.name }}</strong>
@@ -98,6 +113,11 @@ function take(instead: boolean): void {
         <span class="soft">{{ writeNumber(level.turn!.missLook!, 'seconds') }}</span>
       </li>
     </ol>
+    <NestedRows
+      v-if="nested"
+      :pairs="deck"
+      :rows="levels.map((level) => ({ id: level.id, name: level.name, first: firstOf(level) }))"
+    />
     <p v-for="(one, i) in stops.slice(0, 3)" :key="i" class="bad">{{ findingLine(one, levels) }}.</p>
     <template #buttons>
       <ElButton class="btn" :disabled="!levels.length" @click="take(false)"> Add these levels </ElButton>
@@ -111,9 +131,13 @@ function take(instead: boolean): void {
 <style scoped>
 .count {
   display: flex;
-  align-items: baseline;
-  gap: 6px;
+  align-items: center;
+  flex-wrap: wrap;
+  gap: 0 14px;
   margin-top: 12px;
+}
+.count .el-checkbox {
+  --el-checkbox-font-size: inherit;
 }
 .ends {
   display: grid;

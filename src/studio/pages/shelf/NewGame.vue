@@ -11,7 +11,7 @@ import type { ReadImage } from '../../parts/cards/image-files.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
-const emit = defineEmits<{ make: [game: Game] }>()
+const emit = defineEmits<{ make: [game: Game]; words: [] }>()
 const { say } = useToasts()
 
 const KINDS: { kind: Start; label: string; icon: typeof IconImages; title: string }[] = [
@@ -27,6 +27,7 @@ const most = computed(() => (kind.value === 'pictures' ? MOST_START_PICTURES : 2
 
 function make(): void {
   if (kind.value === 'images') return picker.value?.choose()
+  if (kind.value === 'words') return emit('words')
   const { title } = KINDS.find((one) => one.kind === kind.value)!
   emit('make', newGame(title, startPairs(kind.value, pairs.value)))
 }
@@ -52,13 +53,14 @@ async function fromImages(files: readonly File[]): Promise<void> {
         <component :is="one.icon" aria-hidden="true" />{{ one.label }}
       </ElRadio>
     </ElRadioGroup>
-    <p v-if="kind !== 'images'" class="pairs">
+    <p v-if="kind === 'words'" class="pairs soft">Your own words, typed or from a file.</p>
+    <p v-else-if="kind !== 'images'" class="pairs">
       How many pairs?
       <ElInputNumber v-model="pairs" :min="2" :max="most" step-strictly aria-label="How many pairs?" />
     </p>
     <p v-else class="pairs soft">One pair for each image you choose.</p>
     <ElButton class="btn main" native-type="submit">{{
-      kind === 'images' ? 'Choose images…' : 'Make it'
+      kind === 'images' ? 'Choose images…' : kind === 'words' ? 'Write the words…' : 'Make it'
     }}</ElButton>
     <FilePicker ref="picker" label="Images for a new game" accept="image/*" multiple @take="fromImages" />
   </form>

@@ -2,18 +2,29 @@
 import { ElButton, ElEmpty } from 'element-plus'
 import IconShelf from '~icons/ph/books'
 import IconFolder from '~icons/ph/folder-open'
-import { onMounted, ref } from 'vue'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import type { Pair } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
+import { newGame } from '../../../core/game/new-game.ts'
 import { problemLine } from '../../../core/result.ts'
+import { everTrue } from '../../parts/look/everTrue.ts'
+import { isWordList } from '../../parts/look/text-of.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
+import SearchField from '../../parts/look/SearchField.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import type { Kept } from '../../store/db.ts'
 import { useShelf } from '../../store/shelf.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import GameBox from './GameBox.vue'
 import NewGame from './NewGame.vue'
+import ShelfMenu from './ShelfMenu.vue'
+import WaysToBegin from './WaysToBegin.vue'
+import { AT_A_GLANCE, FEW, foundBoxes, ORDERS, type Order } from './found-boxes.ts'
 import { openGameFile } from './open-file.ts'
 import { useShelfFindings } from './useShelfFindings.ts'
+import { useWordLists } from './useWordLists.ts'
 
 const shelf = useShelf()
 const { findingsOf } = useShelfFindings(() => shelf.boxes)
@@ -27,37 +38,61 @@ onMounted(() => {
   void shelf.load()
 })
 
-const openBench = (id: string): unknown => router.push({ name: 'bench', params: { id, station: 'deck' } })
+const query = ref('')
+const order = useLocalStorage<Order>('lucky-twin.shelf-order', 'touched')
+const many = computed(() => shelf.boxes.length > AT_A_GLANCE)
+const found = computed(() => (many.value ? foundBoxes(shelf.boxes, query.value, order.value) : shelf.boxes))
 
-async function put(game: Game): Promise<string | null> {
+const openBench = (id: string, station = 'deck'): unknown =>
+  router.push({ name: 'bench', params: { id, station } })
+
+async function put(game: Game, add = shelf.add): Promise<string | null> {
   try {
-    return await shelf.add(game)
+    return await add(game)
   } catch (error) {
     say(`"${game.title}" could not be kept: ${(error as Error).message}`, { tone: 'wrong' })
     return null
   }
 }
 
+/** Words for a game of their own: typed, or from this list. */
+const { waiting, list, writing, write, title } = useWordLists()
+const WordsDialog = defineAsyncComponent(() => import('../../stations/deck/WordsDialog.vue'))
+const wasWriting = everTrue(writing)
+function makeOfWords(pairs: readonly Pair[]): void {
+  const game = newGame(title(), [...pairs])
+  // with more lists to come, the shelf stays open
+  if (waiting.value.length) void putNew(game)
+  else void make(game)
+}
+
 async function openFiles(files: Iterable<File> = []): Promise<void> {
-  for (const file of files) {
+  for (const file of [...files]) {
+    if (await isWordList(file)) {
+      write(file)
+      continue
+    }
     const game = await openGameFile(file)
     if (!game.ok) {
       say(`${file.name}: ${problemLine(game.problem)}`, { tone: 'wrong' })
       continue
     }
-    const id = await put(game.value)
-    if (id) say(`"${game.value.title}" is on the shelf`, { act: { label: 'Open', run: () => openBench(id) } })
+    await putNew(game.value, shelf.add)
   }
 }
+async function putNew(game: Game, add = shelf.addNew): Promise<void> {
+  const id = await put(game, add)
+  if (id) say(`"${game.title}" is on the shelf`, { act: { label: 'Open', run: () => openBench(id) } })
+}
 
-async function make(game: Game): Promise<void> {
-  const id = await put(game)
-  if (id) openBench(id)
+async function make(game: Game, station?: string): Promise<void> {
+  const id = await put(game, shelf.addNew)
+  if (id) openBench(id, station)
 }
 
 async function remove(box: Kept): Promise<void> {
-  const back = await shelf.remove(box)
-  say(`"${box.game.title}" is removed`, { act: { label: 'Undo', run: () => void back() } })
+  await shelf.remove(box)
+  say(`"${box.game.title}" is in the bin`, { act: { label: 'Undo', run: () => void shelf.takeBack(box) } })
 }
 
 function drop(event: DragEvent): void {
@@ -78,15 +113,31 @@ const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.in
       <img src="/mark.svg" alt="" width="32" height="32" />
       <span class="name">Lucky Twin</span>
       <ElButton class="btn" @click="picker?.choose()"><IconFolder />Open a file</ElButton>
-      <FilePicker ref="picker" label="Game files" accept=".json,.zip" multiple @take="openFiles" />
+      <ShelfMenu />
+      <FilePicker
+        ref="picker"
+        label="Game files"
+        accept=".json,.zip,.html,.csv,.tsv,.txt"
+        multiple
+        @take="openFiles"
+      />
     </header>
     <main>
       <h1>Your games</h1>
-      <p class="soft">Kept in this browser. Drop a game file anywhere to open it.</p>
+      <p class="soft">
+        Kept in this browser. Drop a game file, a shipped page or a list of words anywhere to open it.
+      </p>
+      <div v-if="many" class="finder">
+        <SearchField v-model="query" label="Search the shelf" placeholder="find a game" />
+        <span
+          >{{ found.length }} of {{ shelf.boxes.length }},
+          <ChoiceWord v-model="order" label="Order" :choices="ORDERS"
+        /></span>
+      </div>
       <div class="boxes">
-        <NewGame @make="make" />
+        <NewGame @make="make" @words="write(null)" />
         <GameBox
-          v-for="(box, i) in shelf.boxes"
+          v-for="(box, i) in found"
           :key="box.key"
           :box="box"
           :findings="findingsOf(box)"
@@ -94,14 +145,33 @@ const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.in
           @duplicate="shelf.duplicate(box)"
           @remove="remove(box)"
         />
+        <ElEmpty
+          v-if="shelf.ready && shelf.boxes.length === 0"
+          class="none"
+          description="The shelf is empty. Make a new game, or open one from a file."
+        >
+          <template #image><IconShelf aria-hidden="true" /></template>
+        </ElEmpty>
+        <ElEmpty
+          v-else-if="found.length === 0 && query"
+          class="none"
+          :description="`No game has “${query}” in its title, levels, pairs or tags.`"
+        >
+          <template #image><IconShelf aria-hidden="true" /></template>
+          <ElButton class="btn" @click="query = ''">Show all games</ElButton>
+        </ElEmpty>
       </div>
-      <ElEmpty
-        v-if="shelf.ready && shelf.boxes.length === 0"
-        description="The shelf is empty. Make a new game, or open one from a file."
-      >
-        <template #image><IconShelf aria-hidden="true" /></template>
-      </ElEmpty>
+      <WaysToBegin v-if="shelf.ready && shelf.boxes.length < FEW" @make="make($event, 'play')" />
     </main>
+    <WordsDialog
+      v-if="wasWriting"
+      v-model="writing"
+      pasted=""
+      :file="list"
+      :there="[]"
+      fresh
+      @add="makeOfWords"
+    />
     <p v-if="dropping" class="drop">Let go to open the game</p>
   </div>
 </template>
@@ -129,11 +199,22 @@ main {
 h1 {
   font-size: 34px;
 }
+.finder {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 16px;
+  margin-top: 14px;
+}
 .boxes {
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(276px, 1fr));
   gap: 24px;
   margin-top: 24px;
+}
+/* beside the new game: at the foot of the page its words would lie under the messages */
+.none {
+  grid-column: 2 / -1;
 }
 .drop {
   position: fixed;
@@ -145,6 +226,11 @@ h1 {
   background: #e3efedd9;
   font: 700 26px var(--head);
   pointer-events: none;
+}
+@media (max-width: 700px) {
+  .none {
+    grid-column: auto;
+  }
 }
 @media (max-width: 500px) {
   main {

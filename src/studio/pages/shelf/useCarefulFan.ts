@@ -1,10 +1,13 @@
 import { onBeforeUnmount, ref, type Ref } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
+import { idly } from '../../parts/look/idly.ts'
 import type { Kept } from '../../store/db.ts'
 
 /** Games whose cards are being drawn in some tab; what stands here when a browser starts took the last one with it. */
 const NOTE = 'lucky-twin/drawing'
 const here = new Set<string>()
+/** After so long all is drawn or was given up, in ms. */
+const DRAWN = 3000
 
 function change(names: (all: Set<string>) => void): void {
   try {
@@ -37,6 +40,7 @@ export function useCarefulFan(
 ): { safe: Ref<boolean>; draw: () => void } {
   const name = `${box().key} ${box().rev}`
   const hasImages = fan().some(({ kind }) => kind === 'image')
+  const settled = idly(() => done(name), DRAWN)
   const safe = ref(hasImages && !here.has(name) && isNoted(name))
 
   function begin(): void {
@@ -44,9 +48,7 @@ export function useCarefulFan(
     here.add(name)
     change((all) => all.add(name))
     // two frames and a rest later all that can take a browser with it has
-    requestAnimationFrame(() =>
-      requestAnimationFrame(() => (window.requestIdleCallback ?? setTimeout)(() => done(name))),
-    )
+    requestAnimationFrame(() => requestAnimationFrame(() => settled()))
   }
   if (!safe.value) begin()
   onBeforeUnmount(() => !safe.value && done(name))

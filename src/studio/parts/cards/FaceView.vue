@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
-import { CARD_RATIO, type CardShape } from '../../../core/settings/settings.ts'
+import { DEFAULTS } from '../../../core/settings/settings.ts'
 import { faceElement } from '../../../player/face.ts'
 import '../../../player/player.css'
 import { drawnFace, giveUp, soundness } from '../../store/sound-images.ts'
@@ -12,8 +12,8 @@ import { pictureUrl } from '../../store/pictures.ts'
  * A card's front as players have it: drawn by the player's own function. Its size comes from the element around it. An own image that cannot be drawn gives
  * way to a sign with its name.
  */
-const props = withDefaults(defineProps<{ face: Face; shape?: CardShape; name?: string }>(), {
-  shape: 'portrait',
+const props = withDefaults(defineProps<{ face: Face; ratio?: number; name?: string }>(), {
+  ratio: DEFAULTS.layout.ratio,
   name: '',
 })
 const box = ref<HTMLElement>()
@@ -22,14 +22,14 @@ let stopWaiting = (): void => undefined
 function draw(): void {
   stopWaiting()
   const drawn = drawnFace(props.face, props.name)
-  const element = faceElement(drawn, pictureUrl, CARD_RATIO[props.shape], 'async')
+  const element = faceElement(drawn, pictureUrl, props.ratio, 'async')
   box.value?.replaceChildren(element)
   const image = element.querySelector('img')
   if (drawn.kind === 'image' && image) stopWaiting = drawnInTime(image, () => giveUp(drawn.src))
 }
 onMounted(draw)
 onBeforeUnmount(() => stopWaiting())
-watch(() => [props.face, props.shape, props.face.kind === 'image' && soundness.value], draw)
+watch(() => [props.face, props.ratio, props.face.kind === 'image' && soundness.value], draw)
 </script>
 
 <template>

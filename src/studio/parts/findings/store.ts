@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Finding } from '../../../core/findings/finding.ts'
 import { useBench } from '../../store/bench.ts'
-import { newFinder, type Found } from '../../workers/jobs/finder.ts'
+import { newFinder, type GameFindings } from '../../workers/jobs/finder.ts'
 
 const NONE: readonly Finding[] = []
 
@@ -10,7 +10,7 @@ const NONE: readonly Finding[] = []
 export const useFindings = defineStore('findings', () => {
   const bench = useBench()
   const finder = newFinder()
-  const found = shallowRef<Found>({ findings: [], house: [] })
+  const found = shallowRef<GameFindings>({ findings: [], house: [] })
   const current = ref(false)
   let shown = ''
 

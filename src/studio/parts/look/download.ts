@@ -1,4 +1,5 @@
 import type { Game } from '../../../core/game/game.ts'
+import { fileStem } from '../../../core/game/names.ts'
 
 /** Hands a file to the user's downloads. */
 export function download(name: string, content: BlobPart, type: string): void {
@@ -12,5 +13,5 @@ export function download(name: string, content: BlobPart, type: string): void {
 
 export async function downloadGame(game: Game): Promise<void> {
   const { writeGame } = await import('../../../core/files/game-file.ts')
-  download(`${game.id}.game.json`, writeGame(game), 'application/json')
+  download(`${fileStem(game)}.game.json`, writeGame(game), 'application/json')
 }

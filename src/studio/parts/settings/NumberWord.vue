@@ -14,6 +14,8 @@ const props = withDefaults(
   }>(),
   { unit: 'count', whole: true },
 )
+/** units whose numbers need not be whole */
+const PARTS: readonly Unit[] = ['more', 'times', 'ratio']
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 
 const text = ref('')
@@ -31,10 +33,7 @@ const range = computed(
 )
 
 function take(value: number | null): void {
-  const wanted =
-    value !== null && props.whole && props.unit !== 'more' && props.unit !== 'times'
-      ? Math.round(value)
-      : value
+  const wanted = value !== null && props.whole && !PARTS.includes(props.unit) ? Math.round(value) : value
   if (wanted === null || wanted < props.bounds[0] || wanted > props.bounds[1])
     problem.value = `${props.label}: ${range.value}`
   else if (wanted === props.modelValue) show()

@@ -8,18 +8,16 @@ import { useBench } from '../../store/bench.ts'
 /** Stands beside a setting that this level says itself; one press gives it back to the house rules. */
 const props = defineProps<{ section: Section; names: readonly string[] }>()
 const bench = useBench()
+const owned = computed(() => props.names.filter((name) => bench.owns(props.section, name as never)))
 const labels = computed(() =>
-  props.names.map((name) => settingWords(props.section, name as never).label).join(', '),
+  owned.value.map((name) => settingWords(props.section, name as never).label).join(', '),
 )
-const owned = (): string[] => props.names.filter((name) => bench.owns(props.section, name as never))
-function giveBack(): void {
-  for (const name of owned()) bench.giveBack(props.section, name as never)
-}
+const giveBack = (): void => bench.giveBack(props.section, ...(owned.value as never[]))
 </script>
 
 <template>
   <ElButton
-    v-if="owned().length"
+    v-if="owned.length"
     class="own"
     data-tip="This level's own. Press to follow the house rules again."
     :aria-label="`${labels}: own, set for this level; follow the house rules again`"

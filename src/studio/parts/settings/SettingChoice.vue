@@ -21,7 +21,7 @@ const text = computed({
 </script>
 
 <template>
-  <span class="setting"
+  <span class="setting" :data-setting="`${section}.${name}`"
     ><ChoiceWord v-model="text" :label="words.label" :choices="words.choices!" /><OwnTab
       :section="section"
       :names="[name]"

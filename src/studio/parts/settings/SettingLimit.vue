@@ -1,32 +1,30 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
+import { computed } from 'vue'
 import NumberWord from './NumberWord.vue'
 import OwnTab from './OwnTab.vue'
 import { useSetting } from './useSetting.ts'
 
-/** A limit that may be there or not: "5 lives", or "no lives to lose". */
-const props = defineProps<{
-  name: 'lives' | 'turns'
-  none: string
-  words: string
-  /** with what it begins when it is switched on */
-  start: number
-}>()
+/** A limit that may be there or not: "5 lives", or, where a level takes back that of the house rules, "no lives to lose". At 0 it is taken back. */
+const props = defineProps<{ name: 'lives' | 'turns'; none: string; words: string }>()
 const { words: told, value } = useSetting(
   () => 'limits',
   () => props.name,
 )
+const least = computed(() => told.value.bounds![0])
+const count = computed({
+  get: () => value.value ?? 0,
+  set: (next) => (value.value = next < least.value ? null : next),
+})
 </script>
 
 <template>
-  <span class="limit">
+  <span class="limit" :data-setting="`limits.${name}`">
     <template v-if="value !== null">
-      <NumberWord v-model="value" :label="told.label" :bounds="told.bounds!" />
-      <ElButton class="switch" :data-tip="`Remove the limit: ${none}`" @click="value = null">
-        {{ words }}
-      </ElButton>
+      <NumberWord v-model="count" :label="told.label" :bounds="[0, told.bounds![1]]" />
+      {{ words }}
     </template>
-    <ElButton v-else class="switch" :data-tip="`Set a limit: ${start} ${words}`" @click="value = start">
+    <ElButton v-else class="none" :data-tip="`Set a limit: ${least} or more`" @click="value = least">
       {{ none }}
     </ElButton>
     <OwnTab section="limits" :names="[name]" />
@@ -37,7 +35,9 @@ const { words: told, value } = useSetting(
 .limit {
   white-space: nowrap;
 }
-.switch {
+.none {
+  height: auto;
+  min-height: 0;
   padding: 0 2px 1px;
   border: 0;
   border-bottom: 2px dotted var(--lagoon);
@@ -47,12 +47,8 @@ const { words: told, value } = useSetting(
   font: inherit;
   font-weight: 700;
   line-height: 1.4;
-  cursor: pointer;
 }
-.switch:hover {
+.none:hover {
   background: var(--lagoon-pale);
-}
-.number-word + .switch {
-  margin-left: 5px;
 }
 </style>

@@ -15,7 +15,7 @@ const number = value as unknown as WritableComputedRef<number>
 </script>
 
 <template>
-  <span class="setting"
+  <span class="setting" :data-setting="`${section}.${name}`"
     ><NumberWord v-model="number" :label="words.label" :bounds="words.bounds!" :unit="words.unit" /><OwnTab
       :section="section"
       :names="[name]"

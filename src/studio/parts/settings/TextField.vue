@@ -1,11 +1,13 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
+import { ElInput, type InputInstance } from 'element-plus'
 import { nextTick, ref, watch } from 'vue'
 
 /** A line of text: `change` when it is done (Enter, or leaving the field), `typing` with each letter. Escape takes it back. */
 const props = defineProps<{ modelValue: string; label: string; placeholder?: string; maxlength?: number }>()
 const emit = defineEmits<{ change: [text: string]; typing: [text: string] }>()
 const draft = ref('')
+const field = ref<InputInstance>()
+defineExpose({ focus: () => field.value?.focus() })
 const show = (): void => void (draft.value = props.modelValue)
 watch(() => props.modelValue, show, { immediate: true })
 
@@ -20,6 +22,7 @@ const leave = (event: Event | KeyboardEvent): void => (event.target as HTMLInput
 
 <template>
   <ElInput
+    ref="field"
     v-model="draft"
     class="text-field"
     autocomplete="off"

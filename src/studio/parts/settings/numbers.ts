@@ -1,8 +1,18 @@
 /** How a number of the settings is written for people, and read back. */
-export const UNITS = ['count', 'points', 'seconds', 'clock', 'times', 'more'] as const
+export const UNITS = [
+  'count',
+  'points',
+  'seconds',
+  'clock',
+  'times',
+  'more',
+  'px',
+  'ratio',
+  'percent',
+] as const
 export type Unit = (typeof UNITS)[number]
 
-/** "1.0 s", "1:30", "3 ×", "50 %", "1,200". Seconds and clock are ms in the file; `more` is a share. */
+/** "1.0 s", "1:30", "3 ×", "50 %", "12 px", "0.84", "80 %", "1,200". Seconds and clock are ms in the file; `more` is a share. */
 export function writeNumber(value: number, unit: Unit): string {
   switch (unit) {
     case 'seconds':
@@ -16,6 +26,12 @@ export function writeNumber(value: number, unit: Unit): string {
       return `${value} ×`
     case 'more':
       return `${(+(value * 100).toFixed(2)).toLocaleString('en')} %`
+    case 'percent':
+      return `${value} %`
+    case 'px':
+      return `${value} px`
+    case 'ratio':
+      return String(+value.toFixed(3))
     default:
       return value.toLocaleString('en')
   }
@@ -27,7 +43,7 @@ export function readNumber(text: string, unit: Unit): number | null {
     .trim()
     .replace(/[\s\u202f]|,(?=\d{3}\b)/g, '')
     .replace(',', '.')
-    .replace(/(s|sec|×|x|%)$/i, '')
+    .replace(/(s|sec|×|px|x|%)$/i, '')
   const clock = /^(\d+):(\d{1,2}(?:\.\d+)?)$/.exec(plain)
   if (clock && (unit === 'clock' || unit === 'seconds'))
     return Math.round((Number(clock[1]) * 60 + Number(clock[2])) * 1000)
@@ -46,4 +62,7 @@ export const STEP: Record<Unit, number> = {
   clock: 5000,
   times: 0.5,
   more: 0.1,
+  px: 1,
+  percent: 10,
+  ratio: 0.05,
 }

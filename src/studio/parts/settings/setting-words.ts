@@ -17,11 +17,39 @@ const number = (label: string, bounds: readonly [number, number], unit?: Unit): 
 })
 const choice = (label: string, ...choices: [string, string][]): SettingWords => ({ label, choices })
 
+const FAMILY_WORDS: [string, string][] = [
+  ['brass', 'brass'],
+  ['wood', 'wood'],
+  ['glass', 'glass'],
+  ['reed', 'reed'],
+]
+const loudness = (label: string): SettingWords => number(label, BOUNDS.volume, 'percent')
+const heard = (label: string): SettingWords =>
+  choice(label, ['family', 'like the others'], ['none', 'silent'], ...FAMILY_WORDS)
+
 /** Every setting by its place in the file. Sentences, search and comparing all speak with these words. */
 export const SETTING_WORDS: Record<Key, SettingWords> = {
   'board.rows': number('Rows', BOUNDS.side),
   'board.columns': number('Columns', BOUNDS.side),
   'board.gaps': { label: 'Gaps' },
+  'layout.size': { label: 'Size of the cards' },
+  'layout.ratio': number('Shape of the cards', BOUNDS.ratio, 'ratio'),
+  'layout.gapAcross': number('Room between columns', BOUNDS.gap, 'px'),
+  'layout.gapDown': number('Room between rows', BOUNDS.gap, 'px'),
+  'layout.margin': number('Margin of the table', BOUNDS.margin, 'px'),
+  'layout.stands': choice(
+    'Where the board stands',
+    ['top-left', 'at the top left'],
+    ['top', 'at the top'],
+    ['top-right', 'at the top right'],
+    ['left', 'at the left'],
+    ['centre', 'in the middle'],
+    ['right', 'at the right'],
+    ['bottom-left', 'at the bottom left'],
+    ['bottom', 'at the bottom'],
+    ['bottom-right', 'at the bottom right'],
+  ),
+  'fill.counts': { label: 'How many pairs of each' },
   'fill.use': { label: 'Which part of the deck' },
   'fill.pick': choice('How pairs are picked', ['random', 'at random'], ['first', 'the first in the deck']),
   'fill.repeat': choice(
@@ -29,6 +57,7 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['never', 'never'],
     ['evenly', 'evenly, if there are too few'],
     ['at-random', 'at random, if there are too few'],
+    ['counts', 'each as often as I say'],
   ),
   'deal.way': { label: 'Way of dealing' },
   'deal.steps': number('Steps between twins', BOUNDS.steps),
@@ -56,7 +85,7 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['button', 'turn back by a button'],
   ),
   'clock.mode': choice('Clock', ['off', 'is off'], ['up', 'counts up'], ['down', 'counts down']),
-  'clock.limit': number('Limit', BOUNDS.limit, 'clock'),
+  'clock.limit': number('Time limit', BOUNDS.limit, 'clock'),
   'clock.startsAt': choice(
     'The clock starts',
     ['first-flip', 'with the first flip'],
@@ -99,13 +128,10 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['deal-again', 'the cards are dealt again'],
     ['next-level', 'the next level begins'],
   ),
+  'head.figures': { label: 'Figures on the table' },
+  'head.level': choice('Level on the table', ['true', 'stands on the table'], ['false', 'is left out']),
+  'head.title': choice('Title on the table', ['true', 'stands there too'], ['false', 'does not stand there']),
   'look.table': { label: 'Colour of the table' },
-  'look.shape': choice(
-    'Shape of the cards',
-    ['portrait', 'portrait'],
-    ['square', 'square'],
-    ['landscape', 'landscape'],
-  ),
   'look.flip': choice(
     'How cards flip',
     ['turn', 'turn over sideways'],
@@ -120,7 +146,41 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['lying', 'without any motion'],
   ),
   'look.behind': { label: 'Behind the cards' },
-  'look.sounds': choice('Sounds', ['true', 'are on'], ['false', 'are off']),
+  'look.missMotion': choice(
+    'How a miss moves',
+    ['none', 'stays still'],
+    ['shake', 'shakes'],
+    ['nudge', 'is nudged'],
+    ['dim', 'dims'],
+  ),
+  'look.missStrength': number('How strongly a miss moves', BOUNDS.strength, 'percent'),
+  'look.celebration': choice(
+    'What celebrates a win',
+    ['none', 'nothing'],
+    ['wave', 'a wave of the cards'],
+    ['fan', 'the cards in a fan'],
+    ['sparks', 'sparks'],
+    ['picture', 'the picture behind'],
+  ),
+  'sound.on': choice('Sounds', ['true', 'are on'], ['false', 'are off']),
+  'sound.family': choice('What sounds are like', ...FAMILY_WORDS),
+  'sound.volume': loudness('Volume of the sounds'),
+  'sound.deal': heard('Sound of the deal'),
+  'sound.flip': heard('Sound of a flip'),
+  'sound.match': heard('Sound of a match'),
+  'sound.miss': heard('Sound of a miss'),
+  'sound.streak': heard('Sound of a streak'),
+  'sound.lastSeconds': heard('Sound of the last seconds'),
+  'sound.win': heard('Sound of a win'),
+  'sound.loss': heard('Sound of a loss'),
+  'volumes.deal': loudness('Volume of the deal'),
+  'volumes.flip': loudness('Volume of a flip'),
+  'volumes.match': loudness('Volume of a match'),
+  'volumes.miss': loudness('Volume of a miss'),
+  'volumes.streak': loudness('Volume of a streak'),
+  'volumes.lastSeconds': loudness('Volume of the last seconds'),
+  'volumes.win': loudness('Volume of a win'),
+  'volumes.loss': loudness('Volume of a loss'),
 }
 
 export const settingWords = <S extends Section>(section: S, name: keyof Settings[S] & string): SettingWords =>
@@ -131,11 +191,17 @@ export function valueWords(key: string, value: unknown): string {
   const { choices, unit } = SETTING_WORDS[key as Key]
   const chosen = choices?.find(([one]) => one === String(value))
   if (chosen) return chosen[1]
+  if (value === null && key === 'head.figures') return 'what the rules ask for'
+  if (value === null && key.startsWith('layout.'))
+    return key === 'layout.size' ? 'as large as fits' : 'as suits the table'
   if (value === null || (Array.isArray(value) && !value.length)) return 'none'
   if (typeof value === 'number') return writeNumber(value, unit ?? 'count')
   if (Array.isArray(value)) return key === 'deal.arranged' ? 'own places' : value.join(', ')
   if (typeof value !== 'object') return String(value).replaceAll('-', ' ')
-  const { by, at, tags, pairs, from, to, fixed, alt, name } = value as Record<string, unknown>
+  if (key === 'fill.counts')
+    return `${Object.values(value as Record<string, number>).reduce((sum, count) => sum + count, 0)} pairs`
+  const { by, at, tags, pairs, from, to, fixed, alt, name, width, height } = value as Record<string, unknown>
+  if (width) return `${String(width)} × ${String(height)} px`
   if (by)
     return `by ${String(by)}: ${(at as number[]).map((one) => writeNumber(one, by === 'time' ? 'clock' : 'count')).join(', ')}`
   if (tags) return `pairs tagged ${(tags as string[]).join(', ')}`

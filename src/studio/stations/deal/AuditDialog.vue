@@ -97,12 +97,14 @@ function resize(side: 'rows' | 'columns', value: number): void {
     >
       <template v-if="!found">
         <p class="soft">
-          Paste boards that your own program dealt, or drop a file: a few thousand show much. JSON lines
-          (<code>{"cells": […]}</code>
-          or a plain list), CSV with a board a row, or a board a line of any names.
+          Paste boards that your own program dealt, or drop a file: a few thousand tell a lot. Accepted are
+          JSON lines (<code>{"cells": […]}</code>
+          or a plain list), CSV with one board per row, and plain text with one board per line, names
+          separated by spaces.
         </p>
         <ElInput
           v-model="text"
+          class="data"
           type="textarea"
           :rows="9"
           aria-label="Boards"

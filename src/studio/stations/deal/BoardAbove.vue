@@ -7,11 +7,12 @@ import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
 import { layoutIn } from '../../../core/board/frames.ts'
 import { cellAt, layout, tableSurface } from '../../../core/board/geometry.ts'
-import { CARD_RATIO, type Settings } from '../../../core/settings/settings.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
 import { faceWords } from '../../../player/face.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
 import BoardCell, { type SeenCell } from './BoardCell.vue'
+import SizeHandles from './SizeHandles.vue'
 import LensOver from './LensOver.vue'
 import SmallCards from './SmallCards.vue'
 import { useCardDrag } from './useCardDrag.ts'
@@ -30,15 +31,18 @@ const cursor = ref(0)
 const looked = ref(-1)
 
 const board = computed(() => props.settings.board)
+/** how cards would lie if what is being dragged were dropped */
+const preview = ref<Partial<Settings['layout']> | null>(null)
+const shown = computed(() => ({ ...props.settings, layout: { ...props.settings.layout, ...preview.value } }))
 /** the table in px of the frame, and how large such a px is drawn */
 const surface = computed(() => {
   const { rows, columns } = board.value
   const [width, height] = [size.width.value, size.height.value]
   if (!view.frame) {
-    const made = layout(tableSurface(width, height, CARD_RATIO[props.settings.look.shape]), rows, columns)
+    const made = layout(tableSurface(width, height, shown.value), rows, columns)
     return { ...made, width, height, scale: 1 }
   }
-  const made = layoutIn(view.frame, props.settings)
+  const made = layoutIn(view.frame, shown.value)
   const scale = Math.min((width - 16) / made.width, (height - 16) / made.height)
   return { ...made, scale }
 })
@@ -120,7 +124,14 @@ async function arrow(event: KeyboardEvent): Promise<void> {
 </script>
 
 <template>
-  <div ref="box" class="board" @keydown="arrow" @pointerleave="looked = -1">
+  <div
+    ref="box"
+    class="board"
+    role="group"
+    aria-label="The board from above"
+    @keydown="arrow"
+    @pointerleave="looked = -1"
+  >
     <div
       class="surface"
       :class="{ framed: view.frame }"
@@ -148,7 +159,6 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :seen="one"
         :place="places[one.cell]!"
         :scale="surface.scale"
-        :shape="settings.look.shape"
         :back="bench.game!.deck.back"
         :faces="faces"
         :small="small"
@@ -170,6 +180,14 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :small="small"
         :looked="looked"
       />
+      <SizeHandles
+        :surface="surface"
+        :rows="board.rows"
+        :columns="board.columns"
+        :small="small"
+        @preview="preview = $event"
+        @set="(patch, label) => bench.set('layout', patch, label)"
+      />
     </div>
   </div>
 </template>
@@ -181,6 +199,10 @@ async function arrow(event: KeyboardEvent): Promise<void> {
 }
 .surface {
   position: absolute;
+}
+.board:hover :deep(.handle:not(.small)),
+.board:focus-within :deep(.handle:not(.small)) {
+  opacity: 0.85;
 }
 .surface.framed {
   border-radius: 4px;

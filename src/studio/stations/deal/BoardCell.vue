@@ -2,7 +2,6 @@
 import { computed } from 'vue'
 import type { Place } from '../../../core/board/geometry.ts'
 import type { Back, Face } from '../../../core/deck/pair.ts'
-import type { CardShape } from '../../../core/settings/settings.ts'
 import BackView from '../../parts/cards/BackView.vue'
 import FaceView from '../../parts/cards/FaceView.vue'
 import SmallFace from '../../parts/cards/SmallFace.vue'
@@ -19,7 +18,6 @@ const props = defineProps<{
   seen: SeenCell
   place: Place
   scale: number
-  shape: CardShape
   back: Back
   faces: boolean
   small: boolean
@@ -55,7 +53,7 @@ const todo = computed(() => {
   >
     <SmallFace v-if="small && drag && seen.face" :face="seen.face" />
     <template v-else-if="!small && !seen.gap">
-      <FaceView v-if="seen.face && faces" :face="seen.face" :shape="shape" />
+      <FaceView v-if="seen.face && faces" :face="seen.face" :ratio="place.width / place.height" />
       <BackView v-else :back="back" />
     </template>
   </button>

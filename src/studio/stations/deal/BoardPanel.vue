@@ -7,7 +7,6 @@ import { BOUNDS, type Settings } from '../../../core/settings/settings.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
-import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import { useBench } from '../../store/bench.ts'
 
 const props = defineProps<{ settings: Settings }>()
@@ -104,10 +103,6 @@ const fill = (name: string): void =>
           />
         </ElButton>
       </span>
-    </div>
-    <div class="row">
-      <span>Cards are</span>
-      <SettingChoice section="look" name="shape" />
     </div>
   </section>
 </template>

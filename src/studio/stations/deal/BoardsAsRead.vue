@@ -17,8 +17,8 @@ const emit = defineEmits<{ resize: [side: 'rows' | 'columns', value: number] }>(
 
 const FORMATS: Record<BoardFormat, string> = {
   'json-lines': 'JSON lines, a board each',
-  csv: 'CSV, a board a row',
-  tokens: 'a board a line, names separated by spaces',
+  csv: 'CSV, one board per row',
+  tokens: 'one board per line, names separated by spaces',
 }
 const first = computed(() => {
   const { columns } = props.read.board
@@ -42,12 +42,11 @@ const first = computed(() => {
     </table>
     <div class="how">
       <p>
-        <strong>{{ count.toLocaleString('en') }} boards</strong>
-        {{ source && `from ${source}` }}, read as {{ FORMATS[read.format] }}; {{ read.names.length }}
-        {{ read.twinsKnown ? 'pairs' : 'cards' }}.
+        <strong>{{ count.toLocaleString('en') }} boards</strong>{{ source && ` from ${source}` }}, read as
+        {{ FORMATS[read.format] }}; {{ read.names.length }} {{ read.twinsKnown ? 'pairs' : 'cards' }}.
       </p>
       <p v-if="given">
-        {{ read.guessed ? 'Taken as' : 'Of' }}
+        {{ read.guessed ? 'Each is taken to have' : 'Each has' }}
         <NumberWord
           :model-value="given.rows"
           label="Rows"

@@ -2,6 +2,7 @@
 import { ElSegmented } from 'element-plus'
 import { computed, watch } from 'vue'
 import { NO_CARD } from '../../../core/deck/card.ts'
+import { frameOf, layoutIn } from '../../../core/board/frames.ts'
 import { openCells } from '../../../core/board/cells.ts'
 import { prepareDeal } from '../../../core/deal/deal.ts'
 import { cardName } from '../../../core/deck/card-name.ts'
@@ -13,8 +14,10 @@ import { useBench } from '../../store/bench.ts'
 import { LENSES, useView, type Lens } from '../../store/view.ts'
 import BoardAbove from './BoardAbove.vue'
 import BoardPanel from './BoardPanel.vue'
+import DealtPanel from './DealtPanel.vue'
 import FairnessPanel from './FairnessPanel.vue'
 import FillPanel from './FillPanel.vue'
+import CardsPanel from './CardsPanel.vue'
 import FramePanel from './FramePanel.vue'
 import WayPanel from './WayPanel.vue'
 
@@ -28,6 +31,8 @@ const cells = computed(() => (dealer.value.ok ? dealer.value.value.deal(view.see
 const laid = (): (string | null)[] | null =>
   cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null
 const cards = computed(() => openCells(settings.value.board).length)
+/** how the board lies on the screen that is looked at; on a phone where none is chosen */
+const made = computed(() => layoutIn(view.frame ?? frameOf('phone'), settings.value))
 const LENS_NAMES: Record<Lens, string> = {
   faces: 'faces',
   backs: 'backs',
@@ -81,8 +86,10 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
         The deck is empty: add pairs on the light table first.
       </p>
       <BoardPanel :settings="settings" />
+      <CardsPanel :settings="settings" :made="made" />
       <FillPanel :settings="settings" />
       <WayPanel :settings="settings" :laid="laid" />
+      <DealtPanel v-if="dealer.ok" :settings="settings" />
       <FramePanel :settings="settings" :cells="cells" />
     </aside>
     <FairnessPanel class="below" :settings="settings" :ready="dealer.ok" />

@@ -5,6 +5,7 @@ import IconUnfair from '~icons/ph/warning-octagon'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
 import type { Report } from '../../../core/audit/report.ts'
 import type { Claim } from '../../../core/audit/theory.ts'
+import { oftenOf, oftenWords } from '../../../core/audit/often.ts'
 import type { Tally } from '../../../core/audit/tally.ts'
 import { chanceWords, VERDICT_NAMES, verdictWords } from '../../../core/audit/words.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -57,7 +58,7 @@ const twins = computed(() => {
   return [
     ...(beside
       ? [
-          `Side by side: ${beside.seen.toFixed(2)} a board, ${beside.expected.toFixed(2)} expected (${chanceWords(beside.p)}).`,
+          `Side by side: ${beside.seen.toFixed(2)} per board, ${beside.expected.toFixed(2)} expected (${chanceWords(beside.p)}).`,
         ]
       : []),
     ...(far
@@ -77,18 +78,19 @@ const whole = computed(() => {
       : `${count(repeats.distinct)} different boards among ${count(deals)}${
           repeats.expected === null
             ? ''
-            : `; ${count(repeats.seen)} pairs of equal ones, ${count(repeats.expected)} expected`
+            : `; ${count(repeats.seen)} ${repeats.seen === 1 ? 'pair' : 'pairs'} of equal boards, ${count(repeats.expected)} expected`
         }.`
   return [
     ...(places
       ? [
-          `Pair by place: chi-square ${count(places.statistic)} on ${count(places.degrees)} degrees (${chanceWords(places.p)}).`,
+          `Pair by place: chi-square ${count(places.statistic)} on ${count(places.degrees)} degrees of freedom (${chanceWords(places.p)}).`,
         ]
       : []),
     ...(beside && far && props.claim === 'shuffled'
       ? [`Twins side by side ${chanceWords(beside.p)}, steps between them ${chanceWords(far.p)}.`]
       : []),
     same,
+    oftenWords(oftenOf(props.tally), props.names),
   ]
 })
 </script>
@@ -99,7 +101,7 @@ const whole = computed(() => {
       <div class="heat">
         <ChartView
           :option="heat"
-          :label="`Where ${names[pair]} lands: ${count(landed.least)} to ${count(landed.most)} times a cell, even would be ${count(landed.even)}`"
+          :label="`Where ${names[pair]} lands: ${count(landed.least)} to ${count(landed.most)} times per cell; ${count(landed.even)} would be even`"
         />
       </div>
       <p>
@@ -110,8 +112,8 @@ const whole = computed(() => {
           :choices="choices"
           @update:model-value="(value) => (pair = Number(value))"
         />
-        lands: {{ count(landed.least) }} to {{ count(landed.most) }} times a cell, even would be
-        {{ count(landed.even) }}.
+        lands: {{ count(landed.least) }} to {{ count(landed.most) }} times per cell;
+        {{ count(landed.even) }} would be even.
       </p>
     </section>
     <section v-if="steps" class="apart" aria-label="How twins lie">

@@ -1,13 +1,18 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { selectPairs } from '../../../core/deck/select.ts'
+import { copiesOf, evenCounts } from '../../../core/deal/copies.ts'
+import { drawnPairs, selectPairs } from '../../../core/deck/select.ts'
 import { openCells } from '../../../core/board/cells.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { settingWords } from '../../parts/settings/setting-words.ts'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import { useBench } from '../../store/bench.ts'
+import CountsDialog from './CountsDialog.vue'
+import { copiesWords } from './copies-words.ts'
 import UseDialog from './UseDialog.vue'
 
 /** Which pairs of the deck come on the board, and how they are picked. */
@@ -16,24 +21,32 @@ const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const use = computed(() => props.settings.fill.use)
 const selection = computed(() => selectPairs(pairs.value, use.value))
+const counted = computed(() => props.settings.fill.repeat === 'counts')
+/** the faces that may come, each once */
+const shown = computed(() => [...new Set(drawnPairs(pairs.value, props.settings.fill))])
 /** half a pair more on an odd board, which its finding tells of */
 const needed = computed(() => Math.ceil(openCells(props.settings.board).length / 2))
 const SHOWN = 17
 const choosing = ref(false)
+const counting = ref(false)
 
 const from = computed(() => {
   const { length } = pairs.value
   if (use.value === 'all') return `the whole deck, ${length} ${length === 1 ? 'pair' : 'pairs'}`
   if ('tags' in use.value) return use.value.tags.length ? use.value.tags.join(', ') : 'no tag'
   if ('pairs' in use.value) return `${selection.value.length} chosen pairs`
-  return `places ${use.value.from} to ${use.value.to}`
+  return use.value.from === 1
+    ? `the first ${use.value.to} of the deck`
+    : `places ${use.value.from} to ${use.value.to}`
 })
 
 const pairCount = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
 const sentence = computed(() => {
   if (props.settings.deal.way === 'arranged')
     return 'Laid by hand: what is chosen here counts when it is dealt anew.'
-  const { pick, repeat } = props.settings.fill
+  const { pick } = props.settings.fill
+  if (counted.value)
+    return copiesWords(copiesOf(pairs.value, props.settings.fill, needed.value)!, 0, needed.value)
   const chosen = selection.value.length
   if (chosen >= needed.value) {
     const all =
@@ -44,15 +57,27 @@ const sentence = computed(() => {
           : ', the first ones'
     return `${needed.value} pairs from ${chosen}${all}.`
   }
-  if (repeat === 'never' || chosen === 0) return `${pairCount(chosen)} chosen, ${needed.value} needed.`
-  return `${pairCount(chosen)} chosen, ${needed.value} needed: they repeat ${repeat === 'evenly' ? 'evenly' : 'at random'}.`
+  const copies = copiesOf(pairs.value, props.settings.fill, needed.value)
+  const told = `${pairCount(chosen)} chosen, ${needed.value} needed.`
+  return copies ? `${told} ${copiesWords(copies, chosen, needed.value)}` : told
 })
+type Repeat = Settings['fill']['repeat']
+const repeatWords = settingWords('fill', 'repeat')
+/** Counts that do not fill the board begin as evenly as can be. */
+function setRepeat(repeat: Repeat): void {
+  const { fill } = props.settings
+  const sum = drawnPairs(pairs.value, { ...fill, repeat: 'counts' }).length
+  const anew = repeat === 'counts' && sum !== needed.value && selection.value.length > 0
+  const counts = anew ? { counts: evenCounts(pairs.value, selection.value, needed.value) } : {}
+  bench.set('fill', { repeat, ...counts }, `change "${repeatWords.label}"`)
+}
+const look = (): void => void (counted.value ? (counting.value = true) : (choosing.value = true))
 </script>
 
 <template>
   <section aria-labelledby="fill-title">
     <h3 id="fill-title">Pairs</h3>
-    <div class="row">
+    <div v-if="!counted" class="row">
       <span>From</span>
       <span
         ><ElButton class="from" @click="choosing = true">
@@ -60,25 +85,35 @@ const sentence = computed(() => {
         ><OwnTab section="fill" :names="['use']"
       /></span>
     </div>
-    <div class="row">
+    <div v-if="!counted" class="row">
       <span>Picked</span>
       <SettingChoice section="fill" name="pick" />
     </div>
     <div class="row">
       <span>Repeated</span>
-      <SettingChoice section="fill" name="repeat" />
+      <span
+        ><ChoiceWord
+          :model-value="settings.fill.repeat"
+          :label="repeatWords.label"
+          :choices="repeatWords.choices as [Repeat, string][]"
+          @update:model-value="setRepeat" /><OwnTab
+          section="fill"
+          :names="counted ? ['use', 'pick', 'repeat', 'counts'] : ['repeat', 'counts']"
+      /></span>
     </div>
     <p class="note">{{ sentence }}</p>
-    <ElButton class="faces" @click="choosing = true">
-      <span class="hidden-text">Look at the faces and choose</span>
-      <span v-for="at in selection.slice(0, SHOWN)" :key="at" class="one">
-        <FaceView :face="pairs[at]!.a" shape="square" />
+    <ElButton class="faces" @click="look">
+      <span class="hidden-text">{{
+        counted ? 'Say how many pairs of each' : 'Look at the faces and choose'
+      }}</span>
+      <span v-for="at in shown.slice(0, SHOWN)" :key="at" class="one">
+        <FaceView :face="pairs[at]!.a" :ratio="1" />
+        <b v-if="counted" aria-hidden="true">{{ settings.fill.counts[pairs[at]!.id] }}</b>
       </span>
-      <span v-if="selection.length > SHOWN" class="one more" aria-hidden="true"
-        >+{{ selection.length - SHOWN }}</span
-      >
-      <span v-if="selection.length === 0" class="soft">no pairs: choose some</span>
+      <span v-if="shown.length > SHOWN" class="one more" aria-hidden="true">+{{ shown.length - SHOWN }}</span>
+      <span v-if="shown.length === 0" class="soft">no pairs: choose some</span>
     </ElButton>
+    <CountsDialog v-model="counting" :fill="settings.fill" :needed="needed" />
     <UseDialog v-model="choosing" :use="use" :needed="needed" />
   </section>
 </template>
@@ -103,6 +138,7 @@ const sentence = computed(() => {
 }
 .faces {
   display: flex;
+  justify-content: start;
   flex-wrap: wrap;
   gap: 5px;
   width: 100%;
@@ -123,6 +159,22 @@ const sentence = computed(() => {
   border-radius: 6px;
   background: var(--card);
   box-shadow: 0 0 0 1px var(--line);
+}
+.one {
+  position: relative;
+}
+.one b {
+  position: absolute;
+  right: -5px;
+  bottom: -4px;
+  min-width: 16px;
+  padding: 0 3px;
+  border-radius: 8px;
+  background: var(--lagoon);
+  color: #fff;
+  font-size: 12px;
+  line-height: 16px;
+  text-align: center;
 }
 .more {
   display: grid;

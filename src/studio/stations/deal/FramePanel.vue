@@ -4,15 +4,17 @@ import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
 import { computed } from 'vue'
 import type { Cells } from '../../../core/deal/deal.ts'
+import { fileStem } from '../../../core/game/names.ts'
 import {
   FRAME_BOUNDS,
+  FRAME_NAMES,
   FRAMES,
   layoutIn,
   nearestTouchable,
   touchSize,
-  TOUCHABLE,
   type FrameName,
 } from '../../../core/board/frames.ts'
+import { TOUCHABLE } from '../../../core/board/geometry.ts'
 import { placements, placementsCsv, placementsJson } from '../../../core/files/placement-file.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -28,11 +30,19 @@ const bench = useBench()
 const view = useView()
 const { say } = useToasts()
 
+const NAMES: Record<FrameName, string> = {
+  phone: 'a phone held upright',
+  'phone-across': 'a phone held across',
+  'small-phone': 'a small phone',
+  tablet: 'a tablet held across',
+  'tablet-upright': 'a tablet held upright',
+  desktop: 'a desktop',
+}
 const CHOICES = computed<[FrameChoice, string][]>(() => [
   ['free', 'any screen'],
-  ...(Object.keys(FRAMES) as FrameName[]).map((name): [FrameChoice, string] => [
+  ...FRAME_NAMES.map((name): [FrameChoice, string] => [
     name,
-    `a ${name}, ${FRAMES[name].width} × ${FRAMES[name].height}`,
+    `${NAMES[name]}, ${FRAMES[name].width} × ${FRAMES[name].height}`,
   ]),
   ['own', 'an own size'],
 ])
@@ -45,15 +55,20 @@ const sentence = computed(() => {
   const px = `${width} × ${height} px`
   const mm = named.value === 'own' ? FRAMES.desktop.mm : FRAMES[named.value].mm
   const size = `${(width * mm).toFixed(1)} × ${(height * mm).toFixed(1)} mm`
-  const where = named.value === 'own' ? 'There' : `On a ${named.value}`
+  const where = named.value === 'own' ? 'There' : `On ${NAMES[named.value]}`
+  const own = props.settings.layout.size
+  const smaller =
+    own && width < own.width
+      ? ` Its own size, ${own.width} × ${own.height} px, does not fit, so everything is made smaller evenly.`
+      : ''
   const enough = touchSize(frame.value, props.settings) >= TOUCHABLE
-  return `${where} a card is ${px}, about ${size}: ${enough ? 'large enough to touch' : `smaller than the ${TOUCHABLE} px that a finger needs`}.`
+  return `${where} a card is ${px}, about ${size}: ${enough ? 'large enough to touch' : `smaller than the ${TOUCHABLE} px that a finger needs`}.${smaller}`
 })
 
 /** On a screen that was chosen, the board that would do; for a phone the findings above say so in any case. */
 const nearest = computed(() =>
   view.frame && touchSize(frame.value, props.settings) < TOUCHABLE
-    ? nearestTouchable(frame.value, props.settings)
+    ? nearestTouchable([frame.value], props.settings)
     : null,
 )
 
@@ -63,7 +78,7 @@ const FILES = {
   json: { write: placementsJson, type: 'application/json' },
 }
 function save(kind: keyof typeof FILES): void {
-  const name = `${bench.game!.id}-${bench.level?.id ?? 'house'}-places.${kind}`
+  const name = `${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-places.${kind}`
   download(name, FILES[kind].write(table()), FILES[kind].type)
 }
 async function copy(): Promise<void> {

@@ -5,7 +5,7 @@ import type { Cells } from '../../../core/deal/deal.ts'
 import { stepsBetween } from '../../../core/board/steps.ts'
 import type { Lens } from '../../store/view.ts'
 import SmallLabels from './SmallLabels.vue'
-import type { Surface } from './useDrawing.ts'
+import type { DrawnSurface } from './useDrawing.ts'
 
 /**
  * What a lens draws over the cards. Threads join twins, where a pair lies more than once each card to its nearest; the thread of the cell
@@ -15,7 +15,7 @@ const props = defineProps<{
   lens: Lens
   cells: Cells
   columns: number
-  surface: Surface
+  surface: DrawnSurface
   small: boolean
   looked: number
 }>()

@@ -4,7 +4,7 @@ import type { Back, Face } from '../../../core/deck/pair.ts'
 import { backBitmap } from '../../parts/cards/back-bitmap.ts'
 import { faceBitmap } from '../../workers/painting/face-picture.ts'
 import type { SeenCell } from './BoardCell.vue'
-import { useDrawing, type Surface } from './useDrawing.ts'
+import { useDrawing, type DrawnSurface } from './useDrawing.ts'
 
 /**
  * The cards of a large board on one canvas: hundreds of pictures in the page would be styled, laid out and fetched anew at every change. `away`: the cell whose card is
@@ -15,7 +15,7 @@ const props = defineProps<{
   away: number | undefined
   faces: boolean
   back: Back
-  surface: Surface
+  surface: DrawnSurface
 }>()
 const ROUND = 4
 const COLORS = { card: '#fffdf8', gap: '#ffffff40' }
@@ -35,7 +35,7 @@ async function load(face: Face): Promise<void> {
   ask()
 }
 
-function draw(pen: CanvasRenderingContext2D, { places, scale }: Surface): void {
+function draw(pen: CanvasRenderingContext2D, { places, scale }: DrawnSurface): void {
   const round = ROUND / scale
   const outline = (cells: readonly SeenCell[]): void => {
     pen.beginPath()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { useDrawing, type Surface } from './useDrawing.ts'
+import { useDrawing, type DrawnSurface } from './useDrawing.ts'
 
 /** A short text on every cell of a large board, '' for none, on one canvas. */
-const props = defineProps<{ labels: readonly string[]; surface: Surface }>()
+const props = defineProps<{ labels: readonly string[]; surface: DrawnSurface }>()
 const FONT_SIZE = 12
 const COLORS = { text: '#23243f', under: '#fffdf8e8' }
 

@@ -3,9 +3,12 @@ import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { selectPairs, tagsOf } from '../../../core/deck/select.ts'
 import type { Use } from '../../../core/settings/settings.ts'
+import NestedRows from '../../parts/cards/NestedRows.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
 import FaceView from '../../parts/cards/FaceView.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
+import { isFirst, useNestedDecks } from './useNestedDecks.ts'
 
 /**
  * Which part of the deck a level uses, chosen by looking at the faces. What is chosen holds at once; each press is one step to undo.
@@ -18,24 +21,34 @@ const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const chosen = computed(() => new Set(selectPairs(pairs.value, props.use)))
 const tags = computed(() => tagsOf(pairs.value))
-type How = 'all' | 'tags' | 'range' | 'pairs'
+type How = 'all' | 'nested' | 'tags' | 'range' | 'pairs'
 const HOWS: { value: How; label: string }[] = [
   { value: 'all', label: 'the whole deck' },
+  { value: 'nested', label: 'the first ones' },
   { value: 'tags', label: 'by tag' },
   { value: 'range', label: 'by place' },
   { value: 'pairs', label: 'one by one' },
 ]
-const how = computed<How>(() =>
-  props.use === 'all' ? 'all' : 'tags' in props.use ? 'tags' : 'pairs' in props.use ? 'pairs' : 'range',
-)
+/** asked for, though a run of the deck that begins with its first pair is the first ones too */
+const wantsRange = ref(false)
+const how = computed<How>(() => {
+  const { use } = props
+  if (use === 'all') return 'all'
+  if ('tags' in use) return 'tags'
+  if ('pairs' in use) return 'pairs'
+  return isFirst(use) && !wantsRange.value ? 'nested' : 'range'
+})
+const { nested, setFirst, nestAll } = useNestedDecks()
 /** a range is set by its two ends; this is the first of them, while the second is waited for */
 const anchor = ref<number | null>(null)
 watch([open, how], () => (anchor.value = null))
+watch(open, () => (wantsRange.value = false))
 
 const set = (use: Use): void => bench.set('fill', { use }, 'choose the pairs', 'single')
 const idsOf = (places: Iterable<number>): string[] =>
   [...places].sort((a, b) => a - b).map((place) => pairs.value[place]!.id)
 function choose(next: How): void {
+  wantsRange.value = next === 'range'
   if (next === 'all') set('all')
   else if (next === 'tags') set({ tags: tags.value.slice(0, 1) })
   else if (next === 'pairs') set({ pairs: idsOf(chosen.value) })
@@ -59,6 +72,8 @@ function press(place: number): void {
 }
 const HINTS: Record<How, string> = {
   all: 'Every pair of the deck, and what you add to it. Press a face to leave it out.',
+  nested:
+    'The first pairs of the deck. Levels that use more and more of them go from easy over medium to hard with the same pairs.',
   tags: 'All pairs with one of the tags that are lit. Press a face to choose one by one from there.',
   range: 'A run of the deck, whatever lies there: press its first face and its last.',
   pairs: 'Press a face to take it in or leave it out.',
@@ -95,7 +110,27 @@ const HINTS: Record<How, string> = {
       </ElButton>
     </div>
     <p class="soft hint">{{ anchor === null ? HINTS[how] : 'Now press the last one.' }}</p>
-    <ul class="faces" tabindex="-1">
+    <div v-if="how === 'nested'" class="firsts">
+      <NestedRows v-slot="{ row }" :pairs="pairs" :rows="nested" :open="bench.rung">
+        <NumberWord
+          :model-value="row.first"
+          :label="`First pairs of ${row.name}`"
+          :bounds="[1, Math.max(1, pairs.length)]"
+          @update:model-value="setFirst(row.id, $event)"
+        />
+      </NestedRows>
+      <p v-if="!bench.level" class="soft">
+        The house rules use the first
+        <NumberWord
+          :model-value="chosen.size"
+          label="First pairs of the house rules"
+          :bounds="[1, Math.max(1, pairs.length)]"
+          @update:model-value="set({ from: 1, to: $event })"
+        />.
+      </p>
+      <ElButton class="btn" @click="nestAll">More on each level, up to the whole deck</ElButton>
+    </div>
+    <ul v-else class="faces" tabindex="-1">
       <li v-for="(pair, place) in pairs" :key="pair.id">
         <button
           class="face"
@@ -146,6 +181,13 @@ const HINTS: Record<How, string> = {
 }
 .hint {
   margin: 12px 0 8px;
+}
+.firsts {
+  height: min(440px, 50vh);
+  overflow-y: auto;
+}
+.firsts .btn {
+  margin-top: 12px;
 }
 .faces {
   display: flex;

@@ -4,7 +4,7 @@ import IconDeal from '~icons/ph/cards-three'
 import { computed, ref, watch } from 'vue'
 import { openCells } from '../../../core/board/cells.ts'
 import { isSeed } from '../../../core/deal/seed.ts'
-import { selectPairs } from '../../../core/deck/select.ts'
+import { comeAgain, drawnPairs } from '../../../core/deck/select.ts'
 import { BOUNDS, LENGTHS, WAYS, type Settings, type Way } from '../../../core/settings/settings.ts'
 import { layAnew } from '../../../core/findings/mends.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -29,6 +29,8 @@ const NAMES: Record<Way, string> = {
 }
 const CHOICES = WAYS.map((way) => [way, NAMES[way]] as const)
 const way = computed(() => props.settings.deal.way)
+/** whether the way goes by steps between twins */
+const stepped = computed(() => way.value === 'apart' || way.value === 'close')
 const { figures, working } = useFigures('deal', () => ({
   pairs: bench.game!.deck.pairs,
   settings: props.settings,
@@ -52,7 +54,7 @@ function choose(next: Way): void {
 /** Whether some pair lies on the board more than once. */
 const repeated = computed(() => {
   const { board, fill } = props.settings
-  return selectPairs(bench.game!.deck.pairs, fill.use).length < openCells(board).length / 2
+  return comeAgain(drawnPairs(bench.game!.deck.pairs, fill), openCells(board).length / 2)
 })
 const deals = computed(() => {
   const { exactly, most } = figures.value ?? { exactly: null, most: null }
@@ -130,10 +132,12 @@ function typeSeed(): void {
           :model-value="way"
           label="Way of dealing"
           :choices="CHOICES"
-          @update:model-value="choose" /><OwnTab section="deal" :names="['way', 'arranged']"
+          @update:model-value="choose" /><OwnTab
+          section="deal"
+          :names="stepped ? ['way', 'arranged'] : ['way', 'arranged', 'steps']"
       /></span>
     </div>
-    <div v-if="way === 'apart' || way === 'close'" class="row">
+    <div v-if="stepped" class="row">
       <span>{{ way === 'apart' ? 'At least so many steps' : 'At most so many steps' }}</span>
       <span
         ><NumberWord

@@ -70,7 +70,7 @@ export function heatMap(tally: Tally, pair: number): ChartOption {
       ...TIP,
       formatter: (info) => {
         const [column, row, seen] = (info as unknown as { data: [number, number, number] }).data
-        return `${cellName(row * columns + column, columns)}: ${seen.toLocaleString('en')}, even would be ${even.toFixed(1)}`
+        return `${cellName(row * columns + column, columns)}: ${seen.toLocaleString('en')}, ${even.toFixed(1)} would be even`
       },
     },
     xAxis: {

@@ -2,15 +2,15 @@ import { onBeforeUnmount, useTemplateRef, watch } from 'vue'
 import type { Layout } from '../../../core/board/geometry.ts'
 
 /** A board as it is drawn: its layout in px of the frame, and how large such a px is on the page. */
-export type Surface = Layout & { width: number; height: number; scale: number }
+export type DrawnSurface = Layout & { width: number; height: number; scale: number }
 
 /**
  * Draws on the canvas that the component calls `canvas`, which lies over the whole surface, once a frame however often it is asked for. In: the surface; what draws, in px of the frame; whatever else the drawing depends on.
  * Out: asks for it to be drawn anew.
  */
 export function useDrawing(
-  surface: () => Surface,
-  draw: (pen: CanvasRenderingContext2D, surface: Surface) => void,
+  surface: () => DrawnSurface,
+  draw: (pen: CanvasRenderingContext2D, surface: DrawnSurface) => void,
   depends: () => unknown,
 ): () => void {
   const canvas = useTemplateRef<HTMLCanvasElement>('canvas')

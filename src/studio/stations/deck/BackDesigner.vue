@@ -10,6 +10,7 @@ import { useBench } from '../../store/bench.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { imageSource } from '../../parts/cards/image-files.ts'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
+import BackImage from './BackImage.vue'
 import { smallestCard } from './smallest-card.ts'
 
 /** The back of every card, on one large card. */
@@ -24,8 +25,13 @@ const wanted = ref<'emblem' | 'image'>('emblem')
 function change(next: Partial<Back>, about: string | null = null): void {
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
 }
+/** An own image goes with its tint. */
 const without = (key: 'emblem' | 'image'): void =>
-  bench.edit('change the back', (game) => void delete game.deck.back[key])
+  bench.edit('change the back', ({ deck }) => {
+    delete deck.back[key]
+    if (key === 'image') delete deck.back.tint
+  })
+const setTint = (tint: NonNullable<Back['tint']>): void => change({ tint }, 'tint')
 function choose(kind: typeof wanted.value): void {
   wanted.value = kind
   picker.value?.choose()
@@ -53,15 +59,13 @@ function usePicture([pair]: Pair[]): void {
     </p>
     <div class="row">
       <span>Emblem</span>
-      <ElButton v-if="back.emblem" class="btn" @click="without('emblem')">None</ElButton>
+      <ElButton v-if="back.emblem" class="btn" :disabled="!!back.image" @click="without('emblem')"
+        >None</ElButton
+      >
       <ElButton class="btn" :disabled="!!back.image" @click="picking = true">A picture</ElButton>
       <ElButton class="btn" :disabled="!!back.image" @click="choose('emblem')">An image</ElButton>
     </div>
-    <div class="row">
-      <span>Own image on the whole back</span>
-      <ElButton v-if="back.image" class="btn" @click="without('image')">Remove</ElButton>
-      <ElButton v-else class="btn" @click="choose('image')">Choose</ElButton>
-    </div>
+    <BackImage :back="back" @choose="choose('image')" @remove="without('image')" @tint="setTint" />
     <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
     <PicturePicker v-model="picking" one @add="usePicture" />
     <h3 id="patterns">Pattern</h3>
@@ -71,9 +75,10 @@ function usePicture([pair]: Pair[]): void {
         :key="pattern"
         class="pattern"
         :aria-pressed="back.pattern === pattern"
+        :disabled="!!back.image"
         @click="change({ pattern })"
       >
-        <span class="small"><BackView :back="{ ...back, pattern }" /></span>{{ pattern }}
+        <span class="small"><BackView :back="{ ...back, pattern, image: undefined }" /></span>{{ pattern }}
       </ElButton>
     </div>
     <h3 id="inks">Two colours</h3>
@@ -85,6 +90,7 @@ function usePicture([pair]: Pair[]): void {
         :aria-label="name"
         :data-tip="name"
         :aria-pressed="back.ink === ink && back.paper === paper"
+        :disabled="!!back.image"
         :style="{ background: ink, borderColor: paper }"
         @click="change({ ink, paper })"
       />
@@ -95,6 +101,7 @@ function usePicture([pair]: Pair[]): void {
         :model-value="back.ink"
         color-format="hex"
         aria-label="Ground of the back"
+        :disabled="!!back.image"
         @change="(ink) => ink && change({ ink }, 'ink')"
       />
       <ElColorPicker
@@ -192,7 +199,12 @@ h3 {
   margin-top: 14px;
   color: var(--ink-soft);
 }
-.row span {
+.row > span {
   flex: 1;
+}
+.pattern:disabled,
+.ink:disabled {
+  opacity: 0.45;
+  cursor: default;
 }
 </style>

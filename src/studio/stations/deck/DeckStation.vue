@@ -70,9 +70,10 @@ const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== null)
 const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
 async function remove(label?: string): Promise<void> {
   // the next tile takes the focus before the others go: lost with its tile, the focus has the page laid out twice
-  light.value?.focusOn(deck.nextChosen())
+  const next = deck.nextChosen()
+  light.value?.focusOn(next)
   await nextTick()
-  deck.remove(label)
+  deck.remove(label, next)
   void light.value?.focusLead()
 }
 function step(by: number): void {
@@ -84,12 +85,12 @@ const clipboard = usePairClipboard({
   chosen: () => chosen.value,
   remove,
   add: deck.add,
-  files: (files) => ways.value?.takeImages(files),
+  files: (files) => ways.value?.takeFiles(files),
   words: (text) => ways.value?.takeWords(text),
 })
 async function drop(event: DragEvent): Promise<void> {
   dropping.value = false
-  if (event.dataTransfer) ways.value?.takeImages(await droppedFiles(event.dataTransfer))
+  if (event.dataTransfer) ways.value?.takeFiles(await droppedFiles(event.dataTransfer))
 }
 </script>
 

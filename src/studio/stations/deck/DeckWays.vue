@@ -6,8 +6,10 @@ import IconPictures from '~icons/ph/images-square'
 import IconSeries from '~icons/ph/list-numbers'
 import IconSheet from '~icons/ph/grid-nine'
 import IconWords from '~icons/ph/list-dashes'
-import { ref } from 'vue'
+import { ref, shallowRef } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
+import { isWordList } from '../../parts/look/text-of.ts'
+import { useBench } from '../../store/bench.ts'
 import ImagesDialog from './ImagesDialog.vue'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
 import SeriesDialog from './SeriesDialog.vue'
@@ -19,6 +21,8 @@ const emit = defineEmits<{ add: [pairs: readonly Pair[], label: string]; paste: 
 const way = ref<'pictures' | 'images' | 'sheet' | 'words' | 'series' | null>(null)
 const images = ref<File[]>([])
 const pasted = ref('')
+const list = shallowRef<File | null>(null)
+const bench = useBench()
 
 const open = (name: NonNullable<typeof way.value>, label: string) => ({
   modelValue: way.value === name,
@@ -26,15 +30,23 @@ const open = (name: NonNullable<typeof way.value>, label: string) => ({
     way.value = on ? name : null
     if (on) return
     pasted.value = ''
+    list.value = null
     images.value = []
   },
   onAdd: (pairs: readonly Pair[]) => emit('add', pairs, label),
 })
 defineExpose({
-  takeImages(files: File[]): void {
-    if (!files.length) return
-    images.value = files
-    way.value = 'images'
+  /** Files that were dropped: a list of words if that is what comes first, else images. */
+  async takeFiles(files: File[]): Promise<void> {
+    const [first] = files
+    if (!first) return
+    if (await isWordList(first)) {
+      list.value = first
+      way.value = 'words'
+    } else {
+      images.value = files
+      way.value = 'images'
+    }
   },
   takeWords(text: string): void {
     pasted.value = text
@@ -58,7 +70,12 @@ defineExpose({
     <PicturePicker v-bind="open('pictures', 'add pictures')" />
     <ImagesDialog v-bind="open('images', 'add images')" :files="images" />
     <SheetDialog v-bind="open('sheet', 'add tiles')" />
-    <WordsDialog v-bind="open('words', 'add words')" :pasted="pasted" />
+    <WordsDialog
+      v-bind="open('words', 'add words')"
+      :pasted="pasted"
+      :file="list"
+      :there="bench.game!.deck.pairs"
+    />
     <SeriesDialog v-bind="open('series', 'add a series')" />
   </footer>
 </template>

@@ -9,6 +9,7 @@ import FilePicker from '../../parts/look/FilePicker.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
 import { droppedFiles, inOrder } from './dropped-files.ts'
+import { addWords } from './useDeckEdits.ts'
 import {
   imagePairs,
   LONGEST_SIDE,
@@ -137,7 +138,7 @@ function add(): void {
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!made.pairs.length || reading" @click="add">
-        {{ made.pairs.length === 1 ? 'Add 1 pair' : `Add ${made.pairs.length} pairs` }}
+        {{ addWords(made.pairs.length) }}
       </ElButton>
     </template>
   </ModalDialog>
@@ -175,11 +176,6 @@ function add(): void {
   align-items: center;
   gap: 10px;
   font-weight: 600;
-}
-.join input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--lagoon);
 }
 .preview {
   display: flex;

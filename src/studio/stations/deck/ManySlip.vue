@@ -150,20 +150,6 @@ small {
   gap: 8px;
   margin: 10px 0 6px;
 }
-.add input {
-  flex: 1;
-  min-width: 0;
-  height: 36px;
-  padding: 0 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round);
-  background: #fff;
-  color: var(--ink);
-  font: 400 15px var(--body);
-}
-.add input::placeholder {
-  color: #6f6b7d;
-}
 .row {
   display: flex;
   align-items: center;

@@ -9,6 +9,7 @@ import ModalDialog from '../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useBench } from '../../store/bench.ts'
+import { addWords } from './useDeckEdits.ts'
 
 /** Pairs that need no art: a run of letters, numbers, colours, dots or shapes. */
 const open = defineModel<boolean>({ required: true })
@@ -95,7 +96,7 @@ function add(): void {
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!pairs.length" @click="add">
-        {{ pairs.length === 1 ? 'Add 1 pair' : `Add ${pairs.length} pairs` }}
+        {{ addWords(pairs.length) }}
       </ElButton>
     </template>
   </ModalDialog>

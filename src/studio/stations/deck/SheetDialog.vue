@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import IconFile from '~icons/ph/upload-simple'
 import { ElButton, ElSegmented } from 'element-plus'
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { SHEET_BOUNDS } from '../../../core/deck/sheet.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { newId } from '../../../core/settings/new-id.ts'
@@ -10,7 +10,10 @@ import ModalDialog from '../../parts/look/ModalDialog.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useBench } from '../../store/bench.ts'
 import SheetNames from './SheetNames.vue'
+import SheetSight from './SheetSight.vue'
+import SheetUses from './SheetUses.vue'
 import { useSheet } from './useSheet.ts'
+import { addWords } from './useDeckEdits.ts'
 
 /** One image cut into tiles: the grid lies over the image while it is set; empty tiles stay out; each tile has a name. */
 const open = defineModel<boolean>({ required: true })
@@ -22,6 +25,8 @@ const picker = ref<InstanceType<typeof FilePicker>>()
 /** the tile that is looked at, in the sheet or in the list */
 const looked = ref('')
 watch(open, lain.clear)
+const use = computed(() => tiles.value.find(({ key }) => key === looked.value))
+const every = computed(() => tiles.value.map(({ key }) => key))
 
 async function take(files: Iterable<File> = []): Promise<void> {
   over.value = false
@@ -59,28 +64,21 @@ function add(): void {
         <ElButton class="btn main" @click="picker?.choose()"><IconFile />Choose the sheet</ElButton>
       </div>
       <template v-else>
-        <div class="sight">
-          <svg
-            :viewBox="`0 0 ${image.canvas.width} ${image.canvas.height}`"
-            role="img"
-            :aria-label="`${image.name}, ${image.canvas.width} × ${image.canvas.height} px, cut into ${tiles.length} tiles`"
-          >
-            <image :href="image.url" :width="image.canvas.width" :height="image.canvas.height" />
-            <rect
-              v-for="tile in tiles"
-              :key="tile.key"
-              class="tile"
-              :class="{ out: !tile.taken, looked: looked === tile.key }"
-              :x="tile.x"
-              :y="tile.y"
-              :width="tile.width"
-              :height="tile.height"
-              @click="lain.toggle(tile.key, tile.taken)"
-              @pointerenter="looked = tile.key"
-            >
-              <title>{{ tile.name }}{{ tile.empty ? ' (empty)' : '' }}</title>
-            </rect>
-          </svg>
+        <div class="whole">
+          <div class="acts">
+            <span>Take</span>
+            <ElButton class="btn small" @click="lain.takeThese(every, true)">all</ElButton>
+            <ElButton class="btn small" @click="lain.takeThese(every, false)">none</ElButton>
+            <ElButton class="btn small" @click="lain.takeOthers">the others</ElButton>
+            <span class="soft">Draw a box over tiles to take them, or to leave them out.</span>
+          </div>
+          <SheetSight
+            v-model:looked="looked"
+            :image="image"
+            :tiles="tiles"
+            @take="(some, taken) => lain.takeThese(some, taken)"
+          />
+          <SheetUses v-if="use" :tile="use" :source="lain.tileSource" />
         </div>
         <div class="set">
           <ElSegmented
@@ -125,7 +123,7 @@ function add(): void {
             :tiles="chosen"
             :image="image"
             @rename="lain.rename"
-            @leave="lain.toggle($event, true)"
+            @leave="lain.takeThese([$event], false)"
           />
         </div>
       </template>
@@ -136,7 +134,7 @@ function add(): void {
       <ElButton v-if="image" class="btn" @click="picker?.choose()"> <IconFile />Another sheet </ElButton>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!chosen.length" @click="add">
-        {{ chosen.length === 1 ? 'Add 1 pair' : `Add ${chosen.length} pairs` }}
+        {{ addWords(chosen.length) }}
       </ElButton>
     </template>
   </ModalDialog>
@@ -162,40 +160,30 @@ function add(): void {
   gap: 16px;
   padding: 110px 40px;
 }
-.sight {
+.whole {
   display: grid;
-  place-items: center;
-  height: min(520px, 60vh);
-  padding: 10px;
-  border: 1px solid var(--line);
-  border-radius: var(--round-card);
-  background: repeating-conic-gradient(#ece4d4 0 25%, #fdfaf3 0 50%) 0 0 / 18px 18px;
+  grid-template-rows: auto minmax(0, 1fr) minmax(32px, auto);
+  gap: 10px;
+  height: min(560px, 64vh);
 }
-.sight svg {
-  width: 100%;
-  height: 100%;
+.acts {
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  min-width: 0;
 }
-.tile {
-  fill: #1f7f8000;
-  stroke: #1f7f80;
-  stroke-width: 2;
-  vector-effect: non-scaling-stroke;
-  cursor: pointer;
-}
-.tile:hover,
-.tile.looked {
-  fill: #1f7f8033;
-}
-.tile.out {
-  fill: #f6f1e7c4;
-  stroke: #a8322a;
-  stroke-dasharray: 4 4;
+.acts .small {
+  min-height: 30px;
+  height: 30px;
+  margin: 0;
+  padding: 0 10px;
+  font-size: 14px;
 }
 .set {
   display: grid;
   grid-template-rows: auto auto auto auto auto minmax(0, 1fr);
   align-content: start;
-  max-height: min(520px, 60vh);
+  max-height: min(560px, 64vh);
 }
 .row {
   display: flex;

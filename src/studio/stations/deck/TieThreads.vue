@@ -63,8 +63,7 @@ const threads = computed(() => {
   })
 })
 
-/** All in one path, and the grounds of all percents in another: what is there many times is painted many times. */
-const lines = computed(() => threads.value.map(({ path }) => path).join(''))
+/** In one path: what is there many times is painted many times. A thread is a path of its own: the dots of all would be worked out for every part of the screen. */
 const grounds = computed(() =>
   threads.value.map(({ x, y }) => `M${x - 10} ${y - 11}h20a11 11 0 0 1 0 22h-20a11 11 0 0 1 0-22z`).join(''),
 )
@@ -72,7 +71,7 @@ const grounds = computed(() =>
 
 <template>
   <svg class="threads" aria-hidden="true" :style="{ height: `${height}px` }">
-    <path class="lines" :d="lines" />
+    <path v-for="thread in threads" :key="thread.key" class="line" :d="thread.path" />
     <path class="grounds" :d="grounds" />
     <text v-for="thread in threads" :key="thread.key" :x="thread.x" :y="thread.y + 5">
       {{ thread.percent }} %
@@ -87,7 +86,7 @@ const grounds = computed(() =>
   width: 100%;
   pointer-events: none;
 }
-.lines {
+.line {
   fill: none;
   stroke: var(--apricot-deep);
   stroke-width: 2.5;

@@ -2,25 +2,31 @@
 import { ElButton, ElCheckbox, ElInput } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { wordPairs, type WordPairs } from '../../../core/files/words-file.ts'
+import { wordPairs, type Part, type WordPairs } from '../../../core/files/words-file.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import { problemLine } from '../../../core/result.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
-import { useBench } from '../../store/bench.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
-import { textOf } from '../../parts/look/text-of.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { anyTextOf } from '../../parts/look/text-of.ts'
+import WordColumns from './WordColumns.vue'
+import { addWords } from './useDeckEdits.ts'
 
-/** Pairs from two columns of words: typed, pasted, or opened from a file; seen before they are added. */
+/** Pairs from columns of words: typed, pasted, or opened from a file; seen before they are added. `there`: the pairs that the deck has; `fresh`: they begin a game of their own. */
 const open = defineModel<boolean>({ required: true })
-const props = defineProps<{ pasted: string }>()
+const props = defineProps<{ pasted: string; file?: File | null; there: readonly Pair[]; fresh?: boolean }>()
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
-const bench = useBench()
 const text = ref('')
 /** a file too long to be edited here stays out of the field */
 const opened = shallowRef<{ name: string; text: string } | null>(null)
 const header = ref<boolean | null>(null)
+/** what the author said of columns, by their place */
+const parts = ref<Part[]>([])
+const oneFaced = ref<'identical' | 'leave-out'>('identical')
+/** the encoding of a file that is not UTF-8 */
+const encoding = ref('')
 const problem = ref('')
 const picker = ref<InstanceType<typeof FilePicker>>()
 
@@ -36,49 +42,70 @@ const SIGNS: Record<string, string> = {
 }
 
 const source = computed(() => opened.value?.text ?? text.value)
-const read = computed<WordPairs>(() => {
-  const { pairs } = bench.game!.deck
-  return wordPairs(
+const read = computed<WordPairs>(() =>
+  wordPairs(
     source.value,
-    pairs.map(({ id }) => id),
+    props.there.map(({ id }) => id),
     {
-      room: BOUNDS.pairs[1] - pairs.length,
+      room: BOUNDS.pairs[1] - props.there.length,
+      oneFaced: oneFaced.value,
+      ...(parts.value.length ? { parts: parts.value } : {}),
       ...(header.value === null ? {} : { header: header.value }),
     },
-  )
-})
+  ),
+)
+function setPart(column: number, part: Part): void {
+  const now = read.value.columns.map((one) => one.part)
+  // a face can be one column only; two with the same part change places
+  const other = part === 'nothing' || part === 'tags' ? -1 : now.indexOf(part)
+  if (other >= 0) now[other] = now[column]!
+  now[column] = part
+  parts.value = now
+}
+const ONE_FACED: ['identical' | 'leave-out', string][] = [
+  ['identical', 'become identical twins'],
+  ['leave-out', 'are left out'],
+]
 const count = computed(() => read.value.pairs.length)
 const related = computed(() => read.value.pairs.filter(({ b }) => b).length)
 const asRead = computed(() => {
   if (!count.value) return ''
   const kinds = [
     related.value ? `${related.value} related` : '',
-    related.value < count.value ? `${count.value - related.value} identical, with one column` : '',
+    related.value < count.value ? `${count.value - related.value} identical` : '',
   ]
   return `${kinds.filter(Boolean).join(' and ')}${related.value ? `; columns separated by ${SIGNS[read.value.separator]}` : ''}.`
 })
 
-watch(open, (isOpen) => {
-  text.value = isOpen ? props.pasted : ''
+watch(
+  open,
+  (isOpen) => {
+    text.value = isOpen ? props.pasted : ''
+    forget()
+    oneFaced.value = 'identical'
+    if (isOpen && props.file) void openFile([props.file])
+  },
+  { immediate: true },
+)
+function forget(): void {
   opened.value = null
   header.value = null
+  parts.value = []
+  encoding.value = ''
   problem.value = ''
-})
+}
 
 async function openFile([file]: [File, ...File[]]): Promise<void> {
-  const read = await textOf(file)
+  const read = await anyTextOf(file)
   if (!read.ok) {
     problem.value = `${file.name}: ${problemLine(read.problem)}`
     return
   }
-  const content = read.value
-  problem.value = ''
-  header.value = null
+  forget()
+  const { text: content } = read.value
+  encoding.value = read.value.encoding === 'UTF-8' ? '' : read.value.encoding
   if (content.length > TOO_LONG_TO_EDIT) opened.value = { name: file.name, text: content }
-  else {
-    opened.value = null
-    text.value = content
-  }
+  else text.value = content
 }
 function add(): void {
   emit('add', read.value.pairs)
@@ -87,10 +114,10 @@ function add(): void {
 </script>
 
 <template>
-  <ModalDialog v-model="open" title="Words" :width="760">
+  <ModalDialog v-model="open" :title="fresh ? 'A game of words' : 'Words'" :width="760">
     <p id="words-help" class="soft">
-      One pair a line: a word and its twin, with a tab, comma, semicolon or = between them. A line with one
-      word makes identical twins. CSV files can be opened too.
+      One pair a line: a word and its twin, with a tab, comma, semicolon or = between them, and more columns
+      if you like. CSV files can be opened too.
     </p>
     <p v-if="opened" class="opened">
       {{ opened.name }}, {{ opened.text.length.toLocaleString('en') }} characters
@@ -109,11 +136,19 @@ function add(): void {
     <ElCheckbox
       v-if="count || read.header"
       class="header"
-      :model-value="read.header !== null"
+      :model-value="read.header"
       @update:model-value="header = Boolean($event)"
     >
-      The first row names the columns{{ read.header ? `: ${read.header.filter(Boolean).join(' and ')}` : '' }}
+      The first row names the columns
     </ElCheckbox>
+    <p v-if="encoding" class="note" role="status">
+      This file is no UTF-8; it is read as {{ encoding }}. Look at its accents before you add it.
+    </p>
+    <WordColumns v-if="read.columns.length > 1" :columns="read.columns" @part="setPart" />
+    <p v-if="read.oneFaced" class="note">
+      {{ read.oneFaced === 1 ? '1 row has' : `${read.oneFaced} rows have` }} no second face: they
+      <ChoiceWord v-model="oneFaced" label="Rows without a second face" :choices="ONE_FACED" />.
+    </p>
     <p v-if="count" class="soft">{{ asRead }}</p>
     <ul v-if="count" class="preview" aria-label="Pairs to be added">
       <li v-for="pair in read.pairs.slice(0, SHOWN)" :key="pair.id">
@@ -136,7 +171,7 @@ function add(): void {
       <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!count" @click="add">
-        {{ count === 1 ? 'Add 1 pair' : `Add ${count} pairs` }}
+        {{ fresh ? `Make a game of ${count} ${count === 1 ? 'pair' : 'pairs'}` : addWords(count) }}
       </ElButton>
     </template>
   </ModalDialog>
@@ -149,16 +184,12 @@ function add(): void {
   gap: 12px;
   margin: 10px 0;
 }
+.note {
+  margin: 10px 0 0;
+}
 .header {
   display: flex;
-  align-items: center;
-  gap: 10px;
-  margin-bottom: 6px;
-}
-.header input {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--lagoon);
+  margin: 12px 0 6px;
 }
 .preview {
   display: flex;

@@ -8,6 +8,8 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import type { useSelection } from './useSelection.ts'
 
 export const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
+/** What the button says that adds pairs; none are made yet where it cannot be pressed. */
+export const addWords = (count: number): string => `Add ${count ? some(count) : 'pairs'}`
 
 /** What is done to the pairs that are chosen, each one step to undo. `shown` are those that a search leaves on the table. */
 export function useDeckEdits(
@@ -47,11 +49,10 @@ export function useDeckEdits(
     const left = shown.value.filter(({ id }) => !ids.has(id))
     return left[Math.min(at, left.length - 1)]?.id ?? null
   }
-  function remove(label = 'remove pairs'): void {
+  function remove(label = 'remove pairs', next = nextChosen()): void {
     const ids = chosen()
     if (!ids.size) return
     const [first] = shown.value.filter(({ id }) => ids.has(id))
-    const next = nextChosen()
     edit(label, (now) => withoutPairs(now, ids))
     selection.only(next)
     done(`${ids.size === 1 ? `"${first!.name}" is` : `${some(ids.size)} are`} removed`)

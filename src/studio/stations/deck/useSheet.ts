@@ -57,7 +57,9 @@ export function useSheet() {
         key,
         taken,
         empty: empty.value.has(key),
-        name: names.value[key] ?? `${stem} ${number}`,
+        name:
+          names.value[key] ??
+          (taken ? `${stem} ${number}` : `${stem}, row ${tile.row + 1}, column ${tile.column + 1}`),
       }
     })
   })
@@ -87,8 +89,13 @@ export function useSheet() {
     image.value = { canvas, url: canvas.toDataURL(), name: wordsOf(file.name) }
   }
 
-  function toggle(key: string, taken: boolean): void {
-    said.value = { ...said.value, [key]: !taken }
+  /** Takes these tiles, or leaves them out. */
+  function takeThese(keys: readonly string[], taken: boolean): void {
+    said.value = { ...said.value, ...Object.fromEntries(keys.map((key) => [key, taken])) }
+  }
+  /** Takes the tiles that are left out, and leaves out those that are taken. */
+  function takeOthers(): void {
+    said.value = Object.fromEntries(tiles.value.map(({ key, taken }) => [key, !taken]))
   }
   /** An empty name gives back the one made of the sheet's. */
   function rename(key: string, to: string): void {
@@ -97,9 +104,9 @@ export function useSheet() {
     names.value = name ? { ...others, [key]: name } : others
   }
 
-  /** The tile as an image of its own, no larger than is useful. */
-  function tileSource({ x, y, width, height }: Tile): string {
-    const scale = Math.min(1, LONGEST_SIDE / Math.max(width, height))
+  /** The tile as an image of its own, its longest side no more px than is useful. */
+  function tileSource({ x, y, width, height }: Tile, longest = LONGEST_SIDE): string {
+    const scale = Math.min(1, longest / Math.max(width, height))
     const canvas = document.createElement('canvas')
     canvas.width = Math.max(1, Math.round(width * scale))
     canvas.height = Math.max(1, Math.round(height * scale))
@@ -123,7 +130,8 @@ export function useSheet() {
     left,
     clear,
     take,
-    toggle,
+    takeThese,
+    takeOthers,
     rename,
     tileSource,
   }

@@ -107,8 +107,8 @@ const summary = computed(() => {
       Checks <span class="soft" role="status">{{ summary }}</span>
     </h3>
     <p v-if="!checks.length" class="soft">
-      A game that went right can be kept: it is played again after every change of the rules, and tells when
-      something comes out another way.
+      Keep a game that went right as a check: it is played again after every change of the rules, and says
+      when something comes out differently.
     </p>
     <ul v-else class="list" aria-label="Checks">
       <li v-for="check in checks" :key="check.id" :class="stateOf(checked.get(check.id))">
@@ -129,6 +129,7 @@ const summary = computed(() => {
 <style scoped>
 .kept {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   align-content: start;
   gap: 10px;
   height: 100%;
@@ -152,6 +153,7 @@ const summary = computed(() => {
 }
 .list {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 4px;
   margin: 0;
   padding: 0;

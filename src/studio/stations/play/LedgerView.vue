@@ -79,7 +79,7 @@ const clock = computed(() => {
   return [
     `${seconds(timeUsed(now))} used`,
     left === null ? '' : `${seconds(left)} left`,
-    now.clock.running ? 'clock running' : 'clock stopped',
+    now.clock.running ? 'running' : 'stopped',
     isLocked(now) ? 'presses are ignored' : 'presses count',
   ]
     .filter(Boolean)
@@ -96,7 +96,7 @@ async function copy(what: string, text: string): Promise<void> {
 }
 const copyBoard = (): Promise<void> => {
   const { game, level, seed } = props.table
-  return copy('The board', textGrid(game, level, seed, round.value!.cells, columns.value))
+  return copy('The board', textGrid(game.deck.pairs, level.name, seed, round.value!.cells, columns.value))
 }
 const copyText = (): Promise<void> =>
   copy('The ledger', ledgerText(rows.value, round.value!.events!, columns.value))
@@ -109,7 +109,7 @@ const due = computed(() => (round.value ? clockDueIn(round.value) : ''))
 <template>
   <section class="ledger" aria-labelledby="ledger">
     <h2 id="ledger" class="hidden-text">Ledger</h2>
-    <p class="phase" :class="round?.phase">
+    <p class="phase" :class="round?.phase" role="note" aria-label="Phase">
       <strong>{{ phase }}</strong> {{ due }}
     </p>
     <p class="clock">{{ clock }}</p>
@@ -127,11 +127,15 @@ const due = computed(() => (round.value ? clockDueIn(round.value) : ''))
       <h3>Events</h3>
       <ChoiceWord v-model="shown" label="Which events are shown" :choices="SHOWN" />
       <span class="copies">
-        <ElButton class="copy" data-tip="Copy the board as text" @click="copyBoard">
+        <ElButton class="copy" data-tip="Copy the board as text" :disabled="!round" @click="copyBoard">
           <IconCopy />board
         </ElButton>
-        <ElButton class="copy" data-tip="Copy the ledger as text" @click="copyText">text</ElButton>
-        <ElButton class="copy" data-tip="Copy the ledger as JSON" @click="copyJson">JSON</ElButton>
+        <ElButton class="copy" data-tip="Copy the ledger as text" :disabled="!round" @click="copyText"
+          >text</ElButton
+        >
+        <ElButton class="copy" data-tip="Copy the ledger as JSON" :disabled="!round" @click="copyJson"
+          >JSON</ElButton
+        >
       </span>
     </div>
     <LedgerEvents :events="events" :columns="columns" />

@@ -44,6 +44,7 @@ async function take(files: Iterable<File> = []): Promise<void> {
     </p>
     <ElInput
       v-model="text"
+      class="data"
       type="textarea"
       aria-label="Log, one JSON object a line"
       :placeholder="SAMPLE"
@@ -53,7 +54,7 @@ async function take(files: Iterable<File> = []): Promise<void> {
       @dragover.prevent
     />
     <div class="row">
-      <ElButton class="btn main" :disabled="!text.trim()" @click="judge">Read it</ElButton>
+      <ElButton class="btn main" :disabled="!text.trim()" @click="judge">Check this log</ElButton>
       <ElButton class="btn" @click="picker?.choose()">Open a file</ElButton>
       <FilePicker ref="picker" label="Log to open" accept=".jsonl,.json,.txt,.log" @take="take" />
       <span class="soft">cells as A1; times in ms since the deal</span>

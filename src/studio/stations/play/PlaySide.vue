@@ -38,7 +38,7 @@ const records = useRecords(props.tapes, (...shown) => emit('show', ...shown))
 
 function showBroken(broke: Omit<Played, 'level'>): void {
   rough.value = false
-  emit('show', { level: bench.level!.id, ...broke }, 'Broken', Infinity)
+  emit('show', { level: props.table!.level.id, ...broke }, 'Broken', Infinity)
 }
 </script>
 
@@ -75,7 +75,7 @@ function showBroken(broke: Omit<Played, 'level'>): void {
       <ElButton class="btn" @click="rough = true"><IconRough />Rough handling</ElButton>
       <ElButton class="btn" @click="log = true"><IconLog />Audit a log</ElButton>
     </div>
-    <RoughDialog v-model="rough" @show="showBroken" />
+    <RoughDialog v-if="table" v-model="rough" :level="table.level" @show="showBroken" />
     <LogDialog v-model="log" />
   </aside>
 </template>
@@ -83,6 +83,7 @@ function showBroken(broke: Omit<Played, 'level'>): void {
 <style scoped>
 aside {
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   grid-template-rows: minmax(0, 1fr) auto;
   gap: 10px;
   min-height: 0;

@@ -1,30 +1,26 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
-import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
-import { pairOf } from '../../../core/deck/card.ts'
-import { faceOnCard } from '../../../core/deck/face.ts'
-import type { Face } from '../../../core/deck/pair.ts'
-import type { Game } from '../../../core/game/game.ts'
-import { readDeal } from '../../../core/files/deal-file.ts'
-import { findLevel, withOwn } from '../../../core/settings/levels.ts'
 import { tableOf } from '../../../core/game/check.ts'
+import { LAST_SECONDS } from '../../../core/play/clock.ts'
 import type { Played } from '../../../core/play/record.ts'
 import type { Round } from '../../../core/play/round.ts'
 import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../../core/play/shortcuts.ts'
 import { standingWhen, type Chip } from '../../../core/play/tape.ts'
+import { findLevel } from '../../../core/settings/levels.ts'
 import { problemLine } from '../../../core/result.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
 import type { Table } from '../../../player/table.ts'
 import { useKeys } from '../../parts/look/useKeys.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
-import { drawnGame } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
-import { idly } from './idly.ts'
+import { idly } from '../../parts/look/idly.ts'
 import PlaySide from './PlaySide.vue'
 import PlayTools from './PlayTools.vue'
 import TapeStrip from './TapeStrip.vue'
+import { readDealt, triedGame } from './tried.ts'
+import { useCells } from './useCells.ts'
 import { useTapes, type Tape } from './useTapes.ts'
 
 const bench = useBench()
@@ -48,29 +44,21 @@ const follow = idly(() => {
   tape.value = { chips: tapes.chips.value, at: tapes.at.value }
 })
 
+/** the level that is played: the open rung, or, while the house rules are open, the first */
+const playing = ref(bench.rung ?? bench.game!.levels[0]!.id)
+
 const tapes = useTapes({
   table,
   game: () => bench.game!,
   player: () => player,
 })
-const held = computed(() => seen.value?.held ?? false)
-const round = computed(() => seen.value?.round ?? null)
-
-/** The game as it is tried here: the same, or with this level's twins dealt side by side. */
-function tried(): Game {
-  const game = drawnGame(bench.game!)
-  const level = findLevel(game, bench.rung ?? undefined)
-  if (!inOrder.value || !level) return game
-  const ordered = withOwn(level, 'deal', { way: 'in-order' })
-  return { ...game, levels: game.levels.map((one) => (one === level ? ordered : one)) }
-}
 
 function mount(withSeed?: string): void {
   player?.destroy()
   player = mountPlayer(host.value!, {
-    game: tried(),
+    game: triedGame(bench.game!, playing.value, inOrder.value),
     art: pictureUrl,
-    level: bench.rung ?? undefined,
+    level: playing.value,
     seed: withSeed,
     // where there is no room for the ladder, the table has a choice of levels itself
     levels: matchMedia('(max-width: 760px)').matches,
@@ -81,12 +69,16 @@ function mount(withSeed?: string): void {
       table.value = now
       follow()
       seed.value = now.seed
-      // "next level" goes up the ladder too
-      if (now.level.id !== bench.rung) bench.rung = now.level.id
+      if (now.level.id !== playing.value) open(now.level.id)
       tapes.follow()
     },
   })
   player.run(speed.value)
+}
+/** Plays a level; the ladder goes along, unless the house rules are open there. */
+function open(level: string): void {
+  playing.value = level
+  if (bench.rung !== null) bench.rung = level
 }
 /** Another deal; what was played so far is kept as a tape. */
 function dealt(withSeed?: string, cells?: Cells): void {
@@ -96,11 +88,9 @@ function dealt(withSeed?: string, cells?: Cells): void {
 /** A seed, or a deal as a line of JSON. */
 function useSeed(text: string): void {
   if (!text.startsWith('{')) return dealt(text)
-  const read = readDeal(text, bench.game!.deck.pairs)
-  if (!read.ok) return say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
-  const { level, seed: given } = read.value
-  const deal = (JSON.parse(text) as { cells: (string | null)[] }).cells
-  lay({ level, seed: given, deal, inputs: [] })
+  const read = readDealt(text, bench.game!.deck.pairs)
+  if (read.ok) lay(read.value)
+  else say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
 }
 /** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
 function lay(played: Played): boolean {
@@ -109,8 +99,8 @@ function lay(played: Played): boolean {
     say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
     return false
   }
-  if (played.level !== bench.rung) {
-    bench.rung = played.level
+  if (played.level !== playing.value) {
+    open(played.level)
     mount(played.seed)
   }
   dealt(played.seed, found.value.cells)
@@ -132,15 +122,8 @@ function bring(shortcut: (round: Round) => Shortcut): void {
   const { inputs, at } = shortcut(copy)
   player?.stand([...now.inputs, ...inputs], at)
 }
-const LAST_SECONDS = 5000
 
-const faceOf = (cell: number): Face | null => {
-  const card = round.value?.cells[cell]
-  const { pairs } = bench.game!.deck
-  // the deck may have become smaller since the deal
-  return card === undefined || !pairs[pairOf(card)] ? null : faceOnCard(card, pairs)
-}
-const nameOf = (cell: number): string => cellName(cell, seen.value?.settings.board.columns ?? 1)
+const { faceOf, nameOf } = useCells(seen)
 
 onMounted(() => mount())
 onBeforeUnmount(() => player?.destroy())
@@ -154,11 +137,17 @@ const playedOn = computed(() => {
 })
 let lastGame = playedOn.value
 watch(
-  () => [playedOn.value, bench.rung],
+  () => bench.rung,
+  (rung) => (playing.value = rung ?? bench.game!.levels[0]!.id),
+)
+watch(
+  () => [playedOn.value, playing.value],
   () => {
     const { deck, house, levels } = playedOn.value
     const same = deck === lastGame.deck && house === lastGame.house && levels === lastGame.levels
-    if (bench.rung && (player?.table.level.id !== bench.rung || !same)) mount()
+    // the level that is played may have been removed
+    if (!findLevel(bench.game!, playing.value)) playing.value = bench.game!.levels[0]!.id
+    if (player?.table.level.id !== playing.value || !same) mount()
     lastGame = playedOn.value
   },
 )
@@ -181,7 +170,7 @@ useKeys({
       v-model:speed="speed"
       class="tools"
       :seed="seed"
-      :held="held"
+      :held="seen?.held ?? false"
       :timed="seen?.settings.clock.mode === 'down'"
       :lives="seen?.settings.limits.lives !== null"
       @deal="dealt()"

@@ -5,6 +5,7 @@ import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
 import { REFUSALS, type Input } from '../../../core/play/events.ts'
 import type { Result } from '../../../core/result.ts'
+import { findLevel, resolveLevel, type Level } from '../../../core/settings/levels.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
@@ -15,6 +16,7 @@ import type { RoughInput } from '../../workers/jobs/messages.ts'
 
 /** Very many random and nasty presses at this level's rules, with what must hold watched after each. */
 const open = defineModel<boolean>({ required: true })
+const props = defineProps<{ level: Level }>()
 const emit = defineEmits<{ show: [played: { seed: string; inputs: Input[] }] }>()
 const bench = useBench()
 const COUNTS: [number, string][] = [
@@ -30,14 +32,14 @@ let job: Job<Result<RoughReport>> | null = null
 
 const WORDS: Record<Nasty, string> = {
   twice: 'the same card pressed twice',
-  third: 'a further card at the same moment',
-  twin: 'the twin, so that the game comes on',
+  third: 'another card at the same moment',
+  twin: 'the twin, so that the game moves on',
   'last-ms': 'a press in the last millisecond of a look or the clock',
-  'just-late': 'a press just when something falls due',
-  pause: 'pause and go on, anywhere',
-  outside: 'a press beside the board',
-  button: 'the turn-back button, asked for or not',
-  anywhere: 'any card, any time later',
+  'just-late': 'a press at the moment when a look or the clock ends',
+  pause: 'pause and go on, at any moment',
+  outside: 'a press outside the board',
+  button: 'the turn-back button, whether it is there or not',
+  anywhere: 'any card, after any wait',
 }
 const number = (n: number): string => n.toLocaleString('en')
 const tried = computed(() =>
@@ -56,7 +58,7 @@ async function run(): Promise<void> {
   share.value = 0
   const input: RoughInput = {
     pairs: bare(bench.game!.deck.pairs),
-    settings: plain(bench.settings!),
+    settings: plain(resolveLevel(bench.game!, findLevel(bench.game!, props.level.id))),
     seed: `rough-${Date.now()}`,
     inputs: count.value,
   }
@@ -80,8 +82,8 @@ onBeforeUnmount(() => job?.cancel())
 <template>
   <ModalDialog v-model="open" title="Rough handling" :width="640">
     <p class="soft">
-      Very many presses, and presses that nobody should make, with the rules of
-      {{ bench.level?.name ?? 'this level' }}; the rules are checked after each one.
+      Plays {{ level.name }} with a great many presses, also some that no player should make, and checks after
+      each one that the rules hold.
     </p>
     <div class="row">
       <span
@@ -102,9 +104,9 @@ onBeforeUnmount(() => job?.cancel())
         <ElButton class="btn" @click="emit('show', report.broke)">Show that game</ElButton>
       </p>
       <p v-else class="good">
-        Nothing broke in {{ number(report.inputs) }} inputs, {{ number(report.games) }} games:
+        The rules held in all {{ number(report.inputs) }} inputs. {{ number(report.games) }} games:
         {{ number(report.won) }} won, {{ number(report.lost) }} lost,
-        {{ number(report.games - report.won - report.lost) }} left open.
+        {{ number(report.games - report.won - report.lost) }} not finished.
       </p>
     </div>
     <div v-if="report" class="two">

@@ -16,7 +16,7 @@ const props = defineProps<{
 defineEmits<{ jump: [turn: number] }>()
 const strip = ref<HTMLElement>()
 
-const SIGNS = { found: '●', lucky: '✦', slip: '↺', fresh: '○' } as const
+const SIGNS = { found: '●', lucky: '✦', glimpsed: '◐', slip: '↺', fresh: '○' } as const
 const points = (chip: Chip): string => (chip.points ? signedPoints(chip.points) : '')
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 /** What the faces say to the eye. */

@@ -37,11 +37,11 @@ describe('the ledger', () => {
       'A1 A2 turned back',
       'flip A1',
       'flip B1',
-      'match A1 B1, lucky, +100',
+      'match A1 B1, glimpsed, +100',
       'A1 B1 left',
       'flip A2',
       'flip B2',
-      'match A2 B2, lucky, +150',
+      'match A2 B2, glimpsed, +150',
       'won, +10',
     ])
   })

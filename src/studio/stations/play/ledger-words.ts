@@ -51,10 +51,10 @@ export const REFUSAL_WORDS: Record<Refusal, string> = {
   finished: 'the game is over',
   paused: 'the game is paused',
   'first-look': 'the first look is not over',
-  locked: 'two cards lie judged, and the look time is not over',
+  locked: 'two cards are up, and their look time is not over',
   'no-card': 'a gap, or outside the board',
   matched: 'this card is matched',
-  'face-up': 'this card was turned in this very turn',
+  'face-up': 'this card is already face up',
 }
 
 export type Sight = { times: number; last: number }

@@ -1,3 +1,4 @@
+import { fileStem } from '../../../core/game/names.ts'
 import type { Played } from '../../../core/play/record.ts'
 import { problemLine } from '../../../core/result.ts'
 import { download } from '../../parts/look/download.ts'
@@ -17,7 +18,7 @@ export function useRecords(
   async function open(file: File): Promise<void> {
     const { readRecord } = await import('../../../core/files/record-file.ts')
     const text = await textOf(file)
-    const read = text.ok ? readRecord(text.value) : text
+    const read = text.ok ? readRecord(text.value, bench.game!) : text
     if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
     const { game, expect: _expect, ...played } = read.value
     if (game !== bench.game!.id)
@@ -31,8 +32,9 @@ export function useRecords(
     if (!tape) return
     const { writeRecord } = await import('../../../core/files/record-file.ts')
     const { level, seed, deal, inputs, until } = tape
-    const record = { game: bench.game!.id, level, seed, deal, inputs, until }
-    download(`${record.game}-${level}.play.json`, writeRecord(record), 'application/json')
+    const game = bench.game!
+    const record = { game: game.id, level, seed, deal, inputs, until }
+    download(`${fileStem(game)}-${level}.play.json`, writeRecord(record), 'application/json')
   }
   return { open, save }
 }

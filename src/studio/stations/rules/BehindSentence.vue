@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { LENGTHS, type Behind } from '../../../core/settings/settings.ts'
 import { problemLine } from '../../../core/result.ts'
 import { pictureUrl } from '../../store/pictures.ts'
-import { BEHIND_SIDE, imageSource, wordsOf } from '../../parts/cards/image-files.ts'
+import { BEHIND_SIDE, imageSource } from '../../parts/cards/image-files.ts'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -28,6 +28,7 @@ const settings = computed(() => bench.settings!)
 const behind = computed(() => settings.value.look.behind)
 const picking = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
+const words = ref<InstanceType<typeof TextField>>()
 const whole = computed(() => (settings.value.turn.onMatch === 'leave' ? '' : 'when the game is won'))
 
 const set = (next: Behind | null): void =>
@@ -45,7 +46,10 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
   const source = await imageSource(file, BEHIND_SIDE)
   if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
   const { src, smaller } = source.value
-  set({ kind: 'image', src, alt: wordsOf(file.name) })
+  // the name of a file says nothing to those who cannot see it
+  set({ kind: 'image', src })
+  await nextTick()
+  words.value?.focus()
   if (smaller) say(`${file.name} is made smaller: ${BEHIND_SIDE} px are as many as a table shows`)
 }
 function describe(alt: string): void {
@@ -57,12 +61,13 @@ function describe(alt: string): void {
 
 <template>
   Behind the cards lies
-  <ChoiceWord
-    :model-value="behind?.kind ?? 'none'"
-    label="Behind the cards"
-    :choices="CHOICES"
-    @update:model-value="choose"
-  /><template v-if="behind"
+  <span data-setting="look.behind"
+    ><ChoiceWord
+      :model-value="behind?.kind ?? 'none'"
+      label="Behind the cards"
+      :choices="CHOICES"
+      @update:model-value="choose" /></span
+  ><template v-if="behind"
     >,
     <ElButton
       class="sample"
@@ -78,10 +83,11 @@ function describe(alt: string): void {
       />
     </ElButton>
     <TextField
+      ref="words"
       class="alt"
       :model-value="behind.alt ?? ''"
       label="What the picture behind shows, in words"
-      placeholder="what it shows"
+      placeholder="what it shows, in words"
       :maxlength="LENGTHS.alt"
       @change="describe"
     />, which comes to light {{ whole || 'as twins leave' }}</template
@@ -111,7 +117,7 @@ function describe(alt: string): void {
   object-fit: contain;
 }
 .alt {
-  display: inline-block;
+  display: inline-flex;
   width: 250px;
 }
 </style>

@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import { ElColorPicker } from 'element-plus'
 import { computed } from 'vue'
+import { writeSettings } from '../../../core/settings/levels.ts'
 import { LEAST_CONTRAST, tableContrast, THEMES, type Theme } from '../../../core/settings/themes.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
+import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import { useBench } from '../../store/bench.ts'
 
@@ -13,8 +15,11 @@ const look = computed(() => bench.settings!.look)
 const OWN = 'own'
 const theme = computed(
   () =>
-    THEMES.find((one) =>
-      (Object.keys(one.look) as (keyof Theme['look'])[]).every((key) => one.look[key] === look.value[key]),
+    THEMES.find(
+      (one) =>
+        (Object.keys(one.look) as (keyof Theme['look'])[]).every(
+          (key) => one.look[key] === look.value[key],
+        ) && one.layout.ratio === bench.settings!.layout.ratio,
     )?.name ?? OWN,
 )
 const CHOICES: [string, string][] = [
@@ -25,7 +30,10 @@ const contrast = computed(() => tableContrast(look.value.table))
 
 function take(name: string): void {
   const found = THEMES.find((one) => one.name === name)
-  if (found) bench.set('look', { ...found.look }, `the look "${name}"`, 'single')
+  if (!found) return
+  const rung = bench.level?.id ?? null
+  const laid = writeSettings(bench.game!, rung, 'layout', found.layout)
+  bench.replace(writeSettings(laid, rung, 'look', found.look), `the look "${name}"`)
 }
 </script>
 
@@ -33,17 +41,18 @@ function take(name: string): void {
   The table looks
   <ChoiceWord :model-value="theme" label="The look" :choices="CHOICES" @update:model-value="take" />, its
   colour is
-  <ElColorPicker
-    class="colour"
-    :model-value="look.table"
-    color-format="hex"
-    aria-label="Colour of the table"
-    append-to="#over"
-    @change="$event && bench.set('look', { table: $event }, 'change the table')"
-  />
+  <span data-setting="look.table">
+    <ElColorPicker
+      class="colour"
+      :model-value="look.table"
+      color-format="hex"
+      aria-label="Colour of the table"
+      append-to="#over"
+      @change="$event && bench.set('look', { table: $event }, 'change the table')"
+  /></span>
   <OwnTab section="look" :names="['table']" />
   and its cards are
-  <SettingChoice section="look" name="shape" />. They
+  <span data-setting="layout.ratio"><ShapeChoice /></span>. They
   <SettingChoice section="look" name="flip" />
   and are dealt
   <SettingChoice section="look" name="dealIn" />.

@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { openCells } from '../../../core/board/cells.ts'
 import { par } from '../../../core/odds/par.ts'
 import { matchPoints } from '../../../core/play/points.ts'
+import { isDealing } from '../../../core/findings/finding.ts'
 import FindingsList from '../../parts/findings/FindingsList.vue'
 import { useFindings } from '../../parts/findings/store.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
@@ -37,11 +38,10 @@ const waiting = computed(() => {
 const stands = computed(() => settings.value.clock.mode !== 'off' && settings.value.clock.lookStopsClock)
 const takesOff = computed(() => settings.value.clock.mode === 'up' && settings.value.clock.matchBonus > 0)
 
-const cannot = computed(() => {
+/** What the checks say of these rules; of the dealing Deal says it. */
+const found = computed(() => {
   const at = bench.game!.levels.findIndex((level) => level === bench.level)
-  return at < 0
-    ? []
-    : checks.ofRung(at).filter(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')
+  return checks.ofRung(at < 0 ? null : at).filter((finding) => !isDealing(finding))
 })
 const streak = computed(() =>
   Array.from({ length: 6 }, (_, i) => matchPoints(settings.value.score, i + 1, false)),
@@ -57,7 +57,7 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
   <aside class="aside" tabindex="0" aria-labelledby="meaning">
     <h2 id="meaning">What that means</h2>
     <!-- first, since the figures below come and go as they are worked out -->
-    <FindingsList v-if="cannot.length" :findings="cannot" />
+    <FindingsList v-if="found.length" :findings="found" />
     <p v-if="working" class="soft later" role="status">Working it out …</p>
     <dl :aria-busy="working">
       <template v-if="cost">

@@ -36,12 +36,13 @@ function rename(at: number, text: string): void {
 </script>
 
 <template>
-  <ChoiceWord
-    :model-value="String(names.length)"
-    label="How many players"
-    :choices="CHOICES"
-    @update:model-value="setCount"
-  /><OwnTab section="players" :names="['names']" />
+  <span :data-setting="names.length > 1 ? 'players.names' : 'players.names players.matchGoesAgain'"
+    ><ChoiceWord
+      :model-value="String(names.length)"
+      label="How many players"
+      :choices="CHOICES"
+      @update:model-value="setCount" /></span
+  ><OwnTab section="players" :names="names.length > 1 ? ['names'] : ['names', 'matchGoesAgain']" />
   <template v-if="names.length > 1">
     at one table:
     <span v-for="(name, i) in names" :key="i" class="name"

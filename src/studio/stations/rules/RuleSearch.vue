@@ -1,62 +1,84 @@
 <script setup lang="ts">
-import { nextTick, onBeforeUnmount, ref } from 'vue'
-import SearchField from '../../parts/look/SearchField.vue'
+import { ElOption, ElSelect } from 'element-plus'
+import IconSearch from '~icons/ph/magnifying-glass'
+import { computed, nextTick, ref } from 'vue'
+import { useRoute, useRouter } from 'vue-router'
+import { valueWords } from '../../parts/settings/setting-words.ts'
+import { useBench } from '../../store/bench.ts'
+import { CLAUSES, clauseOf } from './clauses.ts'
+import { settingsLike, type FoundSetting } from './everyday-words.ts'
+import { clauseAt, enter, placeOf, useClauses } from './useClauses.ts'
 
-/** Finds settings of the story by a word of their name; Enter goes from one to the next. `story` is the element that holds them. */
-const props = defineProps<{ story: HTMLElement | undefined }>()
+/** Finds any setting by a word of its name or an everyday word, those that are off as well; taking one goes to it, and puts it in where it was off. */
+const bench = useBench()
+const route = useRoute()
+const router = useRouter()
+const { reads, add } = useClauses()
 const query = ref('')
-const count = ref<number | null>(null)
-let found: HTMLElement[] = []
-let at = -1
+const found = computed(() => settingsLike(query.value))
 
-function mark(on: boolean): void {
-  for (const element of found) element.toggleAttribute('data-found', on)
+const clauseOff = ({ key }: FoundSetting) => {
+  const clause = clauseOf(key)
+  return clause && !reads(clause) ? clause : null
 }
-async function find(): Promise<void> {
-  await nextTick()
-  mark(false)
-  const words = query.value.toLowerCase().split(/\s+/).filter(Boolean)
-  const named = [
-    ...(props.story?.querySelectorAll<HTMLElement>(
-      ':is(li, .look) :is(input:not([type=file]), select)[aria-label]',
-    ) ?? []),
-  ]
-  found = words.length
-    ? named.filter((element) => words.every((word) => element.ariaLabel!.toLowerCase().includes(word)))
-    : []
-  at = -1
-  count.value = words.length ? found.length : null
-  mark(true)
-  found[0]?.scrollIntoView({ block: 'nearest' })
+/** What is said beside a found setting: its value, or what taking it does. */
+function beside(setting: FoundSetting): string {
+  const off = clauseOff(setting)
+  if (off) return `off; adds ${CLAUSES[off].adds}`
+  const [section, name] = setting.key.split('.') as ['turn', 'onMiss']
+  return `${valueWords(setting.key, bench.settings![section][name])}${setting.deal ? ', in Deal' : ''}`
 }
-function next(): void {
-  if (!found.length) return
-  at = (at + 1) % found.length
-  found[at]!.focus()
+async function go(key: string): Promise<void> {
+  const setting = found.value.find((one) => one.key === key)
+  query.value = ''
+  if (!setting) return
+  if (setting.deal) return void router.push({ params: { ...route.params, station: 'deal' } })
+  const off = clauseOff(setting)
+  if (off) await add(off)
+  // the field gives the focus back to itself first
+  else await nextTick()
+  const clause = clauseOf(key)
+  if (!enter(placeOf(key)) && clause) enter(clauseAt(clause))
 }
-onBeforeUnmount(() => mark(false))
 </script>
 
 <template>
-  <span class="search">
-    <SearchField
-      v-model="query"
-      label="Find a setting by word; Enter goes to it"
-      placeholder="find a setting"
-      @update:model-value="find"
-      @keydown.enter="next"
-    />
-    <span class="soft" role="status">{{
-      count === null ? '' : count === 0 ? 'No setting found' : `${count} found, Enter goes there`
-    }}</span>
-  </span>
+  <ElSelect
+    class="rule-search"
+    :model-value="null"
+    aria-label="Find a setting by a word; Enter goes to it"
+    placeholder="find a setting"
+    filterable
+    default-first-option
+    :filter-method="(text: string) => (query = text)"
+    :suffix-icon="IconSearch"
+    :fit-input-width="false"
+    placement="bottom-end"
+    append-to="#over"
+    @update:model-value="go"
+  >
+    <ElOption v-for="setting in found" :key="setting.key" :value="setting.key" :label="setting.label">
+      <span class="found">
+        {{ setting.label }}
+        <span class="soft">{{ beside(setting) }}</span>
+      </span>
+    </ElOption>
+    <ElOption v-if="!found.length" value="" label="No setting found" disabled />
+  </ElSelect>
 </template>
 
 <style scoped>
-.search {
+.rule-search {
+  width: 200px;
+}
+.rule-search :deep(.el-select__caret) {
+  transform: none;
+}
+.found {
   display: flex;
-  align-items: center;
-  gap: 10px;
-  font-size: 14px;
+  align-items: baseline;
+  justify-content: space-between;
+  gap: 24px;
+  min-width: 330px;
 }
 </style>

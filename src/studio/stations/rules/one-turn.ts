@@ -88,7 +88,7 @@ export function twoCards(game: Game, settings: Settings): Game {
     house: {
       ...settings,
       board: { rows: 1, columns: 2, gaps: [] },
-      fill: { use: 'all', pick: 'first', repeat: 'evenly' },
+      fill: { use: 'all', pick: 'first', repeat: 'evenly', counts: {} },
       deal: { ...settings.deal, way: 'shuffled' },
       turn: { ...settings.turn, firstLook: 0 },
       clock: { ...settings.clock, mode: 'off' },

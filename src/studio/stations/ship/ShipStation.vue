@@ -5,16 +5,18 @@ import IconPage from '~icons/ph/browser'
 import IconZip from '~icons/ph/file-zip'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { unknownPictures } from '../../../core/findings/findings.ts'
-import { resolveLevel } from '../../../core/settings/levels.ts'
+import { imagesOf, soundsOf } from '../../../core/game/own-files.ts'
+import { fileStem } from '../../../core/game/names.ts'
 import { problemLine } from '../../../core/result.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
-import BoardMini from '../../parts/cards/BoardMini.vue'
 import { pictureIndex, pictureUrl } from '../../store/pictures.ts'
 import { useFindings } from '../../parts/findings/store.ts'
 import { download, downloadGame } from '../../parts/look/download.ts'
+import { idly } from '../../parts/look/idly.ts'
 import { useBench } from '../../store/bench.ts'
 import { drawnGame } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
+import LevelAddresses from './LevelAddresses.vue'
 import { makeHtml } from './make-html.ts'
 import ShipFindings from './ShipFindings.vue'
 
@@ -32,8 +34,11 @@ const findings = computed(() => [
   ...(pictures.value ? unknownPictures(game.value, pictures.value) : []),
 ])
 const stopped = computed(() => findings.value.some((finding) => finding.severity === 'stops'))
-const hasImages = computed(() =>
-  game.value.deck.pairs.some(({ a, b }) => a.kind === 'image' || b?.kind === 'image'),
+/** what a zip would hold beside the data: "images", "sounds" or both */
+const ownFiles = computed(() =>
+  [imagesOf(game.value).length && 'images', soundsOf(game.value).length && 'sounds']
+    .filter(Boolean)
+    .join(' and '),
 )
 
 async function page(): Promise<void> {
@@ -41,8 +46,9 @@ async function page(): Promise<void> {
   try {
     const html = await makeHtml(game.value)
     if (!html.ok) return say(problemLine(html.problem), { tone: 'wrong' })
-    download(`${game.value.id}.html`, html.value, 'text/html')
-    say(`${game.value.id}.html, ${Math.ceil(new Blob([html.value]).size / 1024)} kB, is among your downloads`)
+    const name = `${fileStem(game.value)}.html`
+    download(name, html.value, 'text/html')
+    say(`${name}, ${Math.ceil(new Blob([html.value]).size / 1024)} kB, is among your downloads`)
   } catch (error) {
     say(`The file could not be made: ${(error as Error).message}`, { tone: 'wrong' })
   } finally {
@@ -52,7 +58,7 @@ async function page(): Promise<void> {
 async function zip(): Promise<void> {
   const { writeGameZip } = await import('../../../core/files/game-zip.ts')
   download(
-    `${game.value.id}.game.zip`,
+    `${fileStem(game.value)}.game.zip`,
     writeGameZip(game.value) as Uint8Array<ArrayBuffer>,
     'application/zip',
   )
@@ -62,15 +68,17 @@ function mount(): void {
   player?.destroy()
   player = mountPlayer(host.value!, { game: drawnGame(game.value), art: pictureUrl })
 }
+// the station is seen before its preview: laying four hundred cards takes a moment
+const mountSoon = idly(() => host.value && mount())
 onMounted(async () => {
-  mount()
+  mountSoon()
   pictures.value = await pictureIndex().then(
     (all) => new Set(all.map(({ name }) => name)),
     () => undefined,
   )
 })
 onBeforeUnmount(() => player?.destroy())
-watch(game, mount)
+watch(game, mountSoon)
 </script>
 
 <template>
@@ -102,22 +110,13 @@ watch(game, mount)
             line.
           </p>
           <ElButton class="btn" @click="downloadGame(game)">Download the game file</ElButton>
-          <ElButton v-if="hasImages" class="btn" @click="zip"> <IconZip />With images as a zip </ElButton>
+          <ElButton v-if="ownFiles" class="btn" @click="zip">
+            <IconZip />With {{ ownFiles }} as a zip
+          </ElButton>
         </article>
       </div>
 
-      <h3 class="title">Straight to a level</h3>
-      <p class="soft">
-        Add <code>?level=ID</code> to the page's address, and <code>&amp;seed=TEXT</code> for one certain
-        deal.
-      </p>
-      <ul class="levels">
-        <li v-for="level in game.levels" :key="level.id">
-          <BoardMini :board="resolveLevel(game, level).board" :cell="4" />
-          <strong>{{ level.name }}</strong>
-          <code>?level={{ level.id }}</code>
-        </li>
-      </ul>
+      <LevelAddresses :game="game" />
 
       <h3 class="title">Findings</h3>
       <ShipFindings :findings="findings" :current="checks.current" />
@@ -188,46 +187,6 @@ h2 {
 }
 .title {
   margin: 28px 0 6px;
-}
-code {
-  padding: 1px 5px;
-  border-radius: 4px;
-  background: var(--sand);
-  font-size: 14px;
-}
-ul.levels {
-  margin-top: 10px;
-  grid-template-columns: repeat(auto-fill, minmax(290px, 1fr));
-}
-.levels li {
-  grid-template-columns: 48px 1fr;
-  gap: 0 10px;
-}
-.levels :deep(.mini) {
-  grid-row: span 2;
-  justify-self: center;
-  color: #b9ad95;
-}
-.levels code {
-  padding: 0;
-  overflow-wrap: anywhere;
-  background: none;
-}
-ul {
-  display: grid;
-  gap: 8px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-li {
-  display: grid;
-  grid-template-columns: 24px 1fr auto;
-  align-items: center;
-  gap: 10px;
-  padding: 8px 12px;
-  border-radius: var(--round-card);
-  background: var(--paper);
 }
 @media (max-width: 900px) {
   .ship {

@@ -1,5 +1,5 @@
 import type { Game } from '../../../core/game/game.ts'
-import { imagesOf } from '../../../core/game/images.ts'
+import { imagesOf } from '../../../core/game/own-files.ts'
 import { bad, type Result } from '../../../core/result.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
 import { pictureText } from '../../store/pictures.ts'

@@ -6,8 +6,8 @@ import type { Level } from '../../../core/settings/levels.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import type { FindingsInput, FindingsOutput } from './findings.worker.ts'
 
-export type Finder = { find(game: Game): Promise<Found>; end(): void }
-export type Found = { findings: Finding[]; house: Finding[] }
+export type Finder = { find(game: Game): Promise<GameFindings>; end(): void }
+export type GameFindings = { findings: Finding[]; house: Finding[] }
 
 const lightFace = (face: Face): Face => (face.kind === 'image' ? { ...face, src: '' } : face)
 /** Images say nothing to the checks. */
@@ -35,7 +35,7 @@ export function newFinder(): Finder {
     }
   let worker: Worker | null = null
   let run = 0
-  let answer: (found: Found) => void = () => undefined
+  let answer: (found: GameFindings) => void = () => undefined
   let pairs: readonly Pair[] | null = null
   let pairPlaces = new Map<Pair, number>()
   let house: Settings | null = null
@@ -48,7 +48,7 @@ export function newFinder(): Finder {
     }
     return started
   }
-  function find(game: Game): Promise<Found> {
+  function find(game: Game): Promise<GameFindings> {
     worker ??= start()
     const { deck } = game
     worker.postMessage({

@@ -1,6 +1,6 @@
 import { reportOf } from '../../../core/audit/report.ts'
 import { buffersOf, sumTallies } from '../../../core/audit/tally.ts'
-import { selectPairs } from '../../../core/deck/select.ts'
+import { drawnPairs } from '../../../core/deck/select.ts'
 import { logDeals } from '../../../core/deal/count.ts'
 import { openCells } from '../../../core/board/cells.ts'
 import { answer } from './job.ts'
@@ -11,7 +11,7 @@ answer<SumInput, Fairness>(
     const tally = sumTallies(tallies)
     const { way } = settings.deal
     const claim = way === 'apart' || way === 'close' ? 'by-steps' : 'shuffled'
-    const selected = selectPairs(pairs, settings.fill.use).length
+    const selected = drawnPairs(pairs, settings.fill).length
     // repeated at random, some fills come oftener than others, and so do their deals
     const byChance = settings.fill.repeat === 'at-random' && selected < openCells(settings.board).length / 2
     return { tally, report: reportOf(tally, claim, byChance ? null : logDeals(pairs, settings)) }

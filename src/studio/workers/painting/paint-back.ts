@@ -1,4 +1,5 @@
 import type { Back } from '../../../core/deck/pair.ts'
+import { tintColour } from '../../../player/back.ts'
 import { loadImage, type WithImage } from './load-image.ts'
 
 /** A back with all that is needed to draw it at once: its own image, or one tile of its pattern. */
@@ -22,7 +23,10 @@ export function drawBack(
     if (!image) return
     const scale = Math.max(width / image.width, height / image.height)
     const [w, h] = [image.width * scale, image.height * scale]
-    return pen.drawImage(image, (width - w) / 2, (height - h) / 2, w, h)
+    pen.drawImage(image, (width - w) / 2, (height - h) / 2, w, h)
+    if (!back.tint) return
+    pen.fillStyle = tintColour(back.tint)
+    return pen.fillRect(0, 0, width, height)
   }
   const pattern = image && pen.createPattern(image, 'repeat')
   if (pattern) {

@@ -1,14 +1,15 @@
 import type { Face } from '../deck/pair.ts'
 import type { Game } from './game.ts'
 import type { Own } from '../settings/levels.ts'
+import { MOMENTS, type Settings } from '../settings/settings.ts'
 
-/** A place in a game that holds an own image; `put` writes another source there. */
-export type ImagePlace = { src: string; at: string; put: (src: string) => void }
+/** A place in a game that holds an own image or sound; `put` writes another source there. */
+export type OwnFile = { src: string; at: string; put: (src: string) => void }
 
 /** Every own image of a game: on faces, as the back and on it, behind the cards. In: a game, or parsed JSON that may be anything. */
-export function imagesOf(game: unknown): ImagePlace[] {
+export function imagesOf(game: unknown): OwnFile[] {
   const { deck, house, levels } = (game ?? {}) as { [K in 'deck' | 'house' | 'levels']?: Partial<Game[K]> }
-  const found: ImagePlace[] = []
+  const found: OwnFile[] = []
   const look = (holder: unknown, key: string, at: string): void => {
     const box = holder as Record<string, unknown> | null | undefined
     const src = box?.[key]
@@ -29,11 +30,32 @@ export function imagesOf(game: unknown): ImagePlace[] {
   return found
 }
 
+/** Every own sound of a game. In: a game, or parsed JSON that may be anything. */
+export function soundsOf(game: unknown): OwnFile[] {
+  const { house, levels } = (game ?? {}) as { [K in 'house' | 'levels']?: Partial<Game[K]> }
+  const found: OwnFile[] = []
+  const listen = (rung: Own | undefined, at: string): void => {
+    for (const moment of MOMENTS) {
+      const heard: unknown = rung?.sound?.[moment]
+      if (typeof heard !== 'object' || heard === null || !('src' in heard)) continue
+      const { src } = heard
+      if (typeof src === 'string')
+        found.push({ src, at: `${at}.sound.${moment}.src`, put: (next) => (heard.src = next) })
+    }
+  }
+  listen(house, 'house')
+  if (Array.isArray(levels)) levels.forEach((level, i) => listen(level, `levels[${i}]`))
+  return found
+}
+
+/** Every own image and sound of a game. In: a game, or parsed JSON that may be anything. */
+export const ownFilesOf = (game: unknown): OwnFile[] => [...imagesOf(game), ...soundsOf(game)]
+
 /**
- * A game whose every own image has another source; what holds none stays the very same value, so that a game without images is given back itself.
+ * A game whose every own image and sound has another source; what holds none stays the very same value, so that a game without own files is given back itself.
  * In: a game, and what takes the place of a source.
  */
-export function withImages(game: Game, change: (src: string) => string): Game {
+export function withOwnFiles(game: Game, change: (src: string) => string): Game {
   const face = <F extends Face | undefined>(one: F): F =>
     one?.kind === 'image' ? { ...one, src: change(one.src) } : one
   const look = <O extends Own>(rung: O): O => {
@@ -42,6 +64,17 @@ export function withImages(game: Game, change: (src: string) => string): Game {
       ? { ...rung, look: { ...rung.look, behind: { ...behind, src: change(behind.src) } } }
       : rung
   }
+  const listen = <O extends Own>(rung: O): O => {
+    const own = MOMENTS.filter((moment) => typeof rung.sound?.[moment] === 'object')
+    if (!own.length) return rung
+    const sound: Partial<Settings['sound']> = { ...rung.sound }
+    for (const moment of own) {
+      const heard = sound[moment]
+      if (typeof heard === 'object') sound[moment] = { ...heard, src: change(heard.src) }
+    }
+    return { ...rung, sound }
+  }
+  const rung = <O extends Own>(one: O): O => listen(look(one))
   const pairs = mapped(game.deck.pairs, (pair) =>
     pair.a.kind === 'image' || pair.b?.kind === 'image'
       ? { ...pair, a: face(pair.a), ...(pair.b ? { b: face(pair.b) } : {}) }
@@ -56,8 +89,8 @@ export function withImages(game: Game, change: (src: string) => string): Game {
           ...(emblem?.kind === 'image' ? { emblem: { ...emblem, src: change(emblem.src) } } : {}),
         }
       : game.deck.back
-  const house = look(game.house)
-  const levels = mapped(game.levels, look)
+  const house = rung(game.house)
+  const levels = mapped(game.levels, rung)
   const same = pairs === game.deck.pairs && back === game.deck.back
   if (same && house === game.house && levels === game.levels) return game
   return { ...game, deck: same ? game.deck : { ...game.deck, back, pairs }, house, levels }

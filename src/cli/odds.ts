@@ -1,0 +1,76 @@
+import { prepareDeal } from '../core/deal/deal.ts'
+import { isSeed } from '../core/deal/seed.ts'
+import { OddsTally, type Mean, type Odds } from '../core/odds/odds-of.ts'
+import { quoted } from '../core/result.ts'
+import { resolveLevel } from '../core/settings/levels.ts'
+import { READY_MINDS, type Mind } from '../core/settings/mind.ts'
+import { levelOf, type Out } from './commands.ts'
+import { gameAt, mindAt, Unusable } from './files.ts'
+
+const GAMES = 1000
+const SEED = 'odds'
+export type OddsOptions = {
+  level?: string
+  mind?: string[]
+  games?: number
+  seed?: string
+  json?: boolean
+}
+
+/** Prints what simulated players achieve on each level, or on one; 1 if one of them cannot be dealt. */
+export function odds(path: string, options: OddsOptions, out: Out): number {
+  const game = gameAt(path)
+  const levels = options.level === undefined ? game.levels : [levelOf(game, options.level)]
+  const minds = options.mind?.map(mindOf) ?? READY_MINDS
+  const seed = options.seed ?? SEED
+  const games = options.games ?? GAMES
+  if (!isSeed(`${seed}-${games}`)) throw new Unusable(`--seed: ${quoted(seed)} is too long, or empty`)
+  let code = 0
+  for (const level of levels) {
+    const settings = resolveLevel(game, level)
+    const dealer = prepareDeal(game.deck.pairs, settings)
+    if (!dealer.ok) {
+      out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+      code = 1
+      continue
+    }
+    for (const mind of minds) {
+      const tally = new OddsTally(settings, dealer.value, mind, seed)
+      while (tally.games < games) tally.play()
+      const told = tally.odds()
+      out.print(
+        options.json
+          ? JSON.stringify({ level: level.id, mind: mind.id, ...told })
+          : `${level.id}  ${mind.id}  ${oddsWords(told)}`,
+      )
+    }
+  }
+  return code
+}
+
+/** A ready mind by its id, or one from a file. */
+function mindOf(name: string): Mind {
+  const ready = READY_MINDS.find(({ id }) => id === name)
+  if (ready) return ready
+  if (/\.json$/i.test(name)) return mindAt(name)
+  throw new Unusable(
+    `--mind: no mind ${quoted(name)}; there are ${READY_MINDS.map(({ id }) => id).join(', ')}, or a NAME.mind.json`,
+  )
+}
+
+const percent = (share: number): string => (share * 100).toFixed(1)
+const meanWords = ({ mean, error }: Mean, unit = 1): string =>
+  `${(mean / unit).toFixed(1)}${error === null ? '' : ` ± ${(error / unit).toFixed(1)}`}`
+
+function oddsWords({ games, won, interval: [low, high], lostBy, turns, time, score }: Odds): string {
+  const lost = (['clock', 'lives', 'turns'] as const).filter((by) => lostBy[by] > 0)
+  const given = games - won - lost.reduce((sum, by) => sum + lostBy[by], 0)
+  return [
+    `wins ${percent(won / games)} of 100 (${percent(low)} to ${percent(high)})`,
+    ...(lost.length ? [`lost by ${lost.map((by) => `${by} ${lostBy[by]}`).join(', ')}`] : []),
+    ...(given ? [`${given} given up without an end`] : []),
+    `turns ${meanWords(turns)}`,
+    `seconds ${meanWords(time, 1000)}`,
+    `score ${meanWords(score)}`,
+  ].join('; ')
+}

@@ -1,0 +1,88 @@
+import { describe, expect, test } from '@jest/globals'
+import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
+import fc from 'fast-check'
+import { gameWith, pairsNamed } from '../testing/games.ts'
+import { readBackup, writeBackup, type BackedUp } from './backup-file.ts'
+
+const MADE = '2026-11-27T12:00:00.000Z'
+const games = (count: number): BackedUp[] =>
+  Array.from({ length: count }, (_, i) => ({
+    key: `game-${i}`,
+    touched: 1000 + i,
+    ...(i % 3 === 2 ? { removed: 5000 } : {}),
+    game: { ...gameWith({}, pairsNamed(i + 1)), title: `Game ${i}` },
+  }))
+/** A backup with a change to its list, or to a file of it. */
+function changed(bytes: Uint8Array, file: string, change: (text: string) => string): Uint8Array {
+  const files = unzipSync(bytes)
+  return zipSync({ ...files, [file]: strToU8(change(strFromU8(files[file]!))) })
+}
+const complaint = (bytes: Uint8Array): string => {
+  const read = readBackup(bytes)
+  return read.ok ? '' : `${read.problem.at}: ${read.problem.message}`
+}
+
+describe('a backup', () => {
+  test('gives back every game, those in the bin too, and the settings', () => {
+    fc.assert(
+      fc.property(fc.nat(8), (count) => {
+        const read = readBackup(writeBackup(games(count), { 'lucky-twin.walked': 'true' }, MADE))
+        if (!read.ok) throw new Error(read.problem.message)
+        expect(read.value).toEqual({
+          made: MADE,
+          settings: { 'lucky-twin.walked': 'true' },
+          games: games(count).map(({ game, ...row }) => ({
+            ...row,
+            name: game.title,
+            game: { ok: true, value: game },
+          })),
+        })
+      }),
+    )
+  })
+
+  test('with one broken game among ten gives nine, and names the one', () => {
+    const bytes = changed(writeBackup(games(10), {}, MADE), 'games/4.game.json', (text) =>
+      text.replace('"rows": 4', '"rows": 400'),
+    )
+    const read = readBackup(bytes)
+    if (!read.ok) throw new Error(read.problem.message)
+    const broken = read.value.games.filter(({ game }) => !game.ok)
+    expect(read.value.games.filter(({ game }) => game.ok)).toHaveLength(9)
+    expect(broken.map(({ name, game }) => [name, game.ok ? '' : game.problem.at])).toEqual([
+      ['Game 3', 'house.board.rows'],
+    ])
+  })
+
+  test.each<[string, (bytes: Uint8Array) => Uint8Array, RegExp]>([
+    [
+      'cut off in the middle',
+      (bytes) => bytes.slice(0, bytes.length / 2),
+      /this backup is cut off, or is no zip/,
+    ],
+    [
+      'from a newer version',
+      (bytes) => changed(bytes, 'backup.json', (text) => text.replace('"version": 1', '"version": 2')),
+      /backup.json, version: 2 is newer than this Lucky Twin reads/,
+    ],
+    [
+      'with an unknown key',
+      (bytes) => changed(bytes, 'backup.json', (text) => text.replace('"made"', '"mode"')),
+      /backup.json, mode: unknown key|backup.json, made: /,
+    ],
+    ['a zip of something else', () => zipSync({ 'a.txt': strToU8('a') }), /no backup.json in this zip/],
+    ['no zip at all', () => strToU8('backup'), /cut off, or is no zip/],
+  ])('%s is refused with one clear message', (_what, change, message) => {
+    expect(complaint(change(writeBackup(games(3), {}, MADE)))).toMatch(message)
+  })
+
+  test('that lacks a file names its game', () => {
+    const files = unzipSync(writeBackup(games(2), {}, MADE))
+    delete files['games/1.game.json']
+    const read = readBackup(zipSync(files))
+    expect(read.ok && read.value.games.map(({ name, game }) => [name, game.ok])).toEqual([
+      ['Game 0', false],
+      ['Game 1', true],
+    ])
+  })
+})

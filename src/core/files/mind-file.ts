@@ -1,0 +1,23 @@
+import { z } from 'zod'
+import { mindSchema, mindShape } from '../game/mind-schema.ts'
+import type { Result } from '../result.ts'
+import type { Mind } from '../settings/mind.ts'
+import { parseJson, readHead, readWith } from './read-json.ts'
+
+const MIND_FORMAT = 'lucky-twin/mind'
+const MIND_VERSION = 1
+
+/** The whole file, for docs/schema. */
+export const mindFileSchema = z.strictObject({
+  format: z.literal(MIND_FORMAT),
+  version: z.literal(MIND_VERSION),
+  ...mindShape,
+})
+
+/** A simulated player from the text of a NAME.mind.json. */
+export function readMind(text: string): Result<Mind> {
+  const json = parseJson(text)
+  if (!json.ok) return json
+  const head = readHead(json.value, MIND_FORMAT, MIND_VERSION)
+  return head.ok ? readWith(mindSchema, head.value.rest) : head
+}

@@ -1,0 +1,37 @@
+import { bad, type Result } from '../result.ts'
+import type { Game } from '../game/game.ts'
+import { notAGame } from './file-kind.ts'
+import { GAME_FORMAT, GAME_VERSION, gameFrom } from './game-file.ts'
+import { parseJson } from './read-json.ts'
+
+/** The game that lies inside a shipped page: how it is put there, and how it is found again. */
+
+const BEGIN = '<script type="application/json" id="lucky-twin-game">'
+const END = '</script>'
+
+/** JSON that can stand inside a script element, whatever its texts say. */
+const safeJson = (value: unknown): string =>
+  JSON.stringify(value).replace(
+    /[<\u2028\u2029]/g,
+    (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
+  )
+
+/** The element of a page that holds its game. In: a game, and its library pictures as data URLs by name. */
+export function gameElement(game: Game, art: Record<string, string>): string {
+  // the author's own checks are nothing to players
+  const { checks: _checks, ...played } = game
+  return `${BEGIN}${safeJson({ version: GAME_VERSION, game: played, art })}${END}`
+}
+
+/** The game inside a page that was shipped, checked like one from a file of its own; it has no kept checks. In: the text of an HTML page. */
+export function readShippedPage(text: string): Result<Game> {
+  const at = text.indexOf(BEGIN)
+  if (at < 0) return bad('', notAGame('a web page without a game inside'))
+  const end = text.indexOf(END, at)
+  if (end < 0) return bad('', 'this page is cut off in the middle of its game')
+  const json = parseJson(text.slice(at + BEGIN.length, end))
+  if (!json.ok) return json
+  // the first pages did not say which version their game is of; all of them were of this one
+  const { version = 2, game } = (json.value ?? {}) as { version?: unknown; game?: object }
+  return gameFrom({ checks: [], ...game, format: GAME_FORMAT, version })
+}

@@ -1,0 +1,30 @@
+import { streamOf, type Stream } from '../deal/seed.ts'
+
+const TWO_32 = 2 ** 32
+
+/** Where a simulated player's chance comes from: one stream for what it chooses, one for what it remembers, one for when it presses. */
+export type MindStreams = { choosing: Stream; remembering: Stream; pacing: Stream }
+
+/** The streams of a simulated player. In: the seed text of all games, the number of the game from 1, and the player's seat from 0. */
+export function mindStreams(seed: string, game: number, seat = 0): MindStreams {
+  const text = `${seed} ${game} ${seat}`
+  return {
+    choosing: streamOf(text, 'choosing'),
+    remembering: streamOf(text, 'remembering'),
+    pacing: streamOf(text, 'pacing'),
+  }
+}
+
+/** Whether something with this chance (0 to 1) happens: a number of the stream divided by 2³² is below it. Nothing is drawn for 0 and 1. */
+export const happens = (stream: Stream, chance: number): boolean =>
+  chance >= 1 || (chance > 0 && stream.next() >>> 0 < chance * TWO_32)
+
+/**
+ * A draw from the standard normal distribution, of two numbers u and v of the stream: √(−2 ln((u + 1) / 2³²)) · cos(2π v / 2³²).
+ * Source: G. E. P. Box and M. E. Muller, "A Note on the Generation of Random Normal Deviates", Annals of Mathematical Statistics 29 (1958).
+ */
+export function normal(stream: Stream): number {
+  const u = ((stream.next() >>> 0) + 1) / TWO_32
+  const v = (stream.next() >>> 0) / TWO_32
+  return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * v)
+}

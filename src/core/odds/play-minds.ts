@@ -1,0 +1,66 @@
+import { apply, isWaitingForButton, press } from '../play/machine.ts'
+import { isOver, NEVER, type Round } from '../play/round.ts'
+import type { Mind } from '../settings/mind.ts'
+import { mindStreams } from './chance.ts'
+import { MindPlayer } from './player-mind.ts'
+
+/** How long a mind looks at judged cards at least before it cuts their look short, in ms. */
+const LOOKS_AT_LEAST = 400
+
+/** A mind that always presses beside what it means may never end. So many turns are played at most: without any memory n pairs take n² on average. */
+const turnsAtMost = ({ cards }: Round): number => 1000 + 10 * (cards / 2) ** 2
+
+/**
+ * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory is left open. In: the minds by seat (one
+ * stands for all seats), the seed text of all games and the number of this one, from 1.
+ */
+export function playMinds(round: Round, minds: readonly Mind[], seed: string, game: number): void {
+  const { rules, cells } = round
+  const seats = (round.seats ?? [null]).map(
+    (_, seat) =>
+      new MindPlayer(minds[seat % minds.length]!, cells, rules.board.columns, mindStreams(seed, game, seat)),
+  )
+  for (const player of seats) player.sawAll(rules.turn.firstLook)
+  /** when the board is ready for the next turn */
+  let ready = rules.turn.firstLook
+  while (!isOver(round) && round.turns < turnsAtMost(round)) {
+    // a turn that passes does so as the cards settle, which may wait for this very press
+    const player = seats[nextSeat(round)]!
+    const at = ready + player.thought('first')
+    const first = player.first()
+    if (!flip(round, at, first)) return
+    const second = player.second(first)
+    if (!flip(round, round.at + player.thought('second'), second)) return
+    for (const one of seats) one.settled(first, second, round.judgedMatch)
+    ready = readyAfter(round)
+  }
+}
+
+/** Whose turn it is once the judged cards have settled. */
+function nextSeat(round: Round): number {
+  if (!round.seats || round.phase !== 'judged') return round.player
+  const stays = round.judgedMatch && round.rules.players.matchGoesAgain
+  return stays ? round.player : (round.player + 1) % round.seats.length
+}
+
+/** Flips a card at a time; judged cards that wait for a press or the button are turned back by it. Out: false if the round was over before. */
+function flip(round: Round, at: number, cell: number): boolean {
+  if (isWaitingForButton(round)) apply(round, { at, do: 'turn-back' })
+  const { flips } = round
+  press(round, at, cell)
+  // the press may have been used up by turning the cards back
+  if (round.flips === flips && !isOver(round)) press(round, round.at, cell)
+  return round.flips > flips
+}
+
+/** When a mind takes the board to be ready for the next turn. */
+function readyAfter(round: Round): number {
+  if (round.phase !== 'judged') return round.at
+  const { duringLook, onMiss } = round.rules.turn
+  const isMiss = !round.judgedMatch
+  const atLeast = round.at + LOOKS_AT_LEAST
+  if (isMiss && onMiss === 'button') return atLeast
+  if (duringLook !== 'wait') return atLeast
+  if (isMiss && onMiss === 'press') return Math.max(atLeast, round.dueAt === NEVER ? 0 : round.dueAt)
+  return round.dueAt
+}

@@ -1,0 +1,122 @@
+import type { Cells } from '../deal/deal.ts'
+import { draw } from '../deal/draw.ts'
+import { shuffle } from '../deal/shuffle.ts'
+import type { Mind } from '../settings/mind.ts'
+import { happens, normal, type MindStreams } from './chance.ts'
+import { cardCells } from './players.ts'
+import { Traces, type KnownPair } from './traces.ts'
+
+/**
+ * A mind at one board, as docs/odds.md describes it. It knows of the cards only what it is told: what lay open in the first look, and the two cards of each turn when they
+ * settle, its own or another player's. In: the deal's cells and the board's columns.
+ */
+export class MindPlayer {
+  private readonly traces: Traces
+  private readonly mind: Mind
+  private readonly columns: number
+  private readonly streams: MindStreams
+  private readonly cells: Cells
+  /** by cell: 1 while its card lies face down, or did when the turn began */
+  private readonly down: Uint8Array
+  private plan: KnownPair | null = null
+
+  constructor(mind: Mind, cells: Cells, columns: number, streams: MindStreams) {
+    this.mind = mind
+    this.cells = cells
+    this.columns = columns
+    this.streams = streams
+    this.traces = new Traces(cells)
+    this.down = new Uint8Array(cells.length)
+    for (const cell of cardCells(cells)) this.down[cell] = 1
+  }
+
+  /** All cards lay open for so many ms. */
+  sawAll(ms: number): void {
+    const { glance, notice } = this.mind.memory
+    const count = glance > 0 ? Math.floor(ms / glance) : 0
+    if (count === 0) return
+    const { remembering } = this.streams
+    for (const cell of shuffle(cardCells(this.cells), remembering).slice(0, count))
+      if (happens(remembering, notice)) this.traces.lay(cell)
+    this.holdOnly()
+  }
+
+  /** The two cards of a turn settled. */
+  settled(first: number, second: number, isMatch: boolean): void {
+    const { notice, fade } = this.mind.memory
+    const { remembering } = this.streams
+    const { traces } = this
+    if (isMatch)
+      for (const cell of [first, second]) {
+        traces.matched(cell)
+        this.down[cell] = 0
+      }
+    else for (const cell of [first, second]) if (happens(remembering, notice)) traces.lay(cell)
+    this.holdOnly()
+    if (fade === 0) return
+    for (let trace = traces.oldest(); trace >= 0;) {
+      const next = traces.next(trace)
+      if (happens(remembering, fade)) traces.lose(trace)
+      trace = next
+    }
+  }
+
+  /** The cell of the first card of a turn. */
+  first(): number {
+    this.plan = this.traces.firstPair()
+    if (!this.plan) return this.anyCell(-1)
+    const pressed = this.aim(this.plan[0], -1)
+    if (pressed !== this.plan[0]) this.plan = null
+    return pressed
+  }
+
+  /** The cell of the second card, when the first one lies open. */
+  second(first: number): number {
+    const known = this.plan ? this.plan[1] : this.traces.matching(first)
+    return known >= 0 ? this.aim(known, first) : this.anyCell(first)
+  }
+
+  /** How long after the board is ready, or after the first card, it presses; whole ms, 1 at least. */
+  thought(card: 'first' | 'second'): number {
+    const { spread, [card]: median } = this.mind.pace
+    const factor = spread > 0 ? Math.exp(spread * normal(this.streams.pacing)) : 1
+    return Math.max(1, Math.round(median * factor))
+  }
+
+  private holdOnly(): void {
+    const { hold } = this.mind.memory
+    while (hold !== null && this.traces.count > hold) this.traces.lose(this.traces.oldest())
+  }
+
+  /** A face-down cell without a trace, or, where there is none, any face-down cell; but not the first card's. */
+  private anyCell(first: number): number {
+    const { traces } = this
+    const { choosing } = this.streams
+    const bare = traces.bareCount - (first >= 0 && traces.isBare(first) ? 1 : 0)
+    if (bare > 0) {
+      const cell = traces.bareAt(draw(choosing, bare))
+      // the last stands in for the first card's, which may not be pressed
+      return cell === first ? traces.bareAt(bare) : cell
+    }
+    const others = traces.count - (first >= 0 && traces.has(first) ? 1 : 0)
+    let left = draw(choosing, others)
+    for (let trace = traces.oldest(); ; trace = traces.next(trace))
+      if (trace !== first && left-- === 0) return trace
+  }
+
+  /** The cell that is pressed for a remembered one. */
+  private aim(cell: number, first: number): number {
+    const { blur } = this.mind.memory
+    if (blur === 0) return cell
+    const { columns, down } = this
+    const column = cell % columns
+    const beside = [
+      cell - columns,
+      cell + columns,
+      column > 0 ? cell - 1 : -1,
+      column < columns - 1 ? cell + 1 : -1,
+    ].filter((one) => one !== first && down[one] === 1)
+    if (!beside.length || !happens(this.streams.choosing, blur)) return cell
+    return beside[draw(this.streams.choosing, beside.length)]!
+  }
+}

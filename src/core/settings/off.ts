@@ -1,0 +1,50 @@
+import type { Section, Settings } from './settings.ts'
+
+/** A rule that can be off: its value then, and the keys of its section that mean something only while it is on. */
+type Off = { off: unknown; only?: readonly string[] }
+
+/** The rules that can be off, by their place in the file. */
+const RULES_OFF = {
+  'turn.firstLook': { off: 0 },
+  'turn.matchLook': { off: 0 },
+  'turn.missLook': { off: 0 },
+  'turn.duringLook': { off: 'wait' },
+  'clock.mode': { off: 'off', only: ['limit', 'startsAt'] },
+  'clock.lookStopsClock': { off: false },
+  'clock.matchBonus': { off: 0 },
+  'clock.missPenalty': { off: 0 },
+  'limits.lives': { off: null, only: ['livesLostOn'] },
+  'limits.turns': { off: null },
+  'score.match': { off: 0 },
+  'score.streakStep': { off: 0, only: ['streakMax'] },
+  'score.lucky': { off: 0 },
+  'score.miss': { off: 0 },
+  'score.slip': { off: 0 },
+  'score.perSecondLeft': { off: 0 },
+  'score.perLifeLeft': { off: 0 },
+  'score.floorAtZero': { off: true },
+  'score.stars': { off: null },
+  'finish.wait': { off: 0 },
+  'look.missMotion': { off: 'none', only: ['missStrength'] },
+  'look.celebration': { off: 'none' },
+  'look.behind': { off: null },
+} as const satisfies Record<string, Off>
+export type RuleKey = keyof typeof RULES_OFF
+
+/** Whether a rule is off by these settings. */
+export function isOff(settings: Settings, rule: RuleKey): boolean {
+  const [section, key] = rule.split('.') as [Section, string]
+  return (settings[section] as Record<string, unknown>)[key] === RULES_OFF[rule].off
+}
+
+/** The keys of its section that a rule holds: its own, then those that mean something only while it is on. */
+export function keysOfRule(rule: RuleKey): readonly string[] {
+  const { only = [] }: Off = RULES_OFF[rule]
+  return [rule.split('.')[1]!, ...only]
+}
+
+/** The rule that is on or off by this key of a section; null where the key is none of those. */
+export function ruleOf(section: Section, key: string): RuleKey | null {
+  const name = `${section}.${key}`
+  return Object.hasOwn(RULES_OFF, name) ? (name as RuleKey) : null
+}

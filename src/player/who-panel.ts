@@ -1,0 +1,45 @@
+import iconPlay from '~icons/ph/play-fill?raw'
+import { LENGTHS } from '../core/settings/settings.ts'
+import type { Keep } from './best.ts'
+import { button, element } from './element.ts'
+import { panel } from './panel-box.ts'
+import type { Table } from './table.ts'
+
+/** Names that were kept in the player's browser; what cannot be read is as good as none. */
+export function readNames(keep: Keep | null): string[] {
+  try {
+    const kept: unknown = JSON.parse(keep?.read() || '[]')
+    return Array.isArray(kept)
+      ? kept.map((name) => (typeof name === 'string' ? name.trim().slice(0, LENGTHS.player) : ''))
+      : []
+  } catch {
+    return []
+  }
+}
+
+/** Asks before the game who sits where. An empty field leaves the name that the game gives. */
+export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
+  const fields = table.settings.players.names.map((given, at) => {
+    const field = element('input', 'lt-name')
+    field.maxLength = LENGTHS.player
+    field.placeholder = given
+    field.value = table.ownNames[at] ?? ''
+    field.autocomplete = 'off'
+    return { field, label: element('label', 'lt-who', element('span', '', given), field) }
+  })
+  const start = button(
+    'lt-button lt-main',
+    'Begin',
+    () => name(fields.map(({ field }) => field.value.trim())),
+    iconPlay,
+  )
+  for (const { field } of fields)
+    field.addEventListener('keydown', (event) => {
+      if (event.key === 'Enter') start.click()
+    })
+  return panel(
+    'Who plays?',
+    fields.map(({ label }) => label),
+    [start],
+  )
+}

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { ElButton, ElEmpty } from 'element-plus'
+import IconBin from '~icons/ph/trash'
+import { ref } from 'vue'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import type { Kept } from '../../store/db.ts'
+import { DAYS_IN_BIN, useShelf } from '../../store/shelf.ts'
+
+/** Games that were removed: taken back, or deleted for good, which is asked about first. */
+const open = defineModel<boolean>({ required: true })
+const shelf = useShelf()
+/** what is about to be deleted for good */
+const asked = ref<readonly Kept[]>([])
+
+const DAY = 24 * 60 * 60 * 1000
+function daysLeft({ removed }: Kept): string {
+  const days = Math.max(1, Math.ceil((removed! + DAYS_IN_BIN * DAY - Date.now()) / DAY))
+  return `${days} ${days === 1 ? 'day' : 'days'} left`
+}
+async function forget(): Promise<void> {
+  const all = asked.value
+  asked.value = []
+  await shelf.forget(all)
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="The bin" :width="620">
+    <p class="soft">
+      Removed games stay here for {{ DAYS_IN_BIN }} days, with all that can be undone in them.
+    </p>
+    <ul v-if="shelf.bin.length" class="list">
+      <li v-for="box in shelf.bin" :key="box.key">
+        <strong>{{ box.game.title }}</strong>
+        <span class="soft">{{ daysLeft(box) }}</span>
+        <ElButton class="btn" :aria-label="`Take back ${box.game.title}`" @click="shelf.takeBack(box)">
+          Take back
+        </ElButton>
+        <ElButton
+          class="icon-btn"
+          :aria-label="`Delete ${box.game.title} for good`"
+          data-tip="Delete for good"
+          @click="asked = [box]"
+          ><IconBin
+        /></ElButton>
+      </li>
+    </ul>
+    <ElEmpty v-else description="The bin is empty.">
+      <template #image><IconBin aria-hidden="true" /></template>
+    </ElEmpty>
+    <p v-if="asked.length" class="ask" role="alert">
+      <span
+        >{{ asked.length === 1 ? `"${asked[0]!.game.title}"` : `All ${asked.length} games` }} cannot be taken
+        back after this.</span
+      >
+      <ElButton class="btn" @click="asked = []">Keep</ElButton>
+      <ElButton class="btn danger" @click="forget">Delete for good</ElButton>
+    </p>
+    <template #buttons>
+      <ElButton class="btn" :disabled="!shelf.bin.length" @click="asked = shelf.bin">Empty the bin</ElButton>
+      <ElButton class="btn main" @click="open = false">Done</ElButton>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+.list {
+  display: grid;
+  gap: 6px;
+  max-height: 46vh;
+  margin: 12px 0 0;
+  padding: 0;
+  overflow-y: auto;
+  list-style: none;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto auto auto;
+  align-items: center;
+  gap: 12px;
+  padding: 8px 8px 8px 14px;
+  border-radius: var(--round-card);
+  background: var(--paper);
+}
+strong {
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.ask {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  margin-top: 12px;
+  padding: 8px 8px 8px 14px;
+  border-radius: var(--round-card);
+  background: var(--brick-pale);
+}
+.ask span {
+  flex: 1;
+}
+.danger {
+  color: var(--brick);
+}
+</style>

@@ -1,0 +1,86 @@
+<script setup lang="ts">
+import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu } from 'element-plus'
+import IconMore from '~icons/ph/caret-down'
+import { defineAsyncComponent, ref, shallowRef } from 'vue'
+import { download } from '../../parts/look/download.ts'
+import { everTrue } from '../../parts/look/everTrue.ts'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { useShelf } from '../../store/shelf.ts'
+import { packShelf, unpackShelf, type Backup } from './backups.ts'
+
+/** What is done with the shelf as a whole: backed up, restored, its bin, its demo games. */
+const shelf = useShelf()
+const { say } = useToasts()
+const picker = ref<InstanceType<typeof FilePicker>>()
+const binOpen = ref(false)
+const backup = shallowRef<Backup | null>(null)
+const restoring = ref(false)
+// fetched when they are asked for
+const BinDialog = defineAsyncComponent(() => import('./BinDialog.vue'))
+const RestoreDialog = defineAsyncComponent(() => import('./RestoreDialog.vue'))
+const wasBin = everTrue(binOpen)
+const games = (count: number): string => `${count} ${count === 1 ? 'game' : 'games'}`
+
+async function backUp(): Promise<void> {
+  const all = [...shelf.boxes, ...shelf.bin].map(({ key, touched, removed, game }) => ({
+    key,
+    touched,
+    ...(removed ? { removed } : {}),
+    game,
+  }))
+  try {
+    const bytes = await packShelf(all)
+    const day = new Date().toISOString().slice(0, 10)
+    download(`lucky-twin-${day}.backup.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip')
+    say(`A backup of ${games(all.length)} is among your downloads`)
+  } catch (error) {
+    say(`The backup could not be made: ${(error as Error).message}`, { tone: 'wrong' })
+  }
+}
+async function take(files: Iterable<File> = []): Promise<void> {
+  for (const file of files)
+    try {
+      backup.value = await unpackShelf(file)
+      restoring.value = true
+    } catch (error) {
+      say(`${file.name}: ${(error as Error).message}`, { tone: 'wrong' })
+    }
+}
+async function demos(): Promise<void> {
+  const put = await shelf.putDemosBack()
+  say(put ? `${games(put)} put back` : 'All demo games are on the shelf')
+}
+const ACTS: Record<string, () => unknown> = {
+  back: backUp,
+  restore: () => picker.value?.choose(),
+  bin: () => (binOpen.value = true),
+  demos,
+}
+</script>
+
+<template>
+  <ElDropdown trigger="click" append-to="#over" @command="(name: string) => ACTS[name]!()">
+    <ElButton class="btn">The shelf<IconMore /></ElButton>
+    <template #dropdown>
+      <ElDropdownMenu>
+        <ElDropdownItem command="back">Back up all…</ElDropdownItem>
+        <ElDropdownItem command="restore">Restore a backup…</ElDropdownItem>
+        <ElDropdownItem command="bin"
+          >The bin{{ shelf.bin.length ? `, ${games(shelf.bin.length)}` : ', empty' }}</ElDropdownItem
+        >
+        <ElDropdownItem command="demos">Put the demo games back</ElDropdownItem>
+      </ElDropdownMenu>
+    </template>
+  </ElDropdown>
+  <FilePicker ref="picker" label="Backup file" accept=".zip" @take="take" />
+  <BinDialog v-if="wasBin" v-model="binOpen" />
+  <RestoreDialog
+    v-if="backup"
+    v-model="restoring"
+    :backup="backup"
+    @done="(count: number) => say(`${games(count)} restored`)"
+  />
+</template>
+
+<style src="../../parts/look/dropdown.css"></style>

@@ -1,0 +1,39 @@
+import type { BackedUp } from '../../../core/files/backup-file.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import type { BackupInput, BackupOutput } from '../../workers/jobs/messages.ts'
+
+/** What of the studio's own settings goes into a backup. */
+const SETTINGS = 'lucky-twin.'
+
+const run = (input: BackupInput): Promise<BackupOutput> =>
+  startJob<BackupInput, BackupOutput>(
+    new Worker(new URL('../../workers/jobs/backup.worker.ts', import.meta.url), { type: 'module' }),
+    input,
+  ).done
+
+/** All games as one file. */
+export async function packShelf(games: BackedUp[]): Promise<Uint8Array> {
+  const keys = Object.keys(localStorage).filter((key) => key.startsWith(SETTINGS))
+  const settings = Object.fromEntries(keys.map((key) => [key, localStorage.getItem(key)!]))
+  const made = await run({ games, settings })
+  if (!('bytes' in made)) throw new Error('no file was made')
+  return made.bytes
+}
+
+export type Backup = Extract<Extract<BackupOutput, { read: unknown }>['read'], { ok: true }>['value']
+
+/** What lies in a backup. Throws with words for people where it cannot be read. */
+export async function unpackShelf(file: File): Promise<Backup> {
+  const answer = await run({ bytes: new Uint8Array(await file.arrayBuffer()) })
+  if (!('read' in answer)) throw new Error('nothing was read')
+  const { read } = answer
+  if (!read.ok)
+    throw new Error(read.problem.at ? `${read.problem.at}: ${read.problem.message}` : read.problem.message)
+  return read.value
+}
+
+/** Takes up the settings of a backup; no others than the studio's own. */
+export function takeSettings(settings: Record<string, string>): void {
+  for (const [key, value] of Object.entries(settings))
+    if (key.startsWith(SETTINGS)) localStorage.setItem(key, value)
+}

@@ -1,0 +1,43 @@
+import type { Kept } from '../../store/db.ts'
+
+/** Ways to lay out the games on the shelf, each with its words. */
+export const ORDERS = [
+  ['touched', 'last changed first'],
+  ['title', 'by title'],
+  ['pairs', 'most pairs first'],
+] as const
+export type Order = (typeof ORDERS)[number][0]
+
+/** So many games are seen at a glance; with more of them, they can be searched and sorted. */
+export const AT_A_GLANCE = 8
+/** With fewer games than this, the shelf shows ways to begin. */
+export const FEW = 4
+
+const plain = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase()
+
+/**
+ * The games that a search finds, in the order that is asked for. A game is found when each word stands in its title, in a level's name,
+ * or in a pair's name or tags; capitals and accents do not count. Games alike in the order stay as they were.
+ */
+export function foundBoxes(boxes: readonly Kept[], query: string, order: Order): Kept[] {
+  const words = plain(query).split(/\s+/).filter(Boolean)
+  const textOf = ({ game }: Kept): string =>
+    plain(
+      [
+        game.title,
+        ...game.levels.map(({ name }) => name),
+        ...game.deck.pairs.flatMap(({ name, tags = [] }) => [name, ...tags]),
+      ].join('\n'),
+    )
+  const found = boxes.filter((box) => {
+    if (!words.length) return true
+    const text = textOf(box)
+    return words.every((word) => text.includes(word))
+  })
+  const compare: Record<Order, (a: Kept, b: Kept) => number> = {
+    touched: (a, b) => b.touched - a.touched,
+    title: (a, b) => a.game.title.localeCompare(b.game.title, undefined, { numeric: true }),
+    pairs: (a, b) => b.game.deck.pairs.length - a.game.deck.pairs.length,
+  }
+  return found.sort(compare[order])
+}

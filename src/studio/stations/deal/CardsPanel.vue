@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed } from 'vue'
+import { tableSurface, type Layout } from '../../../core/board/geometry.ts'
+import { BOUNDS, STANDS, type Settings } from '../../../core/settings/settings.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
+import OwnTab from '../../parts/settings/OwnTab.vue'
+import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
+import { SETTING_WORDS } from '../../parts/settings/setting-words.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** How large the cards are, the room between and around them, and where the board stands. `made`: how they lie on the screen that is looked at. */
+const props = defineProps<{ settings: Settings; made: Layout & { width: number; height: number } }>()
+const bench = useBench()
+const layout = computed(() => props.settings.layout)
+const set = (patch: Partial<Settings['layout']>, label: string): void => bench.set('layout', patch, label)
+
+const within = (value: number, [low, high]: readonly [number, number]): number =>
+  Math.max(low, Math.min(high, value))
+type Size = 'fits' | 'own'
+const SIZES: [Size, string][] = [
+  ['fits', 'as large as fits'],
+  ['own', 'of one size'],
+]
+const size = computed<Size>({
+  get: () => (layout.value.size ? 'own' : 'fits'),
+  set: (next) => {
+    const { width, height } = props.made.card
+    const own = { width: within(width, BOUNDS.card), height: within(height, BOUNDS.card) }
+    set({ size: next === 'own' ? own : null }, 'change the size of the cards')
+  },
+})
+const resize = (patch: Partial<NonNullable<Settings['layout']['size']>>): void =>
+  set({ size: { ...layout.value.size!, ...patch } }, 'change the size of the cards')
+
+type Room = 'suits' | 'own'
+const ROOMS: [Room, string][] = [
+  ['suits', 'as suits the table'],
+  ['own', 'set here'],
+]
+const gaps = computed<Room>({
+  get: () => (layout.value.gapAcross === null && layout.value.gapDown === null ? 'suits' : 'own'),
+  set: (next) => {
+    const { across, down } = props.made.gap
+    set(
+      next === 'own' ? { gapAcross: across, gapDown: down } : { gapAcross: null, gapDown: null },
+      'change the room between cards',
+    )
+  },
+})
+const margin = computed<Room>({
+  get: () => (layout.value.margin === null ? 'suits' : 'own'),
+  set: (next) => {
+    const suits = tableSurface(props.made.width, props.made.height, props.settings).margin
+    set({ margin: next === 'own' ? suits : null }, 'change the margin')
+  },
+})
+const standWords = Object.fromEntries(SETTING_WORDS['layout.stands'].choices!)
+</script>
+
+<template>
+  <section aria-labelledby="cards-title">
+    <h3 id="cards-title">Cards on the table</h3>
+    <div class="row">
+      <span>Cards are</span>
+      <span
+        ><ChoiceWord v-model="size" label="Size of the cards" :choices="SIZES" /><OwnTab
+          section="layout"
+          :names="layout.size ? ['size', 'ratio'] : ['size']"
+      /></span>
+    </div>
+    <div v-if="layout.size" class="row">
+      <span>Width and height</span>
+      <span>
+        <NumberWord
+          :model-value="layout.size.width"
+          label="Width of a card"
+          :bounds="BOUNDS.card"
+          unit="px"
+          @update:model-value="(width) => resize({ width })"
+        />
+        ×
+        <NumberWord
+          :model-value="layout.size.height"
+          label="Height of a card"
+          :bounds="BOUNDS.card"
+          unit="px"
+          @update:model-value="(height) => resize({ height })"
+        />
+      </span>
+    </div>
+    <div v-else class="row">
+      <span>Shape</span>
+      <ShapeChoice />
+    </div>
+    <div class="row">
+      <span>Room between them</span>
+      <span
+        ><ChoiceWord v-model="gaps" label="Room between cards" :choices="ROOMS" /><OwnTab
+          section="layout"
+          :names="['gapAcross', 'gapDown']"
+      /></span>
+    </div>
+    <div v-if="gaps === 'own'" class="row">
+      <span>Across and down</span>
+      <span>
+        <NumberWord
+          :model-value="layout.gapAcross ?? made.gap.across"
+          label="Room between columns"
+          :bounds="BOUNDS.gap"
+          unit="px"
+          @update:model-value="(gapAcross) => set({ gapAcross }, 'change the room between columns')"
+        />
+        ×
+        <NumberWord
+          :model-value="layout.gapDown ?? made.gap.down"
+          label="Room between rows"
+          :bounds="BOUNDS.gap"
+          unit="px"
+          @update:model-value="(gapDown) => set({ gapDown }, 'change the room between rows')"
+        />
+      </span>
+    </div>
+    <div class="row">
+      <span>Margin</span>
+      <span>
+        <ChoiceWord v-model="margin" label="Margin" :choices="ROOMS" />
+        <NumberWord
+          v-if="layout.margin !== null"
+          :model-value="layout.margin"
+          label="Margin of the table"
+          :bounds="BOUNDS.margin"
+          unit="px"
+          @update:model-value="(margin) => set({ margin }, 'change the margin')"
+        />
+        <OwnTab section="layout" :names="['margin']" />
+      </span>
+    </div>
+    <div class="row">
+      <span id="stands-label">The board stands</span>
+      <span class="stands-row">
+        <span class="stands" role="group" aria-labelledby="stands-label">
+          <ElButton
+            v-for="stand in STANDS"
+            :key="stand"
+            class="stand"
+            :aria-pressed="stand === layout.stands"
+            :aria-label="standWords[stand]"
+            :data-tip="standWords[stand]"
+            @click="set({ stands: stand }, 'move the board')"
+          />
+        </span>
+        <OwnTab section="layout" :names="['stands']" />
+      </span>
+    </div>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+<style scoped>
+.stands-row {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.stands {
+  display: grid;
+  grid-template-columns: repeat(3, 24px);
+  overflow: hidden;
+  border: 1px solid var(--line);
+  border-radius: var(--round);
+}
+.stand {
+  display: grid;
+  place-items: center;
+  width: 24px;
+  min-width: 0;
+  height: 20px;
+  min-height: 0;
+  margin: 0;
+  padding: 0;
+  border: 0;
+  border-radius: 0;
+  background: var(--card);
+}
+.stand::after {
+  content: '';
+  width: 6px;
+  height: 6px;
+  border-radius: 2px;
+  background: var(--line);
+}
+.stand:hover::after {
+  background: var(--ink-soft);
+}
+.stand[aria-pressed='true']::after {
+  width: 10px;
+  height: 10px;
+  background: var(--lagoon);
+}
+</style>

@@ -1,0 +1,144 @@
+<script setup lang="ts">
+import { ElButton, ElProgress } from 'element-plus'
+import IconCopy from '~icons/ph/copy'
+import IconSave from '~icons/ph/download-simple'
+import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { isSeed } from '../../../core/deal/seed.ts'
+import { seedsFrom, type DealtFormat } from '../../../core/files/dealt-file.ts'
+import { fileStem } from '../../../core/game/names.ts'
+import { problemLine, type Result } from '../../../core/result.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
+import { download } from '../../parts/look/download.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { useBench } from '../../store/bench.ts'
+import { useView } from '../../store/view.ts'
+import { bare, plain } from '../../workers/jobs/bare.ts'
+import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+import type { DealtInput } from '../../workers/jobs/messages.ts'
+
+/** The deal that is seen, or many from its seed, to take along: for another program, or for people. */
+const props = defineProps<{ settings: Settings }>()
+const bench = useBench()
+const view = useView()
+const { say } = useToasts()
+
+const MOST = 10_000
+const count = ref(1)
+const format = ref<DealtFormat>('json')
+const FORMATS: [DealtFormat, string][] = [
+  ['json', 'lines of JSON'],
+  ['grid', 'grids of text'],
+  ['csv', 'CSV'],
+]
+const FILES: Record<DealtFormat, [ending: string, type: string]> = {
+  json: ['jsonl', 'application/jsonl'],
+  grid: ['txt', 'text/plain'],
+  csv: ['csv', 'text/csv'],
+}
+const job = shallowRef<Job<Result<string>> | null>(null)
+const share = ref(0)
+const seeds = computed(() => {
+  const all = seedsFrom(view.seed, count.value)
+  return count.value === 1
+    ? `The deal that is seen, with the seed ${all[0]}.`
+    : `With the seeds ${all[0]} to ${all.at(-1)}.`
+})
+
+/** The deals as text, or null where they were given up or could not be made. */
+async function make(): Promise<string | null> {
+  const { seed } = view
+  if (!isSeed(seedsFrom(seed, count.value).at(-1)!)) {
+    say('With a number behind it this seed is too long; use a shorter one', { tone: 'wrong' })
+    return null
+  }
+  const { board, fill, deal } = props.settings
+  share.value = 0
+  const started = startJob<DealtInput, Result<string>>(
+    new Worker(new URL('../../workers/jobs/dealt.worker.ts', import.meta.url), { type: 'module' }),
+    {
+      pairs: bare(bench.game!.deck.pairs),
+      settings: plain({ board, fill, deal }),
+      level: { id: bench.level?.id ?? 'house', name: bench.level?.name ?? 'House rules' },
+      seed,
+      count: count.value,
+      format: format.value,
+    },
+    (done) => (share.value = done),
+  )
+  job.value = started
+  try {
+    const made = await started.done
+    if (made.ok) return made.value
+    say(`This cannot be dealt: ${problemLine(made.problem)}`, { tone: 'wrong' })
+  } catch (error) {
+    if (!(error instanceof Cancelled))
+      say(`The deals could not be made: ${(error as Error).message}`, { tone: 'wrong' })
+  } finally {
+    if (job.value === started) job.value = null
+  }
+  return null
+}
+const deals = (): string =>
+  count.value === 1 ? 'The deal is' : `${count.value.toLocaleString('en')} deals are`
+async function copy(): Promise<void> {
+  const text = await make()
+  if (text === null) return
+  try {
+    await navigator.clipboard.writeText(text)
+    say(`${deals()} on the clipboard`)
+  } catch {
+    say('This browser does not let the deals be copied; download them instead', { tone: 'wrong' })
+  }
+}
+async function save(): Promise<void> {
+  const text = await make()
+  if (text === null) return
+  const [ending, type] = FILES[format.value]
+  download(`${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-deals.${ending}`, text, type)
+}
+onBeforeUnmount(() => job.value?.cancel())
+</script>
+
+<template>
+  <section aria-labelledby="dealt-title">
+    <h3 id="dealt-title">Deals to take along</h3>
+    <div class="row">
+      <span>
+        <NumberWord v-model="count" label="How many deals to take" :bounds="[1, MOST]" />
+        {{ count === 1 ? 'deal' : 'deals' }} as
+        <ChoiceWord v-model="format" label="Form of the deals" :choices="FORMATS" />
+      </span>
+      <span v-if="job" class="buttons">
+        <ElProgress class="going" :percentage="share * 100" :show-text="false" aria-label="Dealing" />
+        <ElButton class="btn" @click="job?.cancel()">Stop</ElButton>
+      </span>
+      <span v-else class="buttons">
+        <ElButton class="btn" aria-label="Copy the deals" @click="copy"><IconCopy />Copy</ElButton>
+        <ElButton class="btn" aria-label="Save the deals" @click="save"><IconSave />Save</ElButton>
+      </span>
+    </div>
+    <p class="note">{{ seeds }}</p>
+  </section>
+</template>
+
+<style scoped src="./panel.css"></style>
+<style scoped>
+.row > span:first-child {
+  color: inherit;
+}
+.buttons {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.going {
+  width: 70px;
+}
+.btn {
+  min-height: 32px;
+  padding: 0 9px;
+  font-size: 14px;
+}
+</style>

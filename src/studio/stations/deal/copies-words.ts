@@ -1,0 +1,34 @@
+import type { Copies } from '../../../core/deal/copies.ts'
+
+const pairs = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
+
+/** How often pairs come, in a sentence. In: the copies, how many pairs there are to draw from, and how many the board needs. */
+export function copiesWords(copies: Copies, size: number, needed: number): string {
+  const all = size === 1 ? 'The one pair' : `Each of the ${size}`
+  switch (copies.how) {
+    case 'evenly': {
+      const { each, more, pick } = copies
+      if (more === 0) return `${all} lies there ${2 * each} times: ${pairs(each)}.`
+      const which =
+        pick === 'random'
+          ? `${more} of them, picked at random, have`
+          : `the first ${more === 1 ? 'one has' : `${more} have`}`
+      return `${all} lies there ${2 * each} or ${2 * each + 2} times: ${pairs(each)} or ${each + 1}; ${which} one more.`
+    }
+    case 'at-random': {
+      const [low, high] = copies.likely
+      const span = low === high ? `${pairs(low)}` : `${low} to ${pairs(high)}`
+      return size === 1
+        ? `${all} lies there ${2 * needed} times: ${pairs(needed)}.`
+        : `${all} comes 0 to ${needed} times, as each play has it; in 9 of 10 boards it is ${span}.`
+    }
+    case 'counts': {
+      const { sum } = copies
+      const rest = needed - sum
+      const said = `The counts add up to ${pairs(sum)}`
+      return rest === 0
+        ? `${said}, as many as the board takes.`
+        : `${said}; the board takes ${needed}: ${Math.abs(rest)} ${rest > 0 ? 'more are needed' : 'are too many'}.`
+    }
+  }
+}

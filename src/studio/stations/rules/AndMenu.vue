@@ -1,0 +1,68 @@
+<script setup lang="ts">
+import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu } from 'element-plus'
+import { useEventListener } from '@vueuse/core'
+import { computed } from 'vue'
+import type { ClauseName } from './clauses.ts'
+import { clauseAt, enter, useClauses } from './useClauses.ts'
+
+/** "and…": the rules that could be added to a paragraph of the story, by name. */
+const props = defineProps<{ paragraph: number; about: string }>()
+const { more, add } = useClauses()
+const rules = computed(() => more(props.paragraph))
+/** what was put in just now, until the user does something else */
+let added: ClauseName | null = null
+
+async function put(name: ClauseName): Promise<void> {
+  added = name
+  await add(name)
+}
+// the menu gives the focus back to its button as it closes; the cursor belongs into what was put in
+function redirect(): void {
+  if (added) enter(clauseAt(added))
+}
+useEventListener(document, ['keydown', 'pointerdown'], () => (added = null), { capture: true })
+</script>
+
+<template>
+  <ElDropdown
+    v-if="rules.length"
+    class="and"
+    trigger="click"
+    placement="bottom-start"
+    append-to="#over"
+    @command="put"
+  >
+    <ElButton class="more" data-and :aria-label="`and… more about ${about}`" @focus="redirect">and…</ElButton>
+    <template #dropdown>
+      <ElDropdownMenu>
+        <ElDropdownItem v-for="[name, rule] in rules" :key="name" :command="name">{{
+          rule.adds
+        }}</ElDropdownItem>
+      </ElDropdownMenu>
+    </template>
+  </ElDropdown>
+</template>
+
+<style src="../../parts/look/dropdown.css"></style>
+<style scoped>
+.and {
+  vertical-align: baseline;
+}
+.more {
+  height: auto;
+  min-height: 0;
+  padding: 0 4px 1px;
+  border: 0;
+  border-radius: 4px;
+  background: none;
+  color: var(--ink-soft);
+  font: inherit;
+  font-size: 15px;
+  line-height: 1.4;
+}
+.more:hover,
+.more:focus-visible {
+  background: var(--sand);
+  color: var(--ink);
+}
+</style>

@@ -1,0 +1,25 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import SettingChoice from '../../parts/settings/SettingChoice.vue'
+import SettingNumber from '../../parts/settings/SettingNumber.vue'
+import { useBench } from '../../store/bench.ts'
+import RuleClause from './RuleClause.vue'
+
+/** "A miss shakes, at 100 % of the usual strength. A win is celebrated by a wave of the cards." */
+const bench = useBench()
+const look = computed(() => bench.settings!.look)
+</script>
+
+<template>
+  <RuleClause name="missMotion"
+    >A miss <SettingChoice section="look" name="missMotion" /><template v-if="look.missMotion !== 'none'"
+      >, at <SettingNumber section="look" name="missStrength" /> of the usual strength</template
+    >.</RuleClause
+  >
+  <RuleClause name="celebration"
+    >A win is celebrated by <SettingChoice section="look" name="celebration" /><template
+      v-if="look.celebration === 'picture' && !look.behind"
+      >, where there is one</template
+    >.</RuleClause
+  >
+</template>

@@ -1,0 +1,41 @@
+import { computed, nextTick } from 'vue'
+import type { Section, Settings } from '../../../core/settings/settings.ts'
+import { useBench } from '../../store/bench.ts'
+import { addable, CLAUSES, isRead, keysOf, unshown, type ClauseName } from './clauses.ts'
+
+/** Where a setting stands in the story. */
+export const placeOf = (key: string): HTMLElement | null =>
+  document.querySelector<HTMLElement>(`[data-setting~="${key}"]`)
+
+/** Where a clause stands in the story. */
+export const clauseAt = (name: ClauseName): HTMLElement | null =>
+  document.querySelector<HTMLElement>(`[data-clause="${name}"]`)
+
+/** Puts the cursor into a setting of the story. Out: whether it is there. */
+export function enter(place: HTMLElement | null): boolean {
+  const field = place?.querySelector<HTMLElement>('input:not([type=file]), button')
+  place?.scrollIntoView({ block: 'nearest' })
+  field?.focus()
+  return !!field
+}
+
+/** Which clauses of the story are read on the open rung, and how one is put in. */
+export function useClauses() {
+  const bench = useBench()
+  const settings = computed(() => bench.settings!)
+  const house = computed(() => bench.game!.house)
+  const reads = (name: ClauseName): boolean => isRead(name, settings.value, house.value, bench.level)
+  const more = (paragraph: number) => addable(paragraph, settings.value, house.value, bench.level)
+
+  /** Puts a clause in, with a sensible first value and the cursor in it. */
+  async function add(name: ClauseName): Promise<void> {
+    const { first, adds } = CLAUSES[name]
+    const [section] = keysOf(name)
+    const patch = first(settings.value) as Partial<Settings[Section]>
+    bench.set(section, patch, `add ${adds}`, 'single')
+    await nextTick()
+    enter(clauseAt(name))
+  }
+  const hidden = (name: ClauseName) => unshown(name, settings.value)
+  return { reads, hidden, more, add }
+}

@@ -1,0 +1,152 @@
+import { expect, test, type Page } from '@playwright/test'
+import fc from 'fast-check'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { build } from 'vite'
+import type { openStore } from './store-entry.ts'
+
+type Store = ReturnType<typeof openStore>
+
+// the page is none of the app's own, and takes its script from here
+test.use({ bypassCSP: true })
+
+/** The store as one script. */
+async function bundled(): Promise<string> {
+  const outDir = mkdtempSync(join(tmpdir(), 'store-'))
+  await build({
+    configFile: false,
+    logLevel: 'error',
+    publicDir: false,
+    define: { 'process.env.NODE_ENV': '"production"', __VUE_OPTIONS_API__: 'false' },
+    build: {
+      outDir,
+      minify: false,
+      lib: { entry: 'tests/store-entry.ts', formats: ['es'], fileName: 'store' },
+      rolldownOptions: { output: { codeSplitting: false } },
+    },
+  })
+  return readFileSync(join(outDir, 'store.js'), 'utf8')
+}
+
+/** Opens the store anew, as a reload does: with nothing in it but what the browser has kept. */
+const reload = (page: Page, script: string): Promise<void> =>
+  page.evaluate(async (text) => {
+    const url = URL.createObjectURL(new Blob([text], { type: 'text/javascript' }))
+    const module = (await import(url)) as { openStore: typeof openStore }
+    Object.assign(window, { store: module.openStore() })
+  }, script)
+
+const call = <Name extends keyof Store>(
+  page: Page,
+  name: Name,
+  ...given: Parameters<Store[Name]>
+): Promise<Awaited<ReturnType<Store[Name]>>> =>
+  page.evaluate(
+    ([act, list]) => {
+      const { store } = window as unknown as { store: Record<string, (...all: unknown[]) => unknown> }
+      return store[act as string]!(...(list as unknown[]))
+    },
+    [name, given] as const,
+  ) as Promise<Awaited<ReturnType<Store[Name]>>>
+
+const step = fc.record({
+  do: fc.constantFrom(
+    'make',
+    'edit',
+    'edit',
+    'undo',
+    'undo',
+    'redo',
+    'reload',
+    'remove',
+    'take back',
+    'back up',
+    'add',
+    'replace',
+  ),
+  which: fc.nat(20),
+})
+
+test('no sequence of edits, reloads, removals and restores loses a game', async ({ page, baseURL }) => {
+  test.slow()
+  const script = await bundled()
+  await page.goto(`${baseURL}/pictures/index.json`)
+  await reload(page, script)
+  // the demo games are laid once ever, with the first game
+  await call(page, 'make', 'First')
+  let count = 0
+  await fc.assert(
+    fc.asyncProperty(fc.array(step, { minLength: 3, maxLength: 8 }), async (steps) => {
+      await call(page, 'clear')
+      /** what must be there: by key its title, where it lies, and its titles before and after the one of now */
+      const model = new Map<string, { title: string; binned: boolean; past: string[]; future: string[] }>()
+      let backup: { bytes: number[]; rows: Record<string, { title: string; binned: boolean }> } | null = null
+      const pick = (binned: boolean, n: number): string | undefined => {
+        const keys = [...model].filter(([, row]) => row.binned === binned).map(([key]) => key)
+        return keys.length ? keys[n % keys.length] : undefined
+      }
+      for (const { do: act, which } of steps) {
+        const shelved = pick(false, which)
+        const title = `Title ${++count}`
+        if (act === 'make')
+          model.set(await call(page, 'make', title), { title, binned: false, past: [], future: [] })
+        else if (act === 'reload') await reload(page, script)
+        else if (act === 'edit' && shelved) {
+          const row = model.get(shelved)!
+          await call(page, 'edit', shelved, title)
+          Object.assign(row, { title, past: [...row.past, row.title], future: [] })
+        } else if (act === 'undo' && shelved) {
+          const row = model.get(shelved)!
+          const before = row.past.pop()
+          if (before !== undefined) {
+            row.future.push(row.title)
+            row.title = before
+          }
+          expect(await call(page, 'step', shelved, 'undo')).toBe(row.title)
+        } else if (act === 'redo' && shelved) {
+          const row = model.get(shelved)!
+          const after = row.future.pop()
+          if (after !== undefined) {
+            row.past.push(row.title)
+            row.title = after
+          }
+          expect(await call(page, 'step', shelved, 'redo')).toBe(row.title)
+        } else if (act === 'remove' && shelved) {
+          await call(page, 'bin', shelved, true)
+          model.get(shelved)!.binned = true
+        } else if (act === 'take back') {
+          const binned = pick(true, which)
+          if (!binned) continue
+          await call(page, 'bin', binned, false)
+          model.get(binned)!.binned = false
+        } else if (act === 'back up')
+          backup = { bytes: await call(page, 'backUp'), rows: await call(page, 'rows') }
+        else if ((act === 'add' || act === 'replace') && backup) {
+          await call(page, 'restore', backup.bytes, act)
+          const rows = await call(page, 'rows')
+          // what was there is still there, as it was, or, where it was replaced, under a new key in the bin
+          const fresh = Object.keys(rows).filter((key) => !model.has(key))
+          for (const [key, row] of Object.entries(backup.rows)) {
+            const there = model.get(key)
+            if (!there || act === 'add') {
+              const added = there ? fresh.find((one) => rows[one]!.title === row.title) : key
+              expect(added && rows[added]).toEqual(row)
+            } else {
+              const old = fresh.find((one) => rows[one]!.title === there.title && rows[one]!.binned)
+              expect(old, `${there.title} went into the bin`).toBeTruthy()
+              model.set(key, { ...row, past: [], future: [] })
+            }
+          }
+          for (const key of fresh) model.set(key, { ...rows[key]!, past: [], future: [] })
+        }
+        const rows = await call(page, 'rows')
+        const wanted = Object.fromEntries(
+          [...model].map(([key, { title: t, binned }]) => [key, { title: t, binned }]),
+        )
+        expect(rows).toEqual(wanted)
+      }
+    }),
+    { numRuns: 200 },
+  )
+})
