@@ -58,6 +58,27 @@ test('ways apart and close are held to what the board can hold, as it changes', 
   await expect(page.getByText(/different deals\./)).toBeVisible()
 })
 
+test('what a level says itself without effect is told, and given back', async ({ page }) => {
+  await openStation(page, 'deal/bench')
+  const without = page.getByText('without effect')
+  await choose(page, 'Way of dealing', 'twins apart')
+  await type(page, 'Steps between twins', '1')
+  await choose(page, 'Way of dealing', 'shuffled')
+  await expect(without).toHaveText('Steps between twins: 1, without effect own')
+  await page.getByRole('button', { name: /^Steps between twins: own/ }).click()
+  await choose(page, 'Shape of the cards', 'square')
+  await choose(page, 'Size of the cards', 'of one size')
+  await expect(without).toHaveText('Shape of the cards: square, without effect own')
+  await page.getByRole('button', { name: /^Shape of the cards: own/ }).click()
+  await choose(page, 'How pairs are picked', 'the first in the deck')
+  await choose(page, 'Whether pairs repeat', 'each as often as I say')
+  await expect(without).toContainText(['How pairs are picked: the first in the deck, without effect'])
+  await choose(page, 'Whether pairs repeat', 'never')
+  await expect(without).toHaveText(/How many pairs of each: 8 pairs, without effect/)
+  await page.getByRole('button', { name: /^How many pairs of each: own/ }).click()
+  await expect(without).toHaveCount(0)
+})
+
 test('outlines cut any board, evenly', async ({ page }) => {
   await openStation(page, 'deal/bench')
   await type(page, 'Rows', '5')

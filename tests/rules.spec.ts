@@ -112,6 +112,25 @@ test('what a level says itself is read even where it does nothing, and can be gi
   await page.getByRole('button', { name: /^Time limit: own/ }).click()
   await expect(page.getByText('without effect')).toHaveCount(0)
   await expect(page.getByRole('button', { name: /^Time limit: own/ })).toHaveCount(0)
+  // who goes again where one plays alone, how loud a silent moment is, and what sounds are like that are off
+  const without = page.getByText('without effect')
+  await choose(page, 'How many players', 'Two players take turns')
+  await choose(page, 'Who goes after a match', 'the next player goes')
+  await choose(page, 'How many players', 'One player plays')
+  await expect(without).toHaveText('Who goes after a match: the next player goes, without effect own')
+  await page.getByRole('button', { name: /^Who goes after a match: own/ }).click()
+  await type(page, 'Volume of a flip', '40')
+  await choose(page, 'Sound of a flip', 'silent')
+  await expect(without).toHaveText('Volume of a flip: 40 %, without effect own')
+  await choose(page, 'Sounds', 'are off')
+  await expect(without).toHaveText([
+    'Sound of a flip: silent, without effect own',
+    'Volume of a flip: 40 %, without effect own',
+  ])
+  await page.getByRole('button', { name: /^Sound of a flip: own/ }).click()
+  await page.getByRole('button', { name: /^Volume of a flip: own/ }).click()
+  await expect(without).toHaveCount(0)
+
   // what a level puts in and takes back it does not say itself
   await addRule(page, 'points', 'points for luck')
   await type(page, 'Points for luck', '0')

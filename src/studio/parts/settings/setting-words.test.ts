@@ -31,6 +31,8 @@ describe('settings in words', () => {
     ['deal.way', 'in-order', 'in order'],
     ['deal.arranged', ['cog/a'], 'own places'],
     ['deal.seed', { fixed: 'tick' }, 'always "tick"'],
+    ['layout.ratio', 1, 'square'],
+    ['layout.ratio', 1.5, '1.5'],
     ['fill.use', 'all', 'all'],
     ['fill.use', { tags: ['metal', 'glass'] }, 'pairs tagged metal, glass'],
     ['fill.use', { pairs: ['a', 'b'] }, '2 chosen pairs'],

@@ -1,4 +1,4 @@
-import { BOUNDS, type Section, type Settings } from '../../../core/settings/settings.ts'
+import { BOUNDS, CARD_RATIOS, type Section, type Settings } from '../../../core/settings/settings.ts'
 import { writeNumber, type Unit } from './numbers.ts'
 
 /** A setting in words: what it is called, and what a number of it is or what its choices are called. */
@@ -195,6 +195,8 @@ export function valueWords(key: string, value: unknown): string {
   if (value === null && key.startsWith('layout.'))
     return key === 'layout.size' ? 'as large as fits' : 'as suits the table'
   if (value === null || (Array.isArray(value) && !value.length)) return 'none'
+  const shape = Object.entries(CARD_RATIOS).find(([, ratio]) => ratio === value)
+  if (key === 'layout.ratio' && shape) return shape[0]
   if (typeof value === 'number') return writeNumber(value, unit ?? 'count')
   if (Array.isArray(value)) return key === 'deal.arranged' ? 'own places' : value.join(', ')
   if (typeof value !== 'object') return String(value).replaceAll('-', ' ')

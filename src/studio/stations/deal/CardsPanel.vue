@@ -5,6 +5,7 @@ import { tableSurface, type Layout } from '../../../core/board/geometry.ts'
 import { BOUNDS, STANDS, type Settings } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
 import { SETTING_WORDS } from '../../parts/settings/setting-words.ts'
@@ -67,9 +68,10 @@ const standWords = Object.fromEntries(SETTING_WORDS['layout.stands'].choices!)
       <span
         ><ChoiceWord v-model="size" label="Size of the cards" :choices="SIZES" /><OwnTab
           section="layout"
-          :names="layout.size ? ['size', 'ratio'] : ['size']"
+          :names="['size']"
       /></span>
     </div>
+    <IdleOwn v-if="layout.size" tag="p" section="layout" :names="['ratio']" />
     <div v-if="layout.size" class="row">
       <span>Width and height</span>
       <span>

@@ -6,6 +6,7 @@ import { drawnPairs, selectPairs } from '../../../core/deck/select.ts'
 import { openCells } from '../../../core/board/cells.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { settingWords } from '../../parts/settings/setting-words.ts'
@@ -98,9 +99,10 @@ const look = (): void => void (counted.value ? (counting.value = true) : (choosi
           :choices="repeatWords.choices as [Repeat, string][]"
           @update:model-value="setRepeat" /><OwnTab
           section="fill"
-          :names="counted ? ['use', 'pick', 'repeat', 'counts'] : ['repeat', 'counts']"
+          :names="counted ? ['repeat', 'counts'] : ['repeat']"
       /></span>
     </div>
+    <IdleOwn tag="p" section="fill" :names="counted ? ['use', 'pick'] : ['counts']" />
     <p class="note">{{ sentence }}</p>
     <ElButton class="faces" @click="look">
       <span class="hidden-text">{{

@@ -9,6 +9,7 @@ import { BOUNDS, LENGTHS, WAYS, type Settings, type Way } from '../../../core/se
 import { layAnew } from '../../../core/findings/mends.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
@@ -134,9 +135,11 @@ function typeSeed(): void {
           :choices="CHOICES"
           @update:model-value="choose" /><OwnTab
           section="deal"
-          :names="stepped ? ['way', 'arranged'] : ['way', 'arranged', 'steps']"
+          :names="way === 'arranged' ? ['way', 'arranged'] : ['way']"
       /></span>
     </div>
+    <IdleOwn v-if="!stepped" tag="p" section="deal" :names="['steps']" />
+    <IdleOwn v-if="way !== 'arranged'" tag="p" section="deal" :names="['arranged']" />
     <div v-if="stepped" class="row">
       <span>{{ way === 'apart' ? 'At least so many steps' : 'At most so many steps' }}</span>
       <span

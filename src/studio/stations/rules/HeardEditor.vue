@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { MOMENTS } from '../../../core/settings/settings.ts'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
-import OwnTab from '../../parts/settings/OwnTab.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import SettingNumber from '../../parts/settings/SettingNumber.vue'
 import { useBench } from '../../store/bench.ts'
 import HeardRow from './HeardRow.vue'
@@ -18,11 +18,11 @@ const on = computed(() => bench.settings!.sound.on)
       Sounds <SettingChoice section="sound" name="on" /><template v-if="on"
         >; they are of <SettingChoice section="sound" name="family" />, at
         <SettingNumber section="sound" name="volume" /> volume</template
-      ><template v-else
-        ><OwnTab section="sound" :names="['family', 'volume', ...MOMENTS]" /><OwnTab
-          section="volumes"
-          :names="MOMENTS" /></template
       >.
+      <template v-if="!on">
+        <IdleOwn section="sound" :names="['family', 'volume', ...MOMENTS]" />
+        <IdleOwn section="volumes" :names="MOMENTS" />
+      </template>
     </p>
     <ul v-if="on" aria-label="What is heard">
       <HeardRow v-for="moment in MOMENTS" :key="moment" :moment="moment" />

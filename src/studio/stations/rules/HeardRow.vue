@@ -7,6 +7,7 @@ import type { Heard, Moment } from '../../../core/settings/settings.ts'
 import { hearSound } from '../../../player/sound.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import SettingNumber from '../../parts/settings/SettingNumber.vue'
 import { useSetting } from '../../parts/settings/useSetting.ts'
@@ -82,10 +83,10 @@ async function hear(): Promise<void> {
       />
       <OwnTab section="sound" :names="[moment]" />
     </span>
-    <span>
-      <SettingNumber v-if="value !== 'none'" section="volumes" :name="moment" />
-      <OwnTab v-else section="volumes" :names="[moment]" />
-    </span>
+    <span v-if="value !== 'none'"><SettingNumber section="volumes" :name="moment" /></span>
+    <span v-else-if="bench.owns('volumes', moment)" class="under"
+      ><IdleOwn section="volumes" :names="[moment]"
+    /></span>
     <ElButton v-if="own" class="file" data-tip="Choose another file" @click="picker?.choose()">
       <span class="file-name">{{ own.name }}</span>
     </ElButton>
@@ -108,9 +109,12 @@ li {
   font-size: 16px;
 }
 /* on a line of its own, under what it is chosen with */
-.file {
+.file,
+.under {
   grid-column: 3 / -1;
   justify-self: start;
+}
+.file {
   max-width: 100%;
   height: 28px;
   min-height: 28px;

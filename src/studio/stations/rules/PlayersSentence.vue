@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import TextField from '../../parts/settings/TextField.vue'
@@ -42,7 +43,7 @@ function rename(at: number, text: string): void {
       label="How many players"
       :choices="CHOICES"
       @update:model-value="setCount" /></span
-  ><OwnTab section="players" :names="names.length > 1 ? ['names'] : ['names', 'matchGoesAgain']" />
+  ><OwnTab section="players" :names="['names']" />
   <template v-if="names.length > 1">
     at one table:
     <span v-for="(name, i) in names" :key="i" class="name"
@@ -56,7 +57,7 @@ function rename(at: number, text: string): void {
     After a match
     <SettingChoice section="players" name="matchGoesAgain" />. Clock, lives and turns are those of the table;
     points are each player's own</template
-  >.
+  >.<IdleOwn v-if="names.length === 1" section="players" :names="['matchGoesAgain']" />
 </template>
 
 <style scoped>
