@@ -4,14 +4,18 @@ import { computed } from 'vue'
 import { writeSettings } from '../../../core/settings/levels.ts'
 import { LEAST_CONTRAST, tableContrast, THEMES, type Theme } from '../../../core/settings/themes.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
+import { valueWords } from '../../parts/settings/setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** "The table looks like the boiler room, its cards are portrait and turn over sideways." */
 const bench = useBench()
 const look = computed(() => bench.settings!.look)
+/** an own size of the cards, which their shape has no say in */
+const size = computed(() => bench.settings!.layout.size)
 const OWN = 'own'
 const theme = computed(
   () =>
@@ -52,10 +56,15 @@ function take(name: string): void {
   /></span>
   <OwnTab section="look" :names="['table']" />
   and its cards are
-  <span data-setting="layout.ratio"><ShapeChoice /></span>. They
+  <span data-setting="layout.ratio layout.size">
+    <RouterLink v-if="size" class="in-deal" :to="{ params: { station: 'deal' } }">{{
+      valueWords('layout.size', size)
+    }}</RouterLink>
+    <ShapeChoice v-else /></span
+  >. They
   <SettingChoice section="look" name="flip" />
   and are dealt
-  <SettingChoice section="look" name="dealIn" />.
+  <SettingChoice section="look" name="dealIn" />.<IdleOwn v-if="size" section="layout" :names="['ratio']" />
   <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"
     >What is written on this table cannot be read well: its contrast is {{ contrast.toFixed(1) }} : 1, and
     {{ LEAST_CONTRAST }} is needed. A darker colour helps.</span
@@ -66,5 +75,9 @@ function take(name: string): void {
 .bad {
   color: var(--brick);
   font-size: 15px;
+}
+.in-deal {
+  color: inherit;
+  font-weight: 700;
 }
 </style>

@@ -13,7 +13,7 @@ export const clauseAt = (name: ClauseName): HTMLElement | null =>
 
 /** Puts the cursor into a setting of the story. Out: whether it is there. */
 export function enter(place: HTMLElement | null): boolean {
-  const field = place?.querySelector<HTMLElement>('input:not([type=file]), button')
+  const field = place?.querySelector<HTMLElement>('input:not([type=file]), button, a')
   place?.scrollIntoView({ block: 'nearest' })
   field?.focus()
   return !!field
