@@ -4,6 +4,7 @@ import { BOUNDS } from '../core/settings/settings.ts'
 import * as commands from './commands.ts'
 import { Unusable } from './files.ts'
 import { odds, type OddsOptions } from './odds.ts'
+import { fit, leverOf, shareOf, solve, type SolveOptions } from './solve.ts'
 
 /** The command line. Exit 0: done; 1: the answer is no; 2: the call or a file is unusable, with one line that says why. */
 
@@ -81,6 +82,29 @@ program
   .action((game: string, options: OddsOptions) => {
     code = odds(game, options, out)
   })
+program
+  .command('solve')
+  .description('the value of a rule with which a mind wins a share of its games')
+  .argument('<game>')
+  .requiredOption('--level <id>', 'the level')
+  .requiredOption('--mind <id>', 'perfect, keen, everyday, fleeting, none, or NAME.mind.json')
+  .requiredOption('--win <share>', 'the share of games to be won, 0.7 for 7 of 10', shareOf)
+  .requiredOption('--by <rule>', 'clock, lives, turns, first-look or miss-look', leverOf)
+  .option('--seed <text>', 'the seed of all games; "odds" if left out')
+  .option('--json', 'as JSON')
+  .option('--write <file>', 'write the game with that value, NAME.game.json')
+  .action((game: string, options: SolveOptions) => {
+    code = solve(game, options, out)
+  })
+program
+  .command('fit')
+  .description('the mind that fits the games that were played')
+  .argument('<game>')
+  .argument('<record...>', 'NAME.play.json')
+  .option('--json', 'as JSON')
+  .action((game: string, records: string[], options: { json?: boolean }) => {
+    code = fit(game, records, options, out)
+  })
 const audit = program.command('audit').description('test what another program made')
 audit
   .command('deals')
@@ -123,7 +147,7 @@ try {
     if (error.exitCode !== 0) {
       const why =
         error.code === 'commander.help'
-          ? 'a command is needed: deal, replay, check, odds, audit deals, audit log or ship'
+          ? 'a command is needed: deal, replay, check, odds, solve, fit, audit deals, audit log or ship'
           : error.message
       out.tell(
         why

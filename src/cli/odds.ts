@@ -1,5 +1,6 @@
 import { prepareDeal } from '../core/deal/deal.ts'
 import { isSeed } from '../core/deal/seed.ts'
+import { playGames, type Playable } from '../core/odds/games.ts'
 import { OddsTally, type Mean, type Odds } from '../core/odds/odds-of.ts'
 import { quoted } from '../core/result.ts'
 import { resolveLevel } from '../core/settings/levels.ts'
@@ -34,10 +35,11 @@ export function odds(path: string, options: OddsOptions, out: Out): number {
       code = 1
       continue
     }
+    const playable = { settings, dealer: dealer.value }
     for (const mind of minds) {
-      const tally = new OddsTally(settings, dealer.value, mind, seed)
-      while (tally.games < games) tally.play()
-      const told = tally.odds()
+      const told = playedOdds(playable, mind, seed, games)
+      if (told.games < games)
+        out.tell(`${level.id}  ${mind.id}: games are long here; only ${told.games} were played, not ${games}`)
       out.print(
         options.json
           ? JSON.stringify({ level: level.id, mind: mind.id, ...told })
@@ -48,8 +50,19 @@ export function odds(path: string, options: OddsOptions, out: Out): number {
   return code
 }
 
+/** Plays games lot by lot; where they are long, fewer than asked for. */
+function playedOdds(level: Playable, mind: Mind, seed: string, games: number): Odds {
+  const tally = new OddsTally()
+  while (tally.games < games && !tally.isFull) {
+    // long games come in small lots, so that few are played in vain
+    const lot = tally.games === 0 ? 1 : Math.ceil((100_000 * tally.games) / (tally.turns + 1))
+    tally.add(playGames(level, mind, seed, tally.games + 1, Math.min(games, tally.games + lot)))
+  }
+  return tally.odds()
+}
+
 /** A ready mind by its id, or one from a file. */
-function mindOf(name: string): Mind {
+export function mindOf(name: string): Mind {
   const ready = READY_MINDS.find(({ id }) => id === name)
   if (ready) return ready
   if (/\.json$/i.test(name)) return mindAt(name)
@@ -58,7 +71,7 @@ function mindOf(name: string): Mind {
   )
 }
 
-const percent = (share: number): string => (share * 100).toFixed(1)
+export const percent = (share: number): string => (share * 100).toFixed(1)
 const meanWords = ({ mean, error }: Mean, unit = 1): string =>
   `${(mean / unit).toFixed(1)}${error === null ? '' : ` ± ${(error / unit).toFixed(1)}`}`
 

@@ -73,7 +73,7 @@ function gapsAreWrong(game: Game): Result<never> | null {
 
 /** The text of a game file. `readGame` gives back the same game. */
 export function writeGame(game: Game): string {
-  const { id, title, deck, house, levels, checks } = game
-  const file = { format: GAME_FORMAT, version: GAME_VERSION, id, title, deck, house, levels, checks }
+  const { id, title, deck, house, levels, checks, minds } = game
+  const file = { format: GAME_FORMAT, version: GAME_VERSION, id, title, deck, house, levels, checks, minds }
   return JSON.stringify(file, null, 2) + '\n'
 }

@@ -21,3 +21,7 @@ export function readMind(text: string): Result<Mind> {
   const head = readHead(json.value, MIND_FORMAT, MIND_VERSION)
   return head.ok ? readWith(mindSchema, head.value.rest) : head
 }
+
+/** The text of a mind file. `readMind` gives back the same mind. */
+export const writeMind = ({ id, name, memory, pace }: Mind): string =>
+  JSON.stringify({ format: MIND_FORMAT, version: MIND_VERSION, id, name, memory, pace }, null, 2) + '\n'

@@ -18,8 +18,8 @@ const safeJson = (value: unknown): string =>
 
 /** The element of a page that holds its game. In: a game, and its library pictures as data URLs by name. */
 export function gameElement(game: Game, art: Record<string, string>): string {
-  // the author's own checks are nothing to players
-  const { checks: _checks, ...played } = game
+  // the author's own checks and minds are nothing to players
+  const { checks: _checks, minds: _minds, ...played } = game
   return `${BEGIN}${safeJson({ version: GAME_VERSION, game: played, art })}${END}`
 }
 

@@ -1,6 +1,7 @@
 import type { Back, Pair } from '../deck/pair.ts'
 import type { Check } from '../play/record.ts'
 import type { Level } from '../settings/levels.ts'
+import type { Mind } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 
 /** The one document: deck, house rules, levels. Files hold it together with `format` and `version`. */
@@ -12,4 +13,6 @@ export type Game = {
   levels: Level[]
   /** played games that must come out as they did, whatever is changed */
   checks?: Check[]
+  /** simulated players of its own, beside those that are always there */
+  minds?: Mind[]
 }

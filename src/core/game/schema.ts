@@ -5,6 +5,8 @@ import { CELL_NAME } from '../board/cells.ts'
 import type { Game } from './game.ts'
 import { checkSchema } from './check-schema.ts'
 import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
+import { mindSchema } from './mind-schema.ts'
+import { READY_MINDS } from '../settings/mind.ts'
 import {
   BOUNDS,
   CELEBRATIONS,
@@ -266,6 +268,19 @@ export const gameShape = {
   levels: list(levelSchema, BOUNDS.levels).superRefine((levels, context) => onceEach(levels, [], context)),
   checks: list(checkSchema, BOUNDS.checks)
     .superRefine((checks, context) => onceEach(checks, [], context))
+    .optional(),
+  minds: list(mindSchema, BOUNDS.minds)
+    .superRefine((minds, context) => {
+      onceEach(minds, [], context)
+      minds.forEach(({ id }, index) => {
+        if (READY_MINDS.some((ready) => ready.id === id))
+          context.addIssue({
+            code: 'custom',
+            path: [index, 'id'],
+            message: `${quoted(id)} is a mind that is always there`,
+          })
+      })
+    })
     .optional(),
 }
 export const gameSchema: z.ZodType<Game> = z.strictObject(gameShape)

@@ -5,7 +5,8 @@ import { READY_MINDS, type Memory, type Mind } from '../settings/mind.ts'
 import type { Own } from '../settings/levels.ts'
 import { exactTurns } from '../testing/exact-minds.ts'
 import { pairsNamed, settingsWith } from '../testing/games.ts'
-import { OddsTally, type Odds } from './odds-of.ts'
+import { joinGames, playGames } from './games.ts'
+import { oddsOf, OddsTally, type Odds } from './odds-of.ts'
 import { par } from './par.ts'
 import { playMinds } from './play-minds.ts'
 import { missChances } from './turns.ts'
@@ -24,9 +25,7 @@ function played(pairs: number, mind: Mind, games: number, own: Own = {}): Odds {
   const settings = settingsWith({ board: { rows: 2, columns: pairs }, ...own })
   const dealer = prepareDeal(pairsNamed(pairs), settings)
   if (!dealer.ok) throw new Error(dealer.problem.message)
-  const tally = new OddsTally(settings, dealer.value, mind, 'odds')
-  for (let i = 0; i < games; i++) tally.play()
-  return tally.odds()
+  return oddsOf(playGames({ settings, dealer: dealer.value }, mind, 'odds', 1, games))
 }
 const errors = ({ turns }: Odds, expected: number): number => Math.abs(turns.mean - expected) / turns.error!
 
@@ -184,4 +183,17 @@ test('games end where the clock, the lives or the turns end them, and are counte
   expect(turns.lostBy).toEqual({ clock: 0, lives: 0, turns: 200 - turns.won })
   expect(turns.histogram.length).toBeLessThanOrEqual(13)
   for (const { won } of [clock, lives, turns]) expect(won).toBeLessThan(200)
+})
+
+test('how games are cut into lots changes nothing', () => {
+  const settings = settingsWith({ board: { rows: 2, columns: 6 }, clock: { mode: 'down', limit: 60_000 } })
+  const dealer = prepareDeal(pairsNamed(6), settings)
+  if (!dealer.ok) throw new Error(dealer.problem.message)
+  const level = { settings, dealer: dealer.value }
+  const lot = (from: number, to: number) => playGames(level, ready('everyday'), 'lots', from, to)
+  const [first, second] = [lot(1, 130), lot(131, 200)]
+  expect(oddsOf(joinGames([first, second]))).toEqual(oddsOf(lot(1, 200)))
+  const tally = new OddsTally()
+  for (const one of [lot(1, 1), lot(2, 130), second]) tally.add(one)
+  expect(tally.odds()).toEqual(oddsOf(lot(1, 200)))
 })

@@ -1,85 +1,85 @@
-import type { Dealer } from '../deal/deal.ts'
-import { newRound } from '../play/new-round.ts'
 import type { LostBy } from '../play/events.ts'
-import { resultOf } from '../play/result.ts'
-import type { Mind } from '../settings/mind.ts'
-import type { Settings } from '../settings/settings.ts'
-import { playMinds } from './play-minds.ts'
+import { ENDS, TURNS_AT_MOST, type Games, type Measure } from './games.ts'
 import { wilson } from './wilson.ts'
 
-/** What is measured of each game: time in ms. */
-const MEASURES = ['turns', 'time', 'score', 'lucky', 'slips'] as const
-type Measure = (typeof MEASURES)[number]
 /** A mean and its standard error (null for a single game). */
 export type Mean = { mean: number; error: number | null }
-/** What became of a mind's games on a level: `interval` is that of the share won, `histogram` how many games had so many turns, by turns from 0. Games that are neither won nor lost were given up. */
+const MEANS = ['turns', 'time', 'score', 'lucky', 'slips', 'waited'] as const satisfies readonly Measure[]
+/**
+ * What became of a mind's games on a level: `interval` is that of the share won, `histogram` how many games had so many turns, by turns from 0, `stars` how many
+ * had so many stars (null where the level gives none). Games that are neither won nor lost were given up.
+ */
 export type Odds = {
   games: number
   won: number
   interval: [number, number]
   lostBy: Record<LostBy, number>
-} & Record<Measure, Mean> & { histogram: number[] }
+} & Record<(typeof MEANS)[number], Mean> & { histogram: number[]; stars: number[] | null }
 
-/** The seed text of game `game` (from 1): its deal is that of this seed, unless the level's seed is fixed. */
-const dealSeed = ({ deal }: Settings, seed: string, game: number): string =>
-  typeof deal.seed === 'object' ? deal.seed.fixed : `${seed}-${game}`
-
-/** Games of a mind on a level, taken together as they come. In: a level's settings and its dealer, the mind, and the seed text of all games. */
+/** Games taken together as they come, in the order of their numbers; how they are cut into lots changes nothing. After TURNS_AT_MOST turns no more are taken. */
 export class OddsTally {
   games = 0
-  private won = 0
-  private readonly lostBy: Record<LostBy, number> = { clock: 0, lives: 0, turns: 0 }
-  /** by measure: the sum of the values, and of their squares about the first value */
-  private readonly sums = MEASURES.map(() => ({ about: 0, sum: 0, squares: 0 }))
+  turns = 0
+  private readonly ends = ENDS.map(() => 0)
+  /** by measure: the sum of the values, and of their squares, about the first value */
+  private readonly sums = MEANS.map(() => ({ about: 0, sum: 0, squares: 0 }))
   private readonly histogram: number[] = []
+  private readonly stars: number[] = []
 
-  constructor(
-    private readonly settings: Settings,
-    private readonly dealer: Dealer,
-    private readonly mind: Mind,
-    private readonly seed: string,
-  ) {}
+  get isFull(): boolean {
+    return this.turns >= TURNS_AT_MOST
+  }
 
-  /** Plays the next game. */
-  play(): void {
-    const game = ++this.games
-    const { settings, dealer, mind, seed } = this
-    const round = newRound(settings, dealer.deal(dealSeed(settings, seed, game)), false)
-    playMinds(round, [mind], seed, game)
-    const result = resultOf(round)
-    if (result.outcome === 'won') this.won++
-    if (result.lostBy) this.lostBy[result.lostBy]++
-    const { turns, timeUsed: time, score, lucky, slips } = result
-    const values: Record<Measure, number> = { turns, time, score, lucky, slips }
-    MEASURES.forEach((measure, i) => {
+  add(lot: Games): void {
+    for (let place = 0; place < lot.ends.length && !this.isFull; place++) this.addOne(lot, place)
+  }
+
+  private addOne(lot: Games, place: number): void {
+    this.games++
+    this.ends[lot.ends[place]!]!++
+    MEANS.forEach((measure, i) => {
       const sums = this.sums[i]!
-      if (game === 1) sums.about = values[measure]
-      const off = values[measure] - sums.about
+      const value = lot[measure][place]!
+      if (this.games === 1) sums.about = value
+      const off = value - sums.about
       sums.sum += off
       sums.squares += off * off
     })
-    while (this.histogram.length <= turns) this.histogram.push(0)
-    this.histogram[turns]!++
+    count(this.histogram, lot.turns[place]!)
+    this.turns += lot.turns[place]!
+    if (lot.stars[place]! >= 0) count(this.stars, lot.stars[place]!)
   }
 
   /** What came of the games so far; one at least. */
   odds(): Odds {
-    const { games, won, lostBy } = this
-    const means = MEASURES.map((measure, i): [Measure, Mean] => {
+    const { games, ends } = this
+    const ended = (end: (typeof ENDS)[number]): number => ends[ENDS.indexOf(end)]!
+    const means = MEANS.map((measure, i) => {
       const { about, sum, squares } = this.sums[i]!
       const variance = games > 1 ? Math.max(0, squares - (sum * sum) / games) / (games - 1) : null
-      return [
-        measure,
-        { mean: about + sum / games, error: variance === null ? null : Math.sqrt(variance / games) },
-      ]
+      const error = variance === null ? null : Math.sqrt(variance / games)
+      return [measure, { mean: about + sum / games, error }] as const
     })
     return {
       games,
-      won,
-      interval: wilson(won, games),
-      lostBy: { ...lostBy },
-      ...(Object.fromEntries(means) as Record<Measure, Mean>),
+      won: ended('won'),
+      interval: wilson(ended('won'), games),
+      lostBy: { clock: ended('clock'), lives: ended('lives'), turns: ended('turns') },
+      ...(Object.fromEntries(means) as Record<(typeof MEANS)[number], Mean>),
       histogram: [...this.histogram],
+      stars: this.stars.length ? [...this.stars] : null,
     }
   }
+}
+
+function count(counts: number[], at: number): void {
+  while (counts.length <= at) counts.push(0)
+  counts[at]!++
+}
+
+/** What became of these games; one at least. */
+export function oddsOf(games: Games): Odds {
+  const tally = new OddsTally()
+  tally.add(games)
+  return tally.odds()
 }

@@ -1,6 +1,7 @@
 import { apply, isWaitingForButton, press } from '../play/machine.ts'
-import { isOver, NEVER, type Round } from '../play/round.ts'
+import { isOver, type Round } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
+import type { Settings } from '../settings/settings.ts'
 import { mindStreams } from './chance.ts'
 import { MindPlayer } from './player-mind.ts'
 
@@ -12,9 +13,16 @@ const turnsAtMost = ({ cards }: Round): number => 1000 + 10 * (cards / 2) ** 2
 
 /**
  * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory is left open. In: the minds by seat (one
- * stands for all seats), the seed text of all games and the number of this one, from 1.
+ * stands for all seats), the seed text of all games and the number of this one, from 1. `turned` is
+ * called after each turn. Out: the ms that were spent looking at judged cards.
  */
-export function playMinds(round: Round, minds: readonly Mind[], seed: string, game: number): void {
+export function playMinds(
+  round: Round,
+  minds: readonly Mind[],
+  seed: string,
+  game: number,
+  turned?: (seats: readonly MindPlayer[]) => void,
+): number {
   const { rules, cells } = round
   const seats = (round.seats ?? [null]).map(
     (_, seat) =>
@@ -23,17 +31,21 @@ export function playMinds(round: Round, minds: readonly Mind[], seed: string, ga
   for (const player of seats) player.sawAll(rules.turn.firstLook)
   /** when the board is ready for the next turn */
   let ready = rules.turn.firstLook
+  let waited = 0
   while (!isOver(round) && round.turns < turnsAtMost(round)) {
     // a turn that passes does so as the cards settle, which may wait for this very press
     const player = seats[nextSeat(round)]!
     const at = ready + player.thought('first')
     const first = player.first()
-    if (!flip(round, at, first)) return
+    if (!flip(round, at, first)) break
     const second = player.second(first)
-    if (!flip(round, round.at + player.thought('second'), second)) return
+    if (!flip(round, round.at + player.thought('second'), second)) break
     for (const one of seats) one.settled(first, second, round.judgedMatch)
-    ready = readyAfter(round)
+    ready = readyAt(rules, round.judgedMatch, round.at)
+    if (!isOver(round)) waited += ready - round.at
+    turned?.(seats)
   }
+  return waited
 }
 
 /** Whose turn it is once the judged cards have settled. */
@@ -53,14 +65,12 @@ function flip(round: Round, at: number, cell: number): boolean {
   return round.flips > flips
 }
 
-/** When a mind takes the board to be ready for the next turn. */
-function readyAfter(round: Round): number {
-  if (round.phase !== 'judged') return round.at
-  const { duringLook, onMiss } = round.rules.turn
-  const isMiss = !round.judgedMatch
-  const atLeast = round.at + LOOKS_AT_LEAST
-  if (isMiss && onMiss === 'button') return atLeast
-  if (duringLook !== 'wait') return atLeast
-  if (isMiss && onMiss === 'press') return Math.max(atLeast, round.dueAt === NEVER ? 0 : round.dueAt)
-  return round.dueAt
+/** When a mind takes the board to be ready again after a turn that was judged at `at`, in ms. */
+export function readyAt({ turn }: Settings, isMatch: boolean, at: number): number {
+  const look = isMatch ? turn.matchLook : turn.missLook
+  const onMiss = isMatch ? 'timed' : turn.onMiss
+  // a look of no time is over at once
+  if (onMiss === 'timed' && look === 0) return at
+  if (onMiss === 'press' && turn.duringLook === 'wait') return at + Math.max(LOOKS_AT_LEAST, look)
+  return onMiss === 'button' || turn.duringLook !== 'wait' ? at + LOOKS_AT_LEAST : at + look
 }

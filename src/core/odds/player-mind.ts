@@ -61,6 +61,13 @@ export class MindPlayer {
     }
   }
 
+  /** The cells of the cards that it remembers now, from the oldest trace to the freshest. */
+  remembered(): number[] {
+    const cells: number[] = []
+    for (let cell = this.traces.oldest(); cell >= 0; cell = this.traces.next(cell)) cells.push(cell)
+    return cells
+  }
+
   /** The cell of the first card of a turn. */
   first(): number {
     this.plan = this.traces.firstPair()

@@ -1,5 +1,5 @@
 /** The 97.5 % quantile of the standard normal distribution. */
-const Z = 1.959963984540054
+export const Z = 1.959963984540054
 
 /**
  * The 95 % interval of a share of which `won` of `games` (1 or more) were seen. Source: E. B. Wilson, "Probable Inference, the Law of Succession, and Statistical

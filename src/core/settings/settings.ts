@@ -287,6 +287,7 @@ export const BOUNDS = {
   thought: [1, 60_000],
   spread: [0, 3],
   checks: [0, 1000],
+  minds: [0, 20],
   inputs: [0, 100_000],
 } as const satisfies Record<string, readonly [number, number]>
 

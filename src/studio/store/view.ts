@@ -12,6 +12,8 @@ export type FrameChoice = 'free' | FrameName | 'own'
 export const useView = defineStore('view', () => {
   /** the seed of the deal that is seen in Deal */
   const seed = ref('')
+  /** the seed that Play is asked to deal when it opens, '' for none */
+  const playSeed = ref('')
   const lens = ref<Lens>('faces')
   const frameChoice = ref<FrameChoice>('free')
   const ownFrame = ref({ width: 412, height: 915 })
@@ -26,5 +28,5 @@ export const useView = defineStore('view', () => {
   const seedFor = (rule: SeedRule): string =>
     nextSeed(rule, Date.now(), crypto.getRandomValues(new Uint32Array(1))[0]!)
   const dealAgain = (): void => void (seed.value = seedFor('every-play'))
-  return { seed, lens, frameChoice, ownFrame, safe, frame, seedFor, dealAgain }
+  return { seed, playSeed, lens, frameChoice, ownFrame, safe, frame, seedFor, dealAgain }
 })

@@ -29,6 +29,7 @@ const LOADERS: Record<Station, () => Promise<Component>> = {
   deal: () => import('../../stations/deal/DealStation.vue'),
   rules: () => import('../../stations/rules/RulesStation.vue'),
   play: () => import('../../stations/play/PlayStation.vue'),
+  odds: () => import('../../stations/odds/OddsStation.vue'),
   ship: () => import('../../stations/ship/ShipStation.vue'),
 }
 const VIEWS = Object.fromEntries(STATIONS.map((name) => [name, loaded(LOADERS[name])]))

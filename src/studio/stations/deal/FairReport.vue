@@ -19,7 +19,7 @@ const props = defineProps<{
   names: readonly string[]
   reason?: string | undefined
 }>()
-const ChartView = defineAsyncComponent(() => import('./ChartView.vue'))
+const ChartView = defineAsyncComponent(() => import('../../parts/charts/ChartView.vue'))
 
 const present = computed(() => {
   const { at, pairs } = props.tally

@@ -1,50 +1,13 @@
-import {
-  BarChart,
-  HeatmapChart,
-  ScatterChart,
-  type BarSeriesOption,
-  type HeatmapSeriesOption,
-  type ScatterSeriesOption,
-} from 'echarts/charts'
-import {
-  GridComponent,
-  TooltipComponent,
-  VisualMapComponent,
-  type GridComponentOption,
-  type TooltipComponentOption,
-  type VisualMapComponentOption,
-} from 'echarts/components'
-import { init, use, type ComposeOption, type ECharts } from 'echarts/core'
-import { SVGRenderer } from 'echarts/renderers'
 import { cellName, openCells } from '../../../core/board/cells.ts'
 import type { Report } from '../../../core/audit/report.ts'
 import type { Tally } from '../../../core/audit/tally.ts'
 
+import { APRICOT, FONT, INK, LAGOON, LINE, SOFT, TIP, type ChartOption } from '../../parts/charts/chart.ts'
+
 /** The pictures of a fairness report, in the colours of the twins: apricot for fewer than even, lagoon for more. */
-use([BarChart, HeatmapChart, ScatterChart, GridComponent, TooltipComponent, VisualMapComponent, SVGRenderer])
-
-export type Chart = ECharts
-export type ChartOption = ComposeOption<
-  | BarSeriesOption
-  | HeatmapSeriesOption
-  | ScatterSeriesOption
-  | GridComponentOption
-  | TooltipComponentOption
-  | VisualMapComponentOption
->
-export const chartOn = (box: HTMLElement): Chart => init(box, undefined, { renderer: 'svg' })
-
-const FEWER = '#d9673c'
+const FEWER = APRICOT
 const EVEN = '#f3ebdc'
-const MORE = '#1f7f80'
-const INK = '#23243f'
-const SOFT = '#5d5a6e'
-const FONT = "'Figtree Variable', system-ui, sans-serif"
-const TIP = {
-  borderWidth: 0,
-  backgroundColor: INK,
-  textStyle: { color: '#fffdf8', fontFamily: FONT, fontSize: 14 },
-} as const
+const MORE = LAGOON
 const BARE = { axisLine: { show: false }, axisTick: { show: false }, splitLine: { show: false } } as const
 /** Deviations beyond so many standard deviations have the full colour. */
 const FULL = 4
@@ -124,7 +87,7 @@ export function stepsChart({ seen, expected }: NonNullable<Report['steps']>): Ch
       data: seen.map((_, i) => String(i + 1)),
       axisLabel: { color: SOFT, fontFamily: FONT, fontSize: 12, interval: 0, hideOverlap: true },
       axisTick: { show: false },
-      axisLine: { lineStyle: { color: '#ddd3c0' } },
+      axisLine: { lineStyle: { color: LINE } },
     },
     yAxis: { type: 'value', show: false },
     series: [

@@ -14,6 +14,7 @@ import type { Table } from '../../../player/table.ts'
 import { useKeys } from '../../parts/look/useKeys.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
+import { useView } from '../../store/view.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { idly } from '../../parts/look/idly.ts'
 import PlaySide from './PlaySide.vue'
@@ -24,6 +25,7 @@ import { useCells } from './useCells.ts'
 import { useTapes, type Tape } from './useTapes.ts'
 
 const bench = useBench()
+const view = useView()
 const { say } = useToasts()
 const host = ref<HTMLElement>()
 const glass = ref(false)
@@ -125,7 +127,10 @@ function bring(shortcut: (round: Round) => Shortcut): void {
 
 const { faceOf, nameOf } = useCells(seen)
 
-onMounted(() => mount())
+onMounted(() => {
+  mount(view.playSeed || undefined)
+  view.playSeed = ''
+})
 onBeforeUnmount(() => player?.destroy())
 watch(glass, (on) => player?.setGlass(on))
 watch(inOrder, () => mount(seed.value))

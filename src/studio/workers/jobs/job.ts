@@ -1,17 +1,21 @@
 /** Work in a worker, as one typed call with progress and cancel. */
 export type Job<Out> = { done: Promise<Out>; cancel: () => void }
 
-type Message<Out> = { progress: number } | { out: Out } | { failed: string }
+type Message<Out> = { progress: number } | { part: unknown } | { out: Out } | { failed: string }
 
 /** A job that its user gave up. */
 export class Cancelled extends Error {}
 
-/** Starts a worker on one input. `progress` is told the share done, 0 to 1. The worker ends with its answer, or when it is cancelled. */
-export function startJob<In, Out>(
+/**
+ * Starts a worker on one input. `progress` is told the share done, 0 to 1, and `part` gets what the worker gives before its answer. The worker ends with its answer, or when it is
+ * cancelled.
+ */
+export function startJob<In, Out, Part = never>(
   worker: Worker,
   input: In,
   progress: (share: number) => void = () => undefined,
   transfer: Transferable[] = [],
+  part: (part: Part) => void = () => undefined,
 ): Job<Out> {
   let cancel = (): void => undefined
   const done = new Promise<Out>((resolve, reject) => {
@@ -21,6 +25,7 @@ export function startJob<In, Out>(
     }
     worker.onmessage = ({ data }: MessageEvent<Message<Out>>) => {
       if ('progress' in data) return progress(data.progress)
+      if ('part' in data) return part(data.part as Part)
       worker.terminate()
       if ('out' in data) resolve(data.out)
       else reject(new Error(data.failed))
@@ -35,15 +40,23 @@ export function startJob<In, Out>(
 }
 
 /** The other end: what a worker does with its one input. */
-export function answer<In, Out>(
-  work: (input: In, progress: (share: number) => void) => Out,
+export function answer<In, Out, Part = never>(
+  work: (
+    input: In,
+    progress: (share: number) => void,
+    part: (part: Part, given?: Transferable[]) => void,
+  ) => Out,
   transfer: (out: Out) => Transferable[] = () => [],
 ): void {
   self.onmessage = ({ data }: MessageEvent<In>) => {
     const post = (message: Message<Out>, given: Transferable[] = []): void =>
       self.postMessage(message, { transfer: given })
     try {
-      const out = work(data, (share) => post({ progress: share }))
+      const out = work(
+        data,
+        (share) => post({ progress: share }),
+        (part, given) => post({ part }, given),
+      )
       post({ out }, transfer(out))
     } catch (error) {
       post({ failed: (error as Error).message })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useResizeObserver } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { chartOn, type Chart, type ChartOption } from './charts.ts'
+import { chartOn, type Chart, type ChartOption } from './chart.ts'
 
 /** A chart that fills the element around it; `label` tells those who cannot see it what it shows. */
 const props = defineProps<{ option: ChartOption; label: string }>()

@@ -1,0 +1,109 @@
+import { InvalidArgumentError } from 'commander'
+import { writeFileSync } from 'node:fs'
+import { prepareDeal } from '../core/deal/deal.ts'
+import { writeGame } from '../core/files/game-file.ts'
+import { fitMind, TOO_FEW, type Fit, type Fitted } from '../core/odds/fit.ts'
+import { gatherShown } from '../core/odds/fit-records.ts'
+import { LEVERS, leverPatch, type Lever } from '../core/odds/levers.ts'
+import { solve as solveFor, type Solved } from '../core/odds/solve.ts'
+import { resolveLevel, writeSettings } from '../core/settings/levels.ts'
+import type { Section } from '../core/settings/settings.ts'
+import { levelOf, type Out } from './commands.ts'
+import { gameAt, recordAt, Unusable } from './files.ts'
+import { mindOf, percent } from './odds.ts'
+
+export type SolveOptions = {
+  level: string
+  mind: string
+  win: number
+  by: Lever
+  seed?: string
+  json?: boolean
+  write?: string
+}
+
+export function leverOf(text: string): Lever {
+  if ((LEVERS as readonly string[]).includes(text)) return text as Lever
+  throw new InvalidArgumentError(`one of ${LEVERS.join(', ')} is expected.`)
+}
+export function shareOf(text: string): number {
+  const share = Number(text)
+  if (text.trim() === '' || !(share > 0 && share <= 1))
+    throw new InvalidArgumentError('a share above 0, up to 1, is expected.')
+  return share
+}
+
+/** The value of a rule with which a mind wins a share of its games; 1 if no value does it, or the level cannot be dealt. */
+export function solve(path: string, options: SolveOptions, out: Out): number {
+  const game = gameAt(path)
+  const level = levelOf(game, options.level)
+  const settings = resolveLevel(game, level)
+  const dealer = prepareDeal(game.deck.pairs, settings)
+  if (!dealer.ok) {
+    out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+    return 1
+  }
+  const mind = mindOf(options.mind)
+  const { by, win: share } = options
+  const solved = solveFor({ settings, dealer: dealer.value }, { mind, by, share }, options.seed ?? 'odds')
+  if (options.json) out.print(JSON.stringify({ level: level.id, mind: mind.id, by, win: share, ...solved }))
+  else out.print(solvedWords(solved, by))
+  if (!solved.ok) return 1
+  if (options.write !== undefined) {
+    const patch = Object.entries(leverPatch(by, solved.value)) as [Section, object][]
+    const changed = patch.reduce((one, [section, keys]) => writeSettings(one, level.id, section, keys), game)
+    try {
+      writeFileSync(options.write, writeGame(changed))
+    } catch (error) {
+      throw new Unusable(`${options.write}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
+    }
+  }
+  return 0
+}
+
+const valueWords = (by: Lever, value: number): string =>
+  by === 'lives' || by === 'turns' ? `${value} ${by}` : `${by} ${value / 1000} s`
+
+function solvedWords(solved: Solved, by: Lever): string {
+  const { share, interval, games } = solved.wins
+  const wins = `wins ${percent(share)} of 100 (${percent(interval[0])} to ${percent(interval[1])}) of ${games} fresh games`
+  if (solved.ok) {
+    const [from, to] = solved.range.map((value) => valueWords(by, value))
+    return `${valueWords(by, solved.value)}; ${wins}; ${from} to ${to} cannot be told apart from it`
+  }
+  const why =
+    solved.why === 'no-effect'
+      ? 'this rule changes nothing here'
+      : `most other games end by ${solved.most ?? 'nothing'}`
+  return `no value does it; the best is ${valueWords(by, solved.value)}, which ${wins}: ${why}`
+}
+
+/** The mind that fits the records of a game; 1 if they are too few to tell anything. */
+export function fit(path: string, records: readonly string[], options: { json?: boolean }, out: Out): number {
+  const game = gameAt(path)
+  const { shown, used, left } = gatherShown(
+    game,
+    records.map((name) => ({ name, record: recordAt(name, game) })),
+  )
+  for (const { name, why } of left) out.tell(`${name}: left out: ${why}`)
+  const fitted = fitMind(shown)
+  out.print(options.json ? JSON.stringify({ records: used, left, ...fitted }) : fitWords(fitted, used))
+  return fitted.notice || fitted.first ? 0 : 1
+}
+
+const figure = (name: string, fitted: Fitted | null, digits: number): string => {
+  if (!fitted) return `${name} unknown`
+  const [low, high] = fitted.interval
+  return `${name} ${fitted.value.toFixed(digits)} (${low.toFixed(digits)} to ${high.toFixed(digits)})`
+}
+function fitWords({ turns, notice, fade, first, second, spread }: Fit, records: number): string {
+  return [
+    `${records} ${records === 1 ? 'record' : 'records'}`,
+    `${turns} turns tell of memory${turns < TOO_FEW ? `, ${TOO_FEW} are needed` : ''}`,
+    figure('notice', notice, 3),
+    figure('fade', fade, 3),
+    figure('first', first, 0),
+    figure('second', second, 0),
+    figure('spread', spread, 2),
+  ].join('; ')
+}

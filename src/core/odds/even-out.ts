@@ -1,0 +1,25 @@
+import type { Mind } from '../settings/mind.ts'
+import type { Playable } from './games.ts'
+import type { Lever } from './levers.ts'
+import { solve, type Solved } from './solve.ts'
+
+/** The share of wins that a level of a ladder shall have: `from` on the first, `to` on the last, evenly in between. In: the level's place from 0 and how many there are. */
+export function wantedShare([from, to]: readonly [number, number], place: number, levels: number): number {
+  return levels < 2 ? from : from + ((to - from) * place) / (levels - 1)
+}
+
+/** Solves each level of a ladder for its part of a band of shares. In: the levels in their order, and as `solve`. */
+export function evenOut(
+  levels: readonly Playable[],
+  mind: Mind,
+  band: readonly [number, number],
+  by: Lever,
+  seed: string,
+  told?: (done: number) => void,
+): Solved[] {
+  return levels.map((level, place) =>
+    solve(level, { mind, by, share: wantedShare(band, place, levels.length) }, seed, (done) =>
+      told?.((place + done) / levels.length),
+    ),
+  )
+}

@@ -1,0 +1,38 @@
+import { tableOf } from '../game/check.ts'
+import type { Game } from '../game/game.ts'
+import { replay } from '../play/replay.ts'
+import { firstDifference, storyOf } from '../play/tape.ts'
+import type { Played } from '../play/record.ts'
+import { quoted } from '../result.ts'
+import { joinShown, shownBy, type Shown } from './shown.ts'
+
+/** A played game by its name, and of which game it is. */
+export type NamedRecord = { name: string; record: Played & { game?: string } }
+/** What records show of their player: how many were used, and which were not, and why. */
+export type Gathered = { shown: Shown; used: number; left: { name: string; why: string }[] }
+
+/** Gathers what records of a game show. One that no longer plays as it did, since its level has changed, is left out. */
+export function gatherShown(game: Game, records: readonly NamedRecord[]): Gathered {
+  const shown: Shown[] = []
+  const left: Gathered['left'] = []
+  for (const { name, record } of records) {
+    const one = shownOf(game, record)
+    if (typeof one === 'string') left.push({ name, why: one })
+    else shown.push(one)
+  }
+  return { shown: joinShown(shown), used: shown.length, left }
+}
+
+/** What a record shows, or why it does not fit. */
+function shownOf(game: Game, record: NamedRecord['record']): Shown | string {
+  if (record.game !== undefined && record.game !== game.id) return `a record of ${quoted(record.game)}`
+  const table = tableOf(game, record)
+  if (!table.ok) return `${table.problem.at}: ${table.problem.message}`
+  const { rules, cells } = table.value
+  if (record.story) {
+    const story = storyOf(replay(rules, cells, record).events!, rules.board.columns)
+    const turn = firstDifference(record.story, story)
+    if (turn > 0) return `its level has changed since: turn ${turn} plays another way`
+  }
+  return shownBy(rules, cells, record)
+}

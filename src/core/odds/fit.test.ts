@@ -1,0 +1,116 @@
+import { describe, expect, test } from '@jest/globals'
+import { newRound } from '../play/new-round.ts'
+import { storyOf } from '../play/tape.ts'
+import type { Input } from '../play/events.ts'
+import type { Own } from '../settings/levels.ts'
+import type { Mind } from '../settings/mind.ts'
+import { gameWith, pairsNamed } from '../testing/games.ts'
+import { levelOf, mindWith } from '../testing/levels.ts'
+import { fitMind, TOO_FEW, type Fitted } from './fit.ts'
+import { joinShown, shownBy } from './shown.ts'
+import { gatherShown } from './fit-records.ts'
+import { playMinds } from './play-minds.ts'
+
+/** Games that a mind played, as what was pressed. */
+function recorded(mind: Mind, games: number, pairs: number, own: Own = {}) {
+  const { settings, dealer } = levelOf(pairs, own)
+  return Array.from({ length: games }, (_, i) => {
+    const cells = dealer.deal(`fit-${i + 1}`)
+    const round = newRound(settings, cells)
+    playMinds(round, [mind], 'fit', i + 1)
+    const inputs = round.events!.flatMap((event): Input[] =>
+      event.kind === 'flip' ? [{ at: event.at, do: 'press', cell: event.cell }] : [],
+    )
+    return {
+      settings,
+      cells,
+      inputs,
+      seed: `fit-${i + 1}`,
+      story: storyOf(round.events!, settings.board.columns),
+    }
+  })
+}
+const shownIn = (mind: Mind, games: number, pairs: number, own?: Own) =>
+  joinShown(
+    recorded(mind, games, pairs, own).map(({ settings, cells, inputs }) =>
+      shownBy(settings, cells, { inputs }),
+    ),
+  )
+const holds = ({ interval: [low, high] }: Fitted, value: number): boolean => low <= value && value <= high
+
+describe('fitting', () => {
+  test.each<[string, Partial<Mind['memory']>, Partial<Mind['pace']>]>([
+    ['a good memory', { notice: 0.95, fade: 0.02 }, { first: 1200, second: 800, spread: 0.3 }],
+    ['one that fades', { notice: 0.9, fade: 0.1 }, { first: 900, second: 700, spread: 0.5 }],
+    ['one that hardly notices', { notice: 0.5, fade: 0.05 }, { first: 1500, second: 1500, spread: 0.2 }],
+  ])('gives back %s from 40 records', (_name, memory, pace) => {
+    const fit = fitMind(shownIn(mindWith(memory, pace), 40, 12))
+    expect(fit.turns).toBeGreaterThan(150)
+    expect([holds(fit.notice!, memory.notice!), fit.notice]).toEqual([true, fit.notice])
+    expect([holds(fit.fade!, memory.fade!), fit.fade]).toEqual([true, fit.fade])
+    expect([holds(fit.first!, pace.first!), fit.first]).toEqual([true, fit.first])
+    expect([holds(fit.second!, pace.second!), fit.second]).toEqual([true, fit.second])
+    expect([holds(fit.spread!, pace.spread!), fit.spread]).toEqual([true, fit.spread])
+    // the curve is that of the turns themselves
+    expect(fit.curve.reduce((sum, { of }) => sum + of, 0)).toBe(fit.turns)
+    expect(fit.curve.map(({ ago }) => ago)).toEqual(
+      [...fit.curve.map(({ ago }) => ago)].sort((a, b) => a - b),
+    )
+  })
+  test('of a perfect memory ends at 1 and 0', () => {
+    const { notice, fade } = fitMind(shownIn(mindWith({}), 20, 10))
+    expect([notice!.value, notice!.interval[1]]).toEqual([1, 1])
+    expect([fade!.value, fade!.interval[0]]).toEqual([0, 0])
+  })
+  test('of one that remembers nothing ends near 0', () => {
+    const { notice, fade } = fitMind(shownIn(mindWith({ notice: 0 }), 12, 10))
+    // where all is forgotten at once, how much was noticed cannot be told
+    expect(notice!.value * (1 - fade!.value)).toBeLessThan(0.15)
+    expect(fade!.interval[1]).toBe(1)
+  })
+  test('says nothing on fewer than 30 turns', () => {
+    const shown = shownIn(mindWith({}), 1, 4)
+    const fit = fitMind(shown)
+    expect(fit.turns).toBeLessThan(TOO_FEW)
+    expect(fit).toMatchObject({ notice: null, fade: null, first: null, second: null, spread: null })
+    expect(fitMind({ games: [], first: [], second: [] })).toMatchObject({ turns: 0, curve: [] })
+  })
+  test('waits are counted from when the board was ready, but for those with a pause', () => {
+    const { settings, dealer } = levelOf(4, { turn: { firstLook: 2000 } })
+    const cells = dealer.deal('one')
+    const inputs: Input[] = [
+      { at: 2300, do: 'press', cell: 0 },
+      { at: 2500, do: 'pause' },
+      { at: 9000, do: 'resume' },
+      { at: 9700, do: 'press', cell: 1 },
+    ]
+    expect(shownBy(settings, cells, { inputs })).toEqual({ games: [], first: [300], second: [] })
+  })
+})
+
+describe('records of a game', () => {
+  const own: Own = { board: { rows: 2, columns: 6 } }
+  const game = gameWith(own, pairsNamed(6))
+  const records = recorded(mindWith({ fade: 0.1 }), 5, 6).map(({ inputs, seed, story }, i) => ({
+    name: `${i}.play.json`,
+    record: { game: 'test-game', level: 'first', seed, inputs, story },
+  }))
+  test('that play as they did are used', () => {
+    const { used, left, shown } = gatherShown(game, records)
+    expect([used, left]).toEqual([5, []])
+    expect(shown.games).toHaveLength(5)
+  })
+  test('of another game, another level, or one that has changed since are named and left out', () => {
+    const [one, two, three, four] = records.map(({ name, record }) => ({ name, record: { ...record } }))
+    one!.record.game = 'other-game'
+    two!.record.level = 'gone'
+    three!.record.story = ['A1 A2 fresh 7', ...three!.record.story.slice(1)]
+    const { used, left } = gatherShown(game, [one!, two!, three!, four!])
+    expect(used).toBe(1)
+    expect(left).toEqual([
+      { name: '0.play.json', why: 'a record of "other-game"' },
+      { name: '1.play.json', why: 'level: no level "gone" in this game' },
+      { name: '2.play.json', why: 'its level has changed since: turn 1 plays another way' },
+    ])
+  })
+})

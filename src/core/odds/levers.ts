@@ -1,0 +1,48 @@
+import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
+
+/** The rules that can be solved for. */
+export const LEVERS = ['clock', 'lives', 'turns', 'first-look', 'miss-look'] as const
+export type Lever = (typeof LEVERS)[number]
+
+/** Where a lever's number stands, its natural step, and which end is the more severe. Times in ms. */
+type Place = {
+  section: Section
+  key: string
+  step: number
+  bounds: readonly [number, number]
+  severe: 'low' | 'high'
+}
+export const LEVER_PLACES: Record<Lever, Place> = {
+  clock: { section: 'clock', key: 'limit', step: 1000, bounds: BOUNDS.limit, severe: 'low' },
+  lives: { section: 'limits', key: 'lives', step: 1, bounds: BOUNDS.lives, severe: 'low' },
+  turns: { section: 'limits', key: 'turns', step: 1, bounds: BOUNDS.turns, severe: 'low' },
+  'first-look': { section: 'turn', key: 'firstLook', step: 100, bounds: BOUNDS.look, severe: 'low' },
+  'miss-look': { section: 'turn', key: 'missLook', step: 100, bounds: BOUNDS.look, severe: 'high' },
+}
+
+/** What a lever changes of a level's settings, section by section, to stand at a value; a clock that is off or counts up is made to count down. */
+export function leverPatch(lever: Lever, value: number): { [S in Section]?: Partial<Settings[S]> } {
+  const { section, key } = LEVER_PLACES[lever]
+  return { [section]: { [key]: value, ...(lever === 'clock' ? { mode: 'down' } : {}) } }
+}
+
+/** The settings with a lever at a value. */
+export function withLever(settings: Settings, lever: Lever, value: number): Settings {
+  const [[section, patch]] = Object.entries(leverPatch(lever, value)) as [[Section, object]]
+  return { ...settings, [section]: { ...settings[section], ...patch } }
+}
+
+/** The value of a lever now, null where there is no such limit. */
+export function leverValue({ clock, limits, turn }: Settings, lever: Lever): number | null {
+  if (lever === 'clock') return clock.mode === 'down' ? clock.limit : null
+  if (lever === 'lives' || lever === 'turns') return limits[lever]
+  return lever === 'first-look' ? turn.firstLook : turn.missLook
+}
+
+/** The values of a lever in its natural steps, by how severe they are from 0. In: how many pairs are on the board; fewer turns than that win no game. */
+export function leverSteps(lever: Lever, pairs: number): { count: number; at(step: number): number } {
+  const { step, bounds, severe } = LEVER_PLACES[lever]
+  const low = lever === 'turns' ? Math.max(pairs, bounds[0]) : bounds[0]
+  const count = Math.floor((bounds[1] - low) / step) + 1
+  return { count, at: (i) => low + step * (severe === 'low' ? i : count - 1 - i) }
+}

@@ -1,0 +1,86 @@
+import { tellsMemory, type ShownGame } from './shown.ts'
+
+/**
+ * How likely it is that a player remembered what these games show, as a logarithm, if each missed card is noticed with one chance, and forgotten with another at each turn.
+ *
+ * A card that is forgotten may be pressed by chance, one that is remembered is not; so the longer a card lies unpressed, the likelier it is remembered. For each card that was seen, `held` is the chance
+ * that it is remembered by what has been pressed since: it falls by `fade` each turn, and rises by Bayes' rule at each press that was left to chance, of which each card that is not
+ * remembered was as likely as any other. How many those are is taken to be what is expected. A twin that is not remembered may be pressed by chance as well.
+ */
+export function rememberedLikelihood(games: readonly ShownGame[], notice: number, fade: number): number {
+  let sum = 0
+  for (const game of games) sum += ofGame(game, notice, fade)
+  return sum
+}
+
+function ofGame({ cards, cells, turns }: ShownGame, notice: number, fade: number): number {
+  /** by place in `lying`: the chance that the card there is remembered */
+  const held = new Float64Array(cards)
+  /** the cells of cards that were seen and lie face down, and the place of each among them, −1 for nowhere */
+  const lying = new Int32Array(cards)
+  const places = new Int32Array(cells).fill(-1)
+  let count = 0
+  /** how many of those are expected to be forgotten, and how many were never seen */
+  let forgotten = 0
+  let unseen = cards
+  const remove = (cell: number): void => {
+    const place = places[cell]!
+    if (place < 0) return
+    forgotten -= 1 - held[place]!
+    count--
+    held[place] = held[count]!
+    lying[place] = lying[count]!
+    places[lying[place]!] = place
+    places[cell] = -1
+  }
+  const add = (cell: number): void => {
+    places[cell] = count
+    lying[count] = cell
+    held[count++] = notice
+  }
+  /** A press that was left to chance. */
+  const byChance = (cell: number, wasSeen: boolean): void => {
+    remove(cell)
+    // the card that was pressed was forgotten, or never seen
+    const open = unseen + forgotten + (wasSeen ? 1 : 0)
+    forgotten = 0
+    for (let place = 0; place < count; place++) {
+      const one = held[place]!
+      const others = open - (1 - one)
+      const known = one / others
+      held[place] = known / (known + (1 - one) / (others + 1))
+      forgotten += 1 - held[place]!
+    }
+    if (!wasSeen) unseen--
+  }
+  let sum = 0
+  for (const turn of turns) {
+    const { first, second, isMatch, firstSeen, secondSeen, twin } = turn
+    if (!firstSeen || !isMatch) byChance(first, firstSeen)
+    else remove(first)
+    const place = twin < 0 ? -1 : places[twin]!
+    if (place >= 0) {
+      const chance = held[place]!
+      if (tellsMemory(turn)) {
+        const hit = chance + (1 - chance) / (unseen + forgotten - (1 - chance) + 1)
+        sum += Math.log(isMatch && secondSeen ? hit : 1 - hit)
+      }
+      if (!isMatch) {
+        forgotten += chance
+        held[place] = 0
+      }
+    }
+    if (!isMatch || !secondSeen) byChance(second, secondSeen)
+    else remove(second)
+    if (!isMatch) {
+      add(first)
+      add(second)
+    }
+    forgotten = 0
+    for (let at = 0; at < count; at++) {
+      held[at]! *= 1 - fade
+      forgotten += 1 - held[at]!
+    }
+  }
+  return sum
+}

@@ -1,0 +1,85 @@
+import type { Cells } from '../deal/deal.ts'
+import { cardsMatch, NO_CARD } from '../deck/card.ts'
+import type { Played } from '../play/record.ts'
+import { replay } from '../play/replay.ts'
+import type { Settings } from '../settings/settings.ts'
+import { readyAt } from './play-minds.ts'
+
+/**
+ * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the cell of a twin of the first card that lay there and had been seen, `ago`
+ * turns before; −1 for none.
+ */
+export type ShownTurn = {
+  first: number
+  second: number
+  isMatch: boolean
+  firstSeen: boolean
+  secondSeen: boolean
+  twin: number
+  ago: number
+}
+/** A played game as it shows what its player remembered: how many cards lay there, and its turns. */
+export type ShownGame = { cards: number; cells: number; turns: ShownTurn[] }
+/** What played games show of their player, and the ms before first and second cards. */
+export type Shown = { games: ShownGame[]; first: number[]; second: number[] }
+
+/**
+ * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. Where there was a first look, no turn tells what was remembered, since
+ * all cards had been seen: the game then has none. In: the level's resolved settings, the deal's cells, and what was played.
+ */
+export function shownBy(rules: Settings, cells: Cells, played: Pick<Played, 'inputs' | 'until'>): Shown {
+  const shown: Shown = { games: [], first: [], second: [] }
+  const turns: ShownTurn[] = []
+  /** by cell: the turn in which its card was last seen, 0 for never or taken */
+  const seen = new Array<number>(cells.length).fill(0)
+  /** since when the player could press; null after a pause */
+  let since: number | null = rules.turn.firstLook
+  let isUp = false
+  for (const event of replay(rules, cells, played).events!) {
+    if (event.kind === 'flip') {
+      if (since !== null && event.at > since) shown[isUp ? 'second' : 'first'].push(event.at - since)
+      since = event.at
+      isUp = !isUp
+    } else if (event.kind === 'paused') since = null
+    else if (event.kind === 'match' || event.kind === 'miss') {
+      const { first, second, turn } = event
+      const isMatch = event.kind === 'match'
+      const twin = twinSeen(cells, seen, first)
+      const ago = twin < 0 ? 0 : turn - seen[twin]!
+      turns.push({
+        first,
+        second,
+        isMatch,
+        firstSeen: seen[first]! > 0,
+        secondSeen: seen[second]! > 0,
+        twin,
+        ago,
+      })
+      seen[first] = seen[second] = isMatch ? 0 : turn
+      since = readyAt(rules, isMatch, event.at)
+    }
+  }
+  const cards = cells.filter((card) => card !== NO_CARD).length
+  if (rules.turn.firstLook === 0) shown.games.push({ cards, cells: cells.length, turns })
+  return shown
+}
+
+/** The twin of this cell's card that was seen last; −1 for none. */
+function twinSeen(cells: Cells, seen: readonly number[], cell: number): number {
+  let last = -1
+  cells.forEach((card, other) => {
+    if (other === cell || card === NO_CARD || seen[other] === 0 || !cardsMatch(cells[cell]!, card)) return
+    if (last < 0 || seen[other]! > seen[last]!) last = other
+  })
+  return last
+}
+
+/** What several games show, together. */
+export const joinShown = (all: readonly Shown[]): Shown => ({
+  games: all.flatMap(({ games }) => games),
+  first: all.flatMap(({ first }) => first),
+  second: all.flatMap(({ second }) => second),
+})
+
+/** A turn that tells whether a card was remembered: its first card had not been seen before, while a twin of it had. One that had been seen may have been chosen for its twin. */
+export const tellsMemory = ({ firstSeen, twin }: ShownTurn): boolean => !firstSeen && twin >= 0

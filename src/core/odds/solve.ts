@@ -1,0 +1,148 @@
+import type { Mind } from '../settings/mind.ts'
+import { ENDS, playGames, type End, type Games, type Playable } from './games.ts'
+import { LEVER_PLACES, leverSteps, withLever, type Lever } from './levers.ts'
+import { unlimited } from './unlimited.ts'
+import { wilson } from './wilson.ts'
+import { tellsWithin, winsWithin } from './within.ts'
+
+/** What is asked for: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
+export type Wanted = { mind: Mind; share: number; by: Lever }
+/** A share of won games, with its 95 % interval. */
+export type Wins = { won: number; games: number; share: number; interval: [number, number] }
+/**
+ * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from what was asked for. `wins`: on fresh deals, by which it was
+ * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by what most of them.
+ */
+export type Solved =
+  | { ok: true; value: number; range: [number, number]; wins: Wins }
+  | { ok: false; value: number; wins: Wins; why: 'no-effect' | 'too-hard'; most: End | null }
+
+/** So many games are played at each value tried, and fewer where games are long: about so many turns in all. */
+const GAMES = { most: 2000, fewest: 100, turns: 400_000 } as const
+/** So often the search is made again with twice as many games, where fresh deals do not confirm what it found. */
+const AGAIN = 2
+
+/**
+ * Solves a level for a share of wins. Each value is tried on the same deals with the same chances, and what is found is confirmed on fresh ones. In: `seed`, the
+ * seed text of all games; `told` is called as work goes on, with the share of it that is done, 0 to 1.
+ * Assumes that a less severe value never wins fewer games: so it is for clock, lives and turns, and about so for looks.
+ */
+export function solve(level: Playable, wanted: Wanted, seed: string, told?: (done: number) => void): Solved {
+  const { mind, by, share } = wanted
+  const { count, at } = leverSteps(by, level.dealer.pairs)
+  // the rounds of halving, some for the range, and the fresh deals
+  const rounds = Math.ceil(Math.log2(count)) + 16
+  let done = 0
+  const tell = (): void => told?.(Math.min(1, ++done / rounds))
+  let games = gamesFor(level, mind, seed)
+  for (let again = 0; ; again++) {
+    const winsAt = trials(level, wanted, seed, games, tell)
+    const fresh = (value: number): Wins => trials(level, wanted, `${seed}-again`, games, tell)(value)
+    const least = winsAt(at(count - 1))
+    const found = firstOf(0, count, (i) => winsAt(at(i)).share >= share)
+    if (found === count) {
+      const best = firstOf(0, count, (i) => winsAt(at(i)).won === least.won)
+      const why = winsAt(at(0)).won === least.won ? 'no-effect' : 'too-hard'
+      return {
+        ok: false,
+        value: at(best),
+        wins: fresh(at(best)),
+        why,
+        most: mostEnds(level, wanted, at(best), seed, games),
+      }
+    }
+    const wins = fresh(at(found))
+    if (wins.interval[1] >= share || again === AGAIN) {
+      const severe = firstOf(0, found + 1, (i) => winsAt(at(i)).interval[1] >= share)
+      const loose = nextAfter(found, count, (i) => winsAt(at(i)).interval[0] >= share)
+      told?.(1)
+      return { ok: true, value: at(found), range: [at(severe), at(loose)], wins }
+    }
+    games *= 2
+  }
+}
+
+/** The first of the steps `from` up to, not with, `to` at which something holds that goes on holding; `to` for none. */
+function firstOf(from: number, to: number, holds: (step: number) => boolean): number {
+  let [low, high] = [from, to]
+  while (low < high) {
+    const middle = Math.floor((low + high) / 2)
+    if (holds(middle)) high = middle
+    else low = middle + 1
+  }
+  return low
+}
+/** The same from a step on, near which it is sought first; the last step for none. */
+function nextAfter(from: number, to: number, holds: (step: number) => boolean): number {
+  let [low, reach] = [from, 1]
+  while (low + reach < to && !holds(low + reach)) [low, reach] = [low + reach, reach * 2]
+  return Math.min(to - 1, firstOf(low, Math.min(to, low + reach), holds))
+}
+
+/** How many games are played at each value. */
+function gamesFor(level: Playable, mind: Mind, seed: string): number {
+  const pilot = playGames(level, mind, `${seed}-pilot`, 1, 20).turns
+  const turns = pilot.reduce((sum, one) => sum + one, 0) / pilot.length
+  return Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.turns / Math.max(1, turns))))
+}
+
+const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
+  ...level,
+  settings: withLever(level.settings, by, value),
+})
+
+/**
+ * The wins at any value of a lever, always of the same games. Where limits do not change how games go, they are played once with nothing to end them, and each
+ * value is held against what came of them.
+ */
+function trials(
+  level: Playable,
+  { mind, by }: Wanted,
+  seed: string,
+  games: number,
+  tell: () => void,
+): (value: number) => Wins {
+  const isLimit = by === 'clock' || by === 'lives' || by === 'turns'
+  const first = levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings
+  let free: Games | null = null
+  const known = new Map<number, Wins>()
+  const wonAt = (value: number): number => {
+    const there = levelAt(level, by, value)
+    if (isLimit && tellsWithin(first)) {
+      free ??= playGames({ ...level, settings: unlimited(level.settings) }, mind, seed, 1, games)
+      return winsWithin(free, there.settings, level.dealer.pairs)
+    }
+    return playGames(there, mind, seed, 1, games).ends.reduce((sum, end) => sum + Number(end === 0), 0)
+  }
+  return (value) => {
+    let wins = known.get(value)
+    if (!wins) {
+      const won = wonAt(value)
+      known.set(value, (wins = { won, games, share: won / games, interval: wilson(won, games) }))
+    }
+    tell()
+    return wins
+  }
+}
+
+/** How most of the games that were not won ended; null where all were. */
+function mostEnds(
+  level: Playable,
+  { mind, by }: Wanted,
+  value: number,
+  seed: string,
+  games: number,
+): End | null {
+  const counts = ENDS.map(() => 0)
+  for (const end of playGames(levelAt(level, by, value), mind, seed, 1, games).ends) counts[end]!++
+  const most = Math.max(...counts.slice(1))
+  return most === 0 ? null : ENDS[counts.indexOf(most, 1)]!
+}
+
+/** A value of a lever, one step more severe; null at the end. */
+export function moreSevere(by: Lever, value: number, pairs: number): number | null {
+  const { step, severe } = LEVER_PLACES[by]
+  const next = severe === 'low' ? value - step : value + step
+  const { count, at } = leverSteps(by, pairs)
+  return (next - at(0)) * (next - at(count - 1)) <= 0 ? next : null
+}

@@ -1,0 +1,29 @@
+import type { Settings } from '../settings/settings.ts'
+import type { Games } from './games.ts'
+
+/**
+ * Whether games that nothing ends tell which of them are won under limits: so it is unless matches or misses move the clock. Then a game is won if it was cleared within all of
+ * them, and it goes the same way up to its end.
+ */
+export const tellsWithin = ({ clock }: Settings): boolean =>
+  clock.mode !== 'down' || (clock.matchBonus === 0 && clock.missPenalty === 0)
+
+/** Whether a game, played with nothing to end it, is won under the limits of these settings. In: the free games, its place among them, and the pairs on the board. */
+export function isWonWithin(free: Games, place: number, { clock, limits }: Settings, pairs: number): boolean {
+  if (free.ends[place] !== 0) return false
+  const turns = free.turns[place]!
+  const lost = limits.livesLostOn === 'slip' ? free.slips[place]! : turns - pairs
+  return (
+    (clock.mode !== 'down' || free.time[place]! <= clock.limit) &&
+    (limits.turns === null || turns <= limits.turns) &&
+    (limits.lives === null || lost < limits.lives)
+  )
+}
+
+/** How many free games are won under the limits of these settings. */
+export function winsWithin(free: Games, settings: Settings, pairs: number): number {
+  let won = 0
+  for (let place = 0; place < free.ends.length; place++)
+    won += Number(isWonWithin(free, place, settings, pairs))
+  return won
+}

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { openCells } from '../../../core/board/cells.ts'
+import { withLever } from '../../../core/odds/levers.ts'
+import { tellsWithin, winsWithin } from '../../../core/odds/within.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
+import ChartView from '../../parts/charts/ChartView.vue'
+import { ABOVE, BELOW, densityChart, rangeOf, ROW, SIDE, type Axis, type Row } from './density-chart.ts'
+import LimitLine from './LimitLine.vue'
+import type { Played } from './useGames.ts'
+import { lostWords, numberOf, ofHundred } from './odds-words.ts'
+
+/** The games of a level: one density a mind on a common axis, the limit as a line that is dragged, and wins of 100. */
+const props = defineProps<{ rows: readonly Row[]; axis: Axis; settings: Settings; old: boolean }>()
+const emit = defineEmits<{ limit: [value: number] }>()
+
+/** the limit that stands on this axis, in its unit */
+const limit = computed(() => {
+  const { clock, limits } = props.settings
+  if (props.axis === 'time') return clock.mode === 'down' ? clock.limit : null
+  return props.axis === 'turns' ? limits.turns : null
+})
+/** the limit while it is dragged */
+const dragged = ref<number | null>(null)
+watch(limit, () => (dragged.value = null))
+const shown = computed(() => dragged.value ?? limit.value)
+const range = computed(() => rangeOf(props.rows, props.axis, limit.value))
+const number = (value: number): string => numberOf(props.axis, value)
+const option = computed(() => densityChart(props.rows, props.axis, range.value, number))
+const follows = computed(() => tellsWithin(props.settings) && props.settings.limits.lives === null)
+/** How many of a mind's games are won with the limit where it is dragged to. */
+const wonThere = ({ free }: Played): number =>
+  winsWithin(
+    free,
+    withLever(props.settings, props.axis === 'time' ? 'clock' : 'turns', dragged.value!),
+    openCells(props.settings.board).length / 2,
+  )
+const figures = computed(() =>
+  props.rows.map(({ name, played }) => {
+    const { odds, known } = played
+    const moved = dragged.value !== null && dragged.value !== limit.value
+    if (moved && !follows.value) return { name, wins: '…', about: 'known once you let go' }
+    if (moved)
+      return {
+        name,
+        ...ofHundred(wonThere(played), odds.games),
+      }
+    const told = ofHundred(odds.won, odds.games)
+    return {
+      name,
+      wins: told.wins,
+      about: known?.wins === null || !known ? told.about : `exactly ${(known.wins * 100).toFixed(1)}`,
+      lost: lostWords(odds),
+    }
+  }),
+)
+const height = computed(() => `${ABOVE + props.rows.length * ROW + BELOW}px`)
+const label = computed(() =>
+  [
+    `Games by ${props.axis}`,
+    ...props.rows.map(
+      ({ name, played }) =>
+        `${name}: ${number(played.odds[props.axis === 'stars' ? 'turns' : props.axis].mean)} on average`,
+    ),
+  ].join('. '),
+)
+</script>
+
+<template>
+  <div class="games" :class="{ old }">
+    <div class="chart-box" :style="{ height }">
+      <ChartView :option="option" :label="label" />
+      <LimitLine
+        v-if="limit !== null && shown !== null && (axis === 'time' || axis === 'turns')"
+        :axis="axis"
+        :value="shown"
+        :range="range"
+        :side="SIDE"
+        :height="ABOVE + rows.length * ROW"
+        @drag="(value) => (dragged = value)"
+        @drop="(value) => (value === limit ? (dragged = null) : emit('limit', value))"
+      />
+    </div>
+    <dl class="wins" :style="{ '--row': `${ROW}px`, '--above': `${ABOVE}px` }">
+      <div v-for="{ name, wins, about, lost } in figures" :key="name">
+        <dt>{{ name }}</dt>
+        <dd>
+          <b>{{ wins }}</b> <span class="soft">{{ about }}</span>
+          <span v-if="lost" class="lost">{{ lost }}</span>
+        </dd>
+      </div>
+      <p class="soft">win, of 100</p>
+    </dl>
+  </div>
+</template>
+
+<style scoped>
+.games {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 190px;
+  gap: 8px;
+}
+.old {
+  opacity: 0.45;
+}
+.chart-box {
+  position: relative;
+}
+.wins {
+  margin: 0;
+  padding-top: var(--above);
+}
+.wins div {
+  height: var(--row);
+  font-size: 14px;
+  line-height: 1.25;
+}
+dt {
+  font-weight: 600;
+}
+dd {
+  margin: 0;
+}
+.wins b {
+  font: 700 19px/1.1 var(--head);
+}
+.lost {
+  display: block;
+  overflow: hidden;
+  color: var(--brick);
+  font-size: 13px;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
+.wins p {
+  margin: 0;
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import type { Lever } from '../../../core/odds/levers.ts'
+import ChartView from '../../parts/charts/ChartView.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
+import EvenOut from './EvenOut.vue'
+import { ladderChart } from './ladder-chart.ts'
+import { useAnswer } from './useAnswer.ts'
+import type { Asked } from './useAsked.ts'
+import type { ShownMind } from './useMinds.ts'
+
+/** Wins of 100 on every level, and the band that is wanted; the ladder can be evened out to it. */
+const props = defineProps<{
+  asked: Asked
+  minds: readonly ShownMind[]
+  who: string
+  ready: boolean
+}>()
+const wanted = useLocalStorage<[number, number]>('lucky-twin.odds-band', [90, 60])
+const band = computed((): [number, number] => [wanted.value[0] / 100, wanted.value[1] / 100])
+const by = useLocalStorage<Lever>('lucky-twin.odds-by', 'clock')
+const { answer, working, done } = useAnswer(
+  () => props.asked,
+  () => (props.ready ? { ask: 'ladder', minds: props.minds.map(({ mind }) => mind) } : null),
+  true,
+)
+const names = computed(() => props.asked.levels.map(({ level }) => level.name))
+const climbs = computed(() =>
+  props.minds.map(({ mind, colour }, i) => ({
+    name: mind.name,
+    colour,
+    main: mind.id === props.who,
+    odds: (answer.value ?? []).map((level) => level?.[i] ?? null),
+  })),
+)
+const option = computed(() => ladderChart(names.value, climbs.value, band.value))
+const main = computed(() => props.minds.find(({ mind }) => mind.id === props.who) ?? props.minds[0]!)
+const label = computed(() =>
+  [
+    'Wins of 100 up the ladder',
+    ...climbs.value.map(
+      ({ name, odds }) =>
+        `${name}: ${odds.map((one, i) => `${names.value[i]} ${one ? Math.round((one.won / one.games) * 100) : 'cannot be dealt'}`).join(', ')}`,
+    ),
+  ].join('. '),
+)
+const evening = ref(false)
+</script>
+
+<template>
+  <section class="ladder-curve" aria-labelledby="curve">
+    <header>
+      <h2 id="curve">Up the ladder</h2>
+      <p>
+        who wins, of 100; wanted of players like {{ main.mind.name.toLowerCase() }}:
+        <NumberWord v-model="wanted[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
+        on the first,
+        <NumberWord v-model="wanted[1]" label="Wins wanted on the last level, of 100" :bounds="[1, 100]" /> on
+        the last
+      </p>
+      <ElButton class="btn" :disabled="!ready" @click="evening = true">Even it out…</ElButton>
+    </header>
+    <div class="curve-box">
+      <ChartView v-if="answer" :option="option" :label="label" />
+      <p v-else class="soft later" role="status">
+        {{ working ? `Climbing the ladder … ${Math.round(done * 100)} %` : 'The ladder comes next.' }}
+      </p>
+    </div>
+    <EvenOut v-model="evening" v-model:by="by" :asked="asked" :mind="main.mind" :band="band" />
+  </section>
+</template>
+
+<style scoped>
+.ladder-curve {
+  display: grid;
+  gap: 4px;
+  padding: 10px 16px 4px;
+  border: 1px solid var(--line);
+  border-radius: var(--round-card);
+  background: var(--paper);
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 4px 12px;
+}
+h2 {
+  font-size: 18px;
+}
+header p {
+  flex: 1;
+  margin: 0;
+  font-size: 14px;
+}
+.curve-box {
+  display: grid;
+  height: 150px;
+}
+.curve-box p {
+  place-self: center;
+}
+</style>

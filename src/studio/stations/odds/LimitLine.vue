@@ -1,0 +1,115 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { BOUNDS } from '../../../core/settings/settings.ts'
+import { numberOf } from './odds-words.ts'
+
+/** The limit as a line over the chart, dragged or moved by keys: whole seconds, or turns. What is moved by keys is taken when they rest on it. */
+const props = defineProps<{
+  axis: 'time' | 'turns'
+  value: number
+  range: readonly [number, number]
+  side: number
+  height: number
+}>()
+const emit = defineEmits<{ drag: [value: number]; drop: [value: number] }>()
+const line = ref<HTMLElement>()
+const step = computed(() => (props.axis === 'time' ? 1000 : 1))
+const bounds = computed(() => (props.axis === 'time' ? BOUNDS.limit : BOUNDS.turns))
+const place = computed(() => (props.value - props.range[0]) / (props.range[1] - props.range[0]))
+const words = computed(() => numberOf(props.axis, props.value))
+const within = (value: number): number =>
+  Math.max(bounds.value[0], Math.min(bounds.value[1], Math.round(value / step.value) * step.value))
+
+const held = ref(false)
+let last = props.value
+function move(event: PointerEvent): void {
+  if (!held.value) return
+  const box = line.value!.parentElement!.getBoundingClientRect()
+  const share = (event.clientX - box.left - props.side) / (box.width - 2 * props.side)
+  last = within(props.range[0] + Math.max(0, Math.min(1, share)) * (props.range[1] - props.range[0]))
+  emit('drag', last)
+}
+function hold(event: PointerEvent): void {
+  held.value = true
+  last = props.value
+  line.value!.setPointerCapture(event.pointerId)
+}
+function drop(): void {
+  if (!held.value) return
+  held.value = false
+  emit('drop', last)
+}
+useEventListener(line, 'pointermove', move)
+
+const KEYS: Record<string, number> = {
+  ArrowRight: 1,
+  ArrowUp: 1,
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  PageUp: 10,
+  PageDown: -10,
+}
+function byKey(event: KeyboardEvent): void {
+  const steps = KEYS[event.key]
+  if (steps === undefined) return
+  event.preventDefault()
+  emit('drop', within(props.value + steps * step.value))
+}
+</script>
+
+<template>
+  <div
+    ref="line"
+    class="limit"
+    :class="{ held }"
+    role="slider"
+    tabindex="0"
+    :aria-label="axis === 'time' ? 'Time limit' : 'Turn limit'"
+    :aria-valuenow="value / step"
+    :aria-valuemin="bounds[0] / step"
+    :aria-valuemax="bounds[1] / step"
+    :aria-valuetext="words"
+    aria-orientation="horizontal"
+    :style="{ left: `calc(${side}px + (100% - ${2 * side}px) * ${place})`, height: `${height}px` }"
+    @pointerdown="hold"
+    @pointerup="drop"
+    @pointercancel="drop"
+    @keydown="byKey"
+  >
+    <b>{{ words }}</b>
+  </div>
+</template>
+
+<style scoped>
+.limit {
+  position: absolute;
+  top: 0;
+  width: 20px;
+  margin-left: -10px;
+  cursor: ew-resize;
+  touch-action: none;
+}
+.limit::before {
+  content: '';
+  position: absolute;
+  inset: 0 8px;
+  border-radius: 2px;
+  background: var(--ink);
+}
+.limit b {
+  position: absolute;
+  top: -12px;
+  left: 50%;
+  padding: 1px 10px;
+  border-radius: var(--round);
+  background: var(--ink);
+  color: #fff;
+  font-size: 14px;
+  transform: translateX(-50%);
+}
+.limit:focus-visible {
+  outline: 2px solid var(--lagoon);
+  outline-offset: 2px;
+}
+</style>

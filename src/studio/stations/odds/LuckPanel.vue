@@ -1,0 +1,111 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import { computed } from 'vue'
+import { useRouter } from 'vue-router'
+import type { ToldDeal } from '../../../core/odds/luck.ts'
+import { writeSettings } from '../../../core/settings/levels.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import { useDone } from '../../parts/toast/useDone.ts'
+import { useBench } from '../../store/bench.ts'
+import { useView } from '../../store/view.ts'
+import { useAnswer } from './useAnswer.ts'
+import type { Asked } from './useAsked.ts'
+
+/** How much is luck on a level, and the kindest and the hardest of its deals. */
+const props = defineProps<{
+  asked: Asked
+  mind: Mind
+  other: Mind | null
+  ready: boolean
+}>()
+const bench = useBench()
+const view = useView()
+const router = useRouter()
+const tell = useDone()
+const { answer, working, done } = useAnswer(
+  () => props.asked,
+  () => (props.ready ? { ask: 'luck', mind: props.mind, other: props.other } : null),
+)
+const percent = (share: number): string => `${Math.round(share * 100)} %`
+/** whether deals differ at all */
+const varies = computed(() => {
+  const { way, seed } = props.asked.settings.deal
+  return typeof seed === 'string' && way !== 'in-order' && way !== 'arranged'
+})
+const ends = computed(() => {
+  if (!answer.value || !varies.value) return []
+  const { kindest, hardest, deals } = answer.value
+  return [
+    { ...kindest, words: `the kindest of ${deals.toLocaleString('en')}: ${dealWords(kindest)}` },
+    { ...hardest, words: `the hardest: ${dealWords(hardest)}` },
+  ]
+})
+const dealWords = ({ shrunk }: ToldDeal): string =>
+  answer.value!.by === 'won'
+    ? `about ${Math.round(Math.max(0, Math.min(1, shrunk)) * 100)} of 100 win`
+    : `about ${shrunk.toFixed(1)} turns`
+function fix(seed: string): void {
+  bench.replace(
+    writeSettings(bench.game!, props.asked.level.id, 'deal', { seed: { fixed: seed } }),
+    'fix the seed',
+  )
+  tell(`${props.asked.level.name} is always dealt as ${seed}`)
+}
+function play(seed: string): void {
+  view.playSeed = seed
+  void router.push({ params: { station: 'play', level: props.asked.level.id } })
+}
+</script>
+
+<template>
+  <section aria-labelledby="luck">
+    <h2 id="luck">Luck</h2>
+    <p v-if="working || !ready" class="soft later" role="status">
+      Playing deals … {{ done ? percent(done) : '' }}
+    </p>
+    <dl v-else-if="answer">
+      <div>
+        <dt>{{ answer.luck.lucky.toFixed(2) }}</dt>
+        <dd>pairs a game are found by luck</dd>
+      </div>
+      <div v-if="varies && answer.luck.turns !== null">
+        <dt>{{ percent(answer.luck.turns) }}</dt>
+        <dd>of how turns differ is the deal's; the rest is how it was played</dd>
+      </div>
+      <div v-if="varies && answer.luck.score !== null">
+        <dt>{{ percent(answer.luck.score) }}</dt>
+        <dd>of how scores differ is the deal's</dd>
+      </div>
+      <div v-if="answer.beats !== null">
+        <dt>{{ percent(answer.beats) }}</dt>
+        <dd>of deals go better for {{ mind.name }} than for {{ other!.name }}</dd>
+      </div>
+    </dl>
+  </section>
+  <section v-if="ends.length" aria-labelledby="deals">
+    <h2 id="deals">Deals</h2>
+    <dl>
+      <div v-for="end in ends" :key="end.words">
+        <dt>{{ end.seed }}</dt>
+        <dd>
+          {{ end.words }}
+          <span class="acts">
+            <ElButton class="text-btn" @click="play(end.seed)">Play it</ElButton>
+            <ElButton class="text-btn" @click="fix(end.seed)">Always deal it</ElButton>
+          </span>
+        </dd>
+      </div>
+    </dl>
+  </section>
+</template>
+
+<style scoped src="./aside.css"></style>
+<style scoped>
+.acts {
+  display: flex;
+  gap: 12px;
+}
+.acts .el-button {
+  margin: 0;
+}
+</style>

@@ -1,0 +1,187 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { ElButton, ElCheckbox, ElSegmented } from 'element-plus'
+import IconAgain from '~icons/ph/arrows-clockwise'
+import { computed, ref } from 'vue'
+import { writeSettings } from '../../../core/settings/levels.ts'
+import { BOUNDS } from '../../../core/settings/settings.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import { useBench } from '../../store/bench.ts'
+import { AXES, type Axis } from './density-chart.ts'
+import GamesView from './GamesView.vue'
+import HangsPanel from './HangsPanel.vue'
+import LadderCurve from './LadderCurve.vue'
+import LuckPanel from './LuckPanel.vue'
+import MindCards from './MindCards.vue'
+import MindSlip from './MindSlip.vue'
+import SolveSentence from './SolveSentence.vue'
+import { useAsked } from './useAsked.ts'
+import { GAMES, useGames } from './useGames.ts'
+import { useMinds } from './useMinds.ts'
+
+/** What simulated players achieve on the open level, and which number makes it right. */
+const bench = useBench()
+const { asked, isOld, byItself, ask } = useAsked()
+const { minds, playing, toggle } = useMinds()
+const games = useGames(asked, () => playing.value.map(({ mind }) => mind))
+const { played, problem, working, done } = games
+
+const axis = useLocalStorage<Axis>('lucky-twin.odds-axis', 'time')
+/** there are axes only for what the level has */
+const axes = computed(() =>
+  AXES.filter((one) => {
+    const { score } = asked.value.settings
+    if (one === 'stars') return score.stars !== null
+    return one !== 'score' || rows.value.some(({ played: { odds } }) => odds.score.mean !== 0)
+  }),
+)
+const shownAxis = computed(() => (axes.value.includes(axis.value) ? axis.value : 'time'))
+const rows = computed(() =>
+  playing.value.flatMap(({ mind, colour }) => {
+    const one = played.value.get(mind.id)
+    return one ? [{ name: mind.name, colour, played: one }] : []
+  }),
+)
+/** what is told beside the games waits until they are there */
+const ready = computed(() => !working.value && !problem.value && rows.value.length > 0)
+const count = computed(() => Math.max(0, ...rows.value.map(({ played: { odds } }) => odds.games)))
+const fewer = computed(() => ready.value && rows.value.some(({ played: { odds } }) => odds.games < GAMES))
+
+const who = useLocalStorage('lucky-twin.odds-who', 'everyday')
+const mind = computed(
+  () => minds.value.find((one) => one.mind.id === who.value)?.mind ?? minds.value[2]!.mind,
+)
+/** the next better mind that is shown, to be compared with */
+const better = computed(() => {
+  const at = playing.value.findIndex((one) => one.mind.id === mind.value.id)
+  return playing.value[at > 0 ? at - 1 : at + 1]?.mind ?? null
+})
+
+function setLimit(value: number): void {
+  const [section, patch] =
+    shownAxis.value === 'time'
+      ? (['clock', { limit: value }] as const)
+      : (['limits', { turns: value }] as const)
+  const label = shownAxis.value === 'time' ? 'change the time limit' : 'change the turn limit'
+  bench.replace(writeSettings(bench.game!, asked.value.level.id, section, patch), label)
+  ask()
+}
+const slip = ref(false)
+const editing = ref<Mind | null>(null)
+function edit(one: Mind | null): void {
+  editing.value = one
+  slip.value = true
+}
+</script>
+
+<template>
+  <div class="odds">
+    <div class="main-column">
+      <header>
+        <h2>{{ asked.level.name }}, played {{ count.toLocaleString('en') }} times</h2>
+        <span class="soft" role="status">
+          <template v-if="working">by each mind … {{ Math.round(done * 100) }} %</template>
+          <template v-else-if="isOld">the rules have changed since</template>
+          <template v-else-if="fewer">by each mind; where games are long, fewer</template>
+          <template v-else>by each mind</template>
+        </span>
+        <ElSegmented v-model="axis" :options="axes" aria-label="Laid out by" />
+        <ElButton v-if="working" class="btn" @click="games.cancel">Stop</ElButton>
+        <ElButton v-else class="btn" @click="isOld ? ask() : games.again()"><IconAgain />Again</ElButton>
+        <ElCheckbox v-model="byItself">by itself</ElCheckbox>
+      </header>
+      <MindCards
+        :minds="minds"
+        :full="(bench.game!.minds?.length ?? 0) >= BOUNDS.minds[1]"
+        @toggle="toggle"
+        @edit="edit"
+        @add="edit(null)"
+      />
+      <div v-if="problem" class="problem" role="alert">
+        <p>This level cannot be dealt, so nobody can play it: {{ problem }}</p>
+        <p class="soft">Deal shows where, and offers a way out.</p>
+      </div>
+      <GamesView
+        v-else-if="rows.length"
+        class="games-card"
+        :rows="rows"
+        :axis="shownAxis"
+        :settings="asked.settings"
+        :old="isOld"
+        @limit="setLimit"
+      />
+      <p v-else class="soft wait" role="status">The first games are being played …</p>
+      <SolveSentence
+        v-if="!problem"
+        v-model:who="who"
+        :asked="asked"
+        :minds="minds.map((one) => one.mind)"
+        :ready="ready"
+      />
+      <LadderCurve :asked="asked" :minds="playing" :who="mind.id" :ready="ready" />
+    </div>
+    <aside class="aside" tabindex="0" aria-label="What it hangs on, luck and deals">
+      <template v-if="!problem">
+        <HangsPanel :asked="asked" :mind="mind" :ready="ready" />
+        <LuckPanel :asked="asked" :mind="mind" :other="better" :ready="ready" />
+      </template>
+    </aside>
+    <MindSlip v-model="slip" :mind="editing" :minds="minds.map((one) => one.mind)" />
+  </div>
+</template>
+
+<style scoped>
+.odds {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 270px;
+  height: 100%;
+}
+.main-column {
+  display: grid;
+  gap: 12px;
+  align-content: start;
+  overflow-y: auto;
+  padding: 14px 18px 18px;
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 6px 12px;
+}
+header h2 {
+  font-size: 21px;
+}
+header .soft {
+  flex: 1;
+}
+header .el-button {
+  margin: 0;
+}
+.games-card {
+  padding: 14px 12px 6px;
+  border: 1px solid var(--line);
+  border-radius: var(--round-card);
+}
+.wait {
+  display: grid;
+  place-items: center;
+  height: 200px;
+}
+.problem {
+  padding: 12px 16px;
+  border-radius: var(--round-card);
+  background: var(--brick-pale);
+}
+.problem p {
+  margin: 0;
+}
+.aside {
+  display: grid;
+  gap: 22px;
+  align-content: start;
+  overflow-y: auto;
+  padding: 18px;
+  border-left: 1px solid var(--line);
+}
+</style>

@@ -1,0 +1,142 @@
+<script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
+import { ElButton } from 'element-plus'
+import { computed, ref } from 'vue'
+import { LEVERS, leverPatch, leverValue, type Lever } from '../../../core/odds/levers.ts'
+import { writeSettings } from '../../../core/settings/levels.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import type { Section } from '../../../core/settings/settings.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import NumberWord from '../../parts/settings/NumberWord.vue'
+import { useDone } from '../../parts/toast/useDone.ts'
+import { useBench } from '../../store/bench.ts'
+import { LEVER_WORDS, leverWords, ofHundred } from './odds-words.ts'
+import { useAnswer } from './useAnswer.ts'
+import type { Asked } from './useAsked.ts'
+
+/** "So that 7 of 10 everyday players win, the clock has to be 2:58": every word a choice, and one press sets it. */
+const props = defineProps<{ asked: Asked; minds: readonly Mind[]; ready: boolean }>()
+/** whose games the sentence is about; what else is told beside it is about the same mind */
+const who = defineModel<string>('who', { required: true })
+const bench = useBench()
+const tell = useDone()
+
+const tenths = useLocalStorage('lucky-twin.odds-tenths', 7)
+const by = useLocalStorage<Lever>('lucky-twin.odds-by', 'clock')
+const where = ref<'level' | 'house'>('level')
+const mind = computed(() => props.minds.find(({ id }) => id === who.value) ?? props.minds[0]!)
+const {
+  answer: solved,
+  working,
+  done,
+} = useAnswer(
+  () => props.asked,
+  () =>
+    props.ready
+      ? { ask: 'solve', wanted: { mind: mind.value, share: tenths.value / 10, by: by.value } }
+      : null,
+)
+const WHO = computed(() => props.minds.map(({ id, name }) => [id, name.toLowerCase()] as const))
+const BY = LEVERS.map((lever) => [lever, LEVER_WORDS[lever]] as const)
+const WHERE = computed(
+  () =>
+    [
+      ['level', `on ${props.asked.level.name}`],
+      ['house', 'in the house rules'],
+    ] as const,
+)
+
+const isSet = computed(
+  () => solved.value?.ok === true && leverValue(props.asked.settings, by.value) === solved.value.value,
+)
+const range = computed(() => {
+  if (!solved.value?.ok) return ''
+  const [from, to] = solved.value.range.map((value) => leverWords(by.value, value))
+  return from === to ? '' : `${from} to ${to} cannot be told apart from it`
+})
+const wins = computed(() => {
+  if (!solved.value) return ''
+  const { wins: of, about } = ofHundred(solved.value.wins.won, solved.value.wins.games)
+  return `${of} of 100 win (${about})`
+})
+const ENDED = {
+  clock: 'the clock ends',
+  lives: 'lives end',
+  turns: 'the turn limit ends',
+  'given-up': 'nothing ends',
+  won: '',
+}
+const why = computed(() => {
+  if (!solved.value || solved.value.ok) return ''
+  if (solved.value.why === 'no-effect') return `This rule changes nothing here: ${wins.value}.`
+  const most = solved.value.most
+  return `No value does it: the best is ${leverWords(by.value, solved.value.value)}, with which ${wins.value}${most ? `; ${ENDED[most]} most other games` : ''}.`
+})
+function set(): void {
+  if (!solved.value?.ok) return
+  const rung = where.value === 'level' ? props.asked.level.id : null
+  const patch = Object.entries(leverPatch(by.value, solved.value.value)) as [Section, object][]
+  const game = patch.reduce((one, [section, keys]) => writeSettings(one, rung, section, keys), bench.game!)
+  const label = `set the ${LEVER_WORDS[by.value]}`
+  bench.replace(game, label)
+  tell(
+    `The ${LEVER_WORDS[by.value]} is ${leverWords(by.value, solved.value.value)} ${where.value === 'level' ? `on ${props.asked.level.name}` : 'in the house rules'}`,
+  )
+}
+</script>
+
+<template>
+  <section class="solve" aria-label="What has to be">
+    <p>
+      So that <NumberWord v-model="tenths" label="Wins of 10" :bounds="[1, 10]" /> of 10 players like
+      <ChoiceWord v-model="who" label="Mind" :choices="WHO" /> win, the
+      <ChoiceWord v-model="by" label="Rule that is solved for" :choices="BY" /> has to be
+      <template v-if="working">
+        <span class="soft" role="status">… {{ Math.round(done * 100) }} % looked for</span>
+      </template>
+      <template v-else-if="solved?.ok">
+        <b class="value">{{ leverWords(by, solved.value) }}</b>
+        <span class="soft">{{ wins }}{{ range && `; ${range}` }}</span>
+      </template>
+      <span v-else-if="why">… {{ why }}</span>
+      <span v-else class="soft">…</span>
+    </p>
+    <span class="setting">
+      <ElButton class="btn main" :disabled="!solved?.ok || working || isSet" @click="set">{{
+        isSet ? 'Is set' : 'Set it'
+      }}</ElButton>
+      <ChoiceWord v-model="where" label="Where it is set" :choices="WHERE" />
+    </span>
+  </section>
+</template>
+
+<style scoped>
+.solve {
+  display: flex;
+  align-items: center;
+  gap: 16px;
+  padding: 10px 16px;
+  border-radius: var(--round-card);
+  background: var(--lagoon-pale);
+}
+p {
+  flex: 1;
+  margin: 0;
+  font-size: 17px;
+  line-height: 1.6;
+}
+.value {
+  font: 700 20px/1.2 var(--head);
+}
+p .soft {
+  margin-left: 6px;
+  font-size: 14px;
+}
+.setting {
+  display: grid;
+  flex: none;
+  gap: 4px;
+  justify-items: center;
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,135 @@
+import { countBins, kernelWidth, quantile, smooth } from '../../../core/odds/density.ts'
+import type { Measure } from '../../../core/odds/games.ts'
+import { BRICK, INK, LABEL, LINE, type ChartOption } from '../../parts/charts/chart.ts'
+import type { Played } from './useGames.ts'
+
+/** What the games of a level are laid out by. */
+export const AXES = ['time', 'turns', 'score', 'stars'] as const satisfies readonly Measure[]
+export type Axis = (typeof AXES)[number]
+/** A mind's games in its colour. */
+export type Row = { name: string; colour: string; played: Played }
+
+/** Px: the height of a mind's row, the room above it, the room for the numbers below all, and beside all. */
+export const ROW = 58
+export const ABOVE = 10
+export const BELOW = 26
+export const SIDE = 12
+/** So many points make a curve. */
+const BINS = 120
+/** The axis ends where so few games lie beyond. */
+const BEYOND = 0.005
+
+/** Games that are lost go on in thought where the axis is time or turns, so that it is seen by how much they were lost. */
+const valuesOf = ({ games, free }: Played, axis: Axis): Float64Array =>
+  (axis === 'time' || axis === 'turns' ? free : games)[axis]
+
+/** The ends of the axis: it holds nearly all games, and the limit. */
+export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null): [number, number] {
+  if (axis === 'stars') return [-0.5, 3.5]
+  let [low, high] = [Infinity, limit === null ? -Infinity : limit * 1.08]
+  for (const { played } of rows) {
+    const sorted = Float64Array.from(valuesOf(played, axis)).sort()
+    low = Math.min(low, quantile(sorted, BEYOND))
+    high = Math.max(high, quantile(sorted, 1 - BEYOND))
+  }
+  if (limit !== null) low = Math.min(low, limit * 0.92)
+  const room = (high - low) * 0.04 || 1
+  return [axis === 'score' ? low - room : Math.max(0, low - room), high + room]
+}
+
+/** What is lost is hatched. */
+const HATCH = {
+  image: `data:image/svg+xml,${encodeURIComponent(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="6" height="6"><rect width="6" height="6" fill="#f3d9d4"/><path d="M-1 7L7-1M-1 1L1-1M5 7L7 5" stroke="${BRICK}" stroke-width="2"/></svg>`,
+  )}`,
+  repeat: 'repeat' as const,
+  imageWidth: 6,
+  imageHeight: 6,
+}
+
+/** One row a mind, on one axis: games won in its colour, those lost hatched upon them; a mark where the exact mean lies. `number` writes a value of the axis. */
+export function densityChart(
+  rows: readonly Row[],
+  axis: Axis,
+  [low, high]: readonly [number, number],
+  number: (value: number) => string,
+): ChartOption {
+  const bins = axis === 'stars' ? 4 : BINS
+  const middle = (bin: number): number => low + ((bin + 0.5) / bins) * (high - low)
+  const curves = rows.map(({ played }) => curvesOf(played, axis, [low, high], bins))
+  const line = (row: number, name: string, counts: Float64Array, colour: unknown) => ({
+    type: 'line' as const,
+    name,
+    xAxisIndex: row,
+    yAxisIndex: row,
+    stack: `row ${row}`,
+    silent: true,
+    symbol: 'none' as const,
+    lineStyle: { width: 0 },
+    areaStyle: { color: colour as string, opacity: 0.85 },
+    ...(axis === 'stars' ? { step: 'middle' as const } : {}),
+    data: Array.from(counts, (count, bin): [number, number] => [middle(bin), count]),
+  })
+  return {
+    animation: false,
+    grid: rows.map((_, row) => ({ left: SIDE, right: SIDE, top: ABOVE + row * ROW, height: ROW - 6 })),
+    xAxis: rows.map((_, row) => ({
+      type: 'value',
+      gridIndex: row,
+      min: low,
+      max: high,
+      ...(axis === 'stars' ? { interval: 0.5 } : {}),
+      axisLine: { lineStyle: { color: LINE } },
+      axisTick: { show: false },
+      splitLine: { lineStyle: { color: LINE, opacity: 0.5 } },
+      axisLabel: {
+        ...LABEL,
+        show: row === rows.length - 1,
+        hideOverlap: true,
+        showMinLabel: false,
+        showMaxLabel: false,
+        formatter: (value: number) => (axis === 'stars' && value % 1 ? '' : number(value)),
+      },
+    })),
+    yAxis: curves.map(({ top }, row) => ({
+      type: 'value',
+      gridIndex: row,
+      show: false,
+      min: 0,
+      max: top * 1.1 || 1,
+    })),
+    series: rows.flatMap(({ name, colour, played }, row) => {
+      const { won, lost, top } = curves[row]!
+      const exact = axis === 'turns' ? played.known?.turns : undefined
+      return [
+        line(row, `${name}, won`, won, colour),
+        line(row, `${name}, lost`, lost, HATCH),
+        ...(exact === undefined
+          ? []
+          : [
+              {
+                type: 'scatter' as const,
+                xAxisIndex: row,
+                yAxisIndex: row,
+                symbol: 'diamond',
+                symbolSize: 11,
+                silent: true,
+                itemStyle: { color: INK, borderColor: '#fffdf8', borderWidth: 1 },
+                z: 5,
+                data: [[exact, top * 0.12]],
+              },
+            ]),
+      ]
+    }),
+  }
+}
+
+function curvesOf(played: Played, axis: Axis, range: readonly [number, number], bins: number) {
+  const values = valuesOf(played, axis)
+  const { ends } = played.games
+  const part = (isWon: boolean): Float64Array => values.filter((_, i) => (ends[i] === 0) === isWon)
+  const width = axis === 'stars' ? 0 : (kernelWidth(values) / (range[1] - range[0])) * bins
+  const [won, lost] = [part(true), part(false)].map((some) => smooth(countBins(some, range, bins), width))
+  const top = Math.max(...won!.map((count, bin) => count + lost![bin]!))
+  return { won: won!, lost: lost!, top }
+}

@@ -1,0 +1,65 @@
+import { ref, shallowRef } from 'vue'
+import type { OddsAnswers, OddsInput, OddsQuestion } from '../../workers/jobs/odds.worker.ts'
+import { plain } from '../../workers/jobs/bare.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
+import type { Asked } from './useAsked.ts'
+import { SEED } from './useGames.ts'
+
+/** How long another word of the question is waited out, in ms. */
+const PAUSE = 120
+type Question<Ask extends OddsQuestion['ask']> = Extract<OddsQuestion, { ask: Ask }>
+/** So many answers are kept during a visit, by their question. */
+const KEPT = 60
+const kept = new Map<string, unknown>()
+
+/**
+ * The answer to a question about what was asked, worked out in a worker; another question ends the work on the last. `question` gives null while there is nothing to ask.
+ * `ladder`: it is about all levels.
+ */
+export function useAnswer<Ask extends OddsQuestion['ask']>(
+  asked: () => Asked,
+  question: () => Question<Ask> | null,
+  ladder = false,
+) {
+  const answer = shallowRef<OddsAnswers[Ask] | null>(null)
+  const working = ref(false)
+  const done = ref(0)
+  const inputOf = (): OddsInput | null => {
+    const of = question()
+    const { pairs, settings, levels } = asked()
+    return (
+      of &&
+      plain({ pairs, levels: ladder ? levels.map((one) => one.settings) : [settings], seed: SEED, ...of })
+    )
+  }
+  let key = ''
+  useLatestJob<OddsAnswers[Ask]>({
+    follow: () => [asked(), question()],
+    pause: PAUSE,
+    changed: () => {
+      const input = inputOf()
+      key = JSON.stringify(input)
+      const known = kept.get(key) as OddsAnswers[Ask] | undefined
+      answer.value = known ?? null
+      done.value = 0
+      working.value = input !== null && known === undefined
+    },
+    start: () => {
+      const input = inputOf()
+      if (!input || !working.value) return null
+      return startJob<OddsInput, OddsAnswers[Ask]>(
+        new Worker(new URL('../../workers/jobs/odds.worker.ts', import.meta.url), { type: 'module' }),
+        input,
+        (share) => (done.value = share),
+      )
+    },
+    take: (found) => {
+      kept.set(key, found)
+      for (const oldest of kept.keys()) if (kept.size > KEPT) kept.delete(oldest)
+      answer.value = found
+      working.value = false
+    },
+  })
+  return { answer, working, done }
+}

@@ -1,0 +1,129 @@
+import { computed, onBeforeUnmount, ref, shallowRef, watch, type ShallowRef } from 'vue'
+import { joinGames, type Games } from '../../../core/odds/games.ts'
+import { OddsTally, type Odds } from '../../../core/odds/odds-of.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import { problemLine } from '../../../core/result.ts'
+import { plain } from '../../workers/jobs/bare.ts'
+import { playLots } from '../../workers/jobs/games.ts'
+import type { GamesLot, Known } from '../../workers/jobs/games.worker.ts'
+import { Cancelled, type Job } from '../../workers/jobs/job.ts'
+import { playedBy, type Asked } from './useAsked.ts'
+
+/** So many games are played of each mind. */
+export const GAMES = 4000
+export const SEED = 'odds'
+/** Lots are shown as they come, at most so often, in ms. */
+const SHOWN_EVERY = 150
+/** So many results are kept during a visit. */
+const KEPT = 60
+
+/** What came of a mind's games. `free`: the same games as they go on where nothing ends them. */
+export type Played = { games: Games; free: Games; odds: Odds; known: Known | null; complete: boolean }
+
+/** By level and mind: results of this visit. */
+const kept = new Map<string, Played>()
+const keyOf = ({ pairs, settings }: Asked, { memory, pace }: Mind): string =>
+  JSON.stringify([pairs.map(({ id, tags, b }) => [id, tags, !!b]), playedBy(settings), memory, pace])
+
+/** Lots of one mind, put together in the order of their numbers as far as they are complete. */
+class Lots {
+  private readonly waiting = new Map<number, GamesLot>()
+  private readonly done: GamesLot[] = []
+  private next = 1
+  take(lot: GamesLot): void {
+    this.waiting.set(lot.from, lot)
+    for (let one = this.waiting.get(this.next); one; one = this.waiting.get(this.next)) {
+      this.done.push(one)
+      this.next += one.games.ends.length
+    }
+  }
+  get played(): Played | null {
+    if (!this.done.length) return null
+    const games = joinGames(this.done.map((lot) => lot.games))
+    const free = joinGames(this.done.map((lot) => lot.free ?? lot.games))
+    const tally = new OddsTally()
+    tally.add(games)
+    const complete = tally.isFull || games.ends.length >= GAMES
+    return { games, free, odds: tally.odds(), known: this.done[0]!.known, complete }
+  }
+}
+
+/** The games of the minds that play, of what was asked; only those that are not there yet are played. */
+export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readonly Mind[]) {
+  const played = shallowRef<ReadonlyMap<string, Played>>(new Map())
+  const problem = ref('')
+  const working = ref(false)
+  /** the share of all games that are there, 0 to 1 */
+  const done = computed(() => {
+    const all = minds()
+    const there = all.reduce((sum, { id }) => {
+      const one = played.value.get(id)
+      return sum + (one?.complete ? 1 : (one?.odds.games ?? 0) / GAMES)
+    }, 0)
+    return all.length ? there / all.length : 1
+  })
+  let job: Job<unknown> | null = null
+  let timer = 0
+
+  function cancel(): void {
+    clearTimeout(timer)
+    timer = 0
+    job?.cancel()
+    job = null
+    working.value = false
+  }
+  async function play(): Promise<void> {
+    cancel()
+    problem.value = ''
+    const of = asked.value
+    const found = new Map<string, Played>()
+    for (const mind of minds()) {
+      const one = kept.get(keyOf(of, mind))
+      if (one) found.set(mind.id, one)
+    }
+    played.value = found
+    const wanted = minds().filter(({ id }) => !found.get(id)?.complete)
+    if (!wanted.length) return
+    working.value = true
+    const lots = wanted.map(() => new Lots())
+    const show = (): void => {
+      timer = 0
+      const next = new Map(played.value)
+      wanted.forEach((mind, i) => {
+        const one = lots[i]!.played
+        if (!one) return
+        next.set(mind.id, one)
+        if (one.complete) keep(keyOf(of, mind), one)
+      })
+      played.value = next
+    }
+    const mine = playLots({ pairs: of.pairs, settings: of.settings }, plain(wanted), GAMES, SEED, (lot) => {
+      lots[lot.mind]!.take(lot)
+      if (!timer) timer = window.setTimeout(show, SHOWN_EVERY)
+    })
+    job = mine
+    try {
+      const end = await mine.done
+      if (!end.ok) problem.value = problemLine(end.problem)
+    } catch (error) {
+      if (error instanceof Cancelled) return
+      problem.value = (error as Error).message
+    }
+    clearTimeout(timer)
+    show()
+    working.value = false
+  }
+  watch(
+    () => [asked.value, minds()],
+    () => void play(),
+    { immediate: true },
+  )
+  onBeforeUnmount(cancel)
+  return { played, problem, working, done, cancel, again: () => void play() }
+}
+
+function keep(key: string, one: Played): void {
+  kept.delete(key)
+  kept.set(key, one)
+  for (const oldest of kept.keys()) if (kept.size > KEPT) kept.delete(oldest)
+}

@@ -1,0 +1,37 @@
+import { useLocalStorage } from '@vueuse/core'
+import { computed } from 'vue'
+import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** The colours of the minds that are always there, and those of a game's own, in turn. */
+const READY_COLOURS = ['#4b4d7c', '#4b9a9a', '#1f7f80', '#7d968c', '#a3987f']
+const OWN_COLOURS = ['#c98a10', '#a3431d', '#7a4f86', '#3f6a9a']
+
+export type ShownMind = { mind: Mind; colour: string; on: boolean; own: boolean }
+
+/** The minds there are, and which of them play. */
+export function useMinds() {
+  const bench = useBench()
+  const on = useLocalStorage<string[]>('lucky-twin.odds-minds', ['perfect', 'keen', 'everyday', 'fleeting'])
+  const minds = computed((): ShownMind[] => [
+    ...READY_MINDS.map((mind, i) => ({
+      mind,
+      colour: READY_COLOURS[i]!,
+      on: on.value.includes(mind.id),
+      own: false,
+    })),
+    ...(bench.game!.minds ?? []).map((mind, i) => ({
+      mind,
+      colour: OWN_COLOURS[i % OWN_COLOURS.length]!,
+      on: on.value.includes(mind.id),
+      own: true,
+    })),
+  ])
+  const playing = computed(() => minds.value.filter((one) => one.on))
+  /** Lets a mind play, or not; one is always left. */
+  function toggle(id: string): void {
+    const next = on.value.includes(id) ? on.value.filter((one) => one !== id) : [...on.value, id]
+    if (minds.value.some(({ mind }) => next.includes(mind.id))) on.value = next
+  }
+  return { minds, playing, toggle }
+}

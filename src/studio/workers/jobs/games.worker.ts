@@ -1,0 +1,49 @@
+import { prepareDeal } from '../../../core/deal/deal.ts'
+import type { Pair } from '../../../core/deck/pair.ts'
+import { exactOf, exactTurns, exactWins } from '../../../core/odds/exact.ts'
+import { playGames, TURNS_AT_MOST, type Games } from '../../../core/odds/games.ts'
+import { unlimited } from '../../../core/odds/unlimited.ts'
+import type { Result } from '../../../core/result.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import type { Settings } from '../../../core/settings/settings.ts'
+import { answer } from './job.ts'
+
+/** Lots of games of a level, each played by all minds: the first and the last number of each lot. */
+export type GamesInput = {
+  pairs: Pair[]
+  settings: Settings
+  minds: Mind[]
+  seed: string
+  lots: (readonly [from: number, to: number])[]
+}
+/** What is known exactly of a mind here: its mean turns, and the share of its wins unless that is not known. */
+export type Known = { turns: number; wins: number | null }
+/**
+ * One lot of one mind, by its place among them. `free`: the same games, as they go on where nothing ends them before the board is cleared; null where nothing does.
+ */
+export type GamesLot = { mind: number; from: number; games: Games; free: Games | null; known: Known | null }
+
+answer<GamesInput, Result<null>, GamesLot>(({ pairs, settings, minds, seed, lots }, progress, part) => {
+  const prepared = prepareDeal(pairs, settings)
+  if (!prepared.ok) return prepared
+  const level = { settings, dealer: prepared.value }
+  const { limits, clock } = settings
+  const isLimited = clock.mode === 'down' || limits.lives !== null || limits.turns !== null
+  const open = { ...level, settings: unlimited(settings) }
+  const cells = level.dealer.deal(seed)
+  const turns = minds.map(() => 0)
+  lots.forEach(([from, to], place) => {
+    minds.forEach((mind, at) => {
+      // where games are long, fewer of them are played
+      if (turns[at]! >= TURNS_AT_MOST) return
+      const games = playGames(level, mind, seed, from, to)
+      const free = isLimited ? playGames(open, mind, seed, from, to) : null
+      for (const count of (free ?? games).turns) turns[at]! += count
+      const exact = exactOf(level, mind, cells)
+      const known = exact && { turns: exactTurns(exact), wins: exactWins(exact, settings) }
+      part({ mind: at, from, games, free, known })
+    })
+    progress((place + 1) / lots.length)
+  })
+  return { ok: true, value: null }
+})
