@@ -82,6 +82,96 @@ test.describe('odds', () => {
   })
 })
 
+test.describe('solve', () => {
+  const ask = ['solve', CLOCK, '--level', 'bench', '--mind', 'fleeting', '--win', '0.5', '--by']
+  test('tells the value with which a mind wins so often, and writes it into the game', () => {
+    const to = join(folder, 'solved.game.json')
+    const { code, out, err } = run(...ask, 'clock', '--json', '--write', to)
+    expect([code, err]).toEqual([0, ''])
+    const solved = JSON.parse(out)
+    expect(solved).toMatchObject({ level: 'bench', mind: 'fleeting', by: 'clock', win: 0.5, ok: true })
+    expect(solved.wins.interval[1]).toBeGreaterThanOrEqual(0.5)
+    const bench = JSON.parse(readFileSync(to, 'utf8')).levels[1]
+    expect(bench.clock.limit).toBe(solved.value)
+    // the game that was written wins so often
+    const { won, games } = JSON.parse(run('odds', to, '--level', 'bench', '--mind', 'fleeting', '--json').out)
+    expect(Math.abs(won / games - 0.5)).toBeLessThan(0.08)
+    expect(run(...ask, 'clock').out).toContain(`clock ${solved.value / 1000} s; wins `)
+  })
+  test('says where no value does it, and why', () => {
+    const { code, out } = run(
+      'solve',
+      CLOCK,
+      '--level',
+      'warm-up',
+      '--mind',
+      'none',
+      '--win',
+      '0.5',
+      '--by',
+      'miss-look',
+    )
+    expect([code, out]).toEqual([1, expect.stringContaining('this rule changes nothing here')])
+  })
+  const WRONG = [
+    [
+      'a share of 7',
+      ['0.5', '7'],
+      "option '--win <share>' argument '7' is invalid. a share above 0, up to 1, is expected.",
+    ],
+    [
+      'a rule that is none',
+      ['clock', 'luck'],
+      "option '--by <rule>' argument 'luck' is invalid. one of clock, lives, turns, first-look, miss-look is expected.",
+    ],
+    ['a mind that is none', ['fleeting', 'nobody'], '--mind: no mind "nobody"'],
+    ['a level that is none', ['bench', 'attic'], 'no level "attic" in this game'],
+  ] as const
+  for (const [name, [from, to], message] of WRONG)
+    test(`refuses ${name}`, () => {
+      const { code, err } = run(...[...ask, 'clock'].map((word) => (word === from ? to : word)))
+      expect(code).toBe(2)
+      expect(err).toContain(message)
+      expect(oneLine(err)).toBe(true)
+    })
+})
+
+test.describe('fit', () => {
+  /** A game that somebody with a perfect memory of twins played on the warm-up, in order. */
+  const record = (i: number, change: object = {}) =>
+    file(`fit-${i}.play.json`, {
+      format: 'lucky-twin/play',
+      version: 3,
+      game: 'clockmakers-drawer',
+      level: 'top-drawer',
+      seed: `fit-${i}`,
+      inputs: Array.from({ length: 20 }, (_, at) => ({ at: 4000 + at * 4000, do: 'press', cell: at })),
+      ...change,
+    })
+  test('tells the pace of records, names those that do not fit, and says where they are too few', () => {
+    const few = run('fit', CLOCK, record(1))
+    expect(few.code).toBe(1)
+    expect(few.out).toContain('30 are needed')
+    const records = Array.from({ length: 6 }, (_, i) => record(i))
+    const { code, out, err } = run('fit', CLOCK, ...records, record(9, { game: 'other' }), '--json')
+    expect(code).toBe(0)
+    const fit = JSON.parse(out)
+    expect(fit).toMatchObject({ records: 6, left: [{ why: 'a record of "other"' }] })
+    expect(fit.first.value).toBeGreaterThan(1000)
+    expect(err).toContain('fit-9.play.json: left out: a record of "other"')
+  })
+  test('refuses a record whose times run backwards', () => {
+    const path = record(7, {
+      inputs: [
+        { at: 9, do: 'press', cell: 0 },
+        { at: 3, do: 'press', cell: 1 },
+      ],
+    })
+    const { code, err } = run('fit', CLOCK, path)
+    expect([code, err]).toEqual([2, `${path}: inputs[1].at: 3 is earlier than the previous input (9)\n`])
+  })
+})
+
 test.describe('audit deals', () => {
   test('finds our own deals fair', () => {
     const { out } = run(

@@ -47,23 +47,6 @@ describe('solving', () => {
   test.each(LEVELS)('level %s: %i pairs, %s, by %s for %d', (seed, pairs, mind, by, share, own) => {
     const level = levelOf(pairs, own)
     const solved = solve(level, { mind: ready(mind), share, by }, seed)
-    if (!solved.ok) {
-      // nothing does it: neither does the least severe value
-      const { settings } = level
-      const { count, at } = leverSteps(by, pairs)
-      const best = oddsOf(
-        playGames(
-          { ...level, settings: withLever(settings, by, at(count - 1)) },
-          ready(mind),
-          'best',
-          1,
-          2000,
-        ),
-      )
-      expect(best.interval[0]).toBeLessThan(share)
-      return
-    }
-    expect(solved.wins.interval[1]).toBeGreaterThanOrEqual(share)
     const winsAt = (value: number) =>
       oddsOf(
         playGames(
@@ -71,9 +54,18 @@ describe('solving', () => {
           ready(mind),
           'other',
           1,
-          4000,
+          2000,
         ),
       )
+    if (!solved.ok) {
+      const { count, at } = leverSteps(by, pairs)
+      const [most, least] = [winsAt(at(0)), winsAt(at(count - 1))]
+      // either nothing changes, or the least severe value does not do it either
+      if (solved.why === 'no-effect') expect(most.won).toBe(least.won)
+      else expect(least.interval[0]).toBeLessThan(share)
+      return
+    }
+    expect(solved.wins.interval[1]).toBeGreaterThanOrEqual(share)
     expect(winsAt(solved.value).interval[1]).toBeGreaterThan(share - 0.02)
     const next = moreSevere(by, solved.value, pairs)
     if (next === null) return

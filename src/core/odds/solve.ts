@@ -3,7 +3,7 @@ import { ENDS, playGames, type End, type Games, type Playable } from './games.ts
 import { LEVER_PLACES, leverSteps, withLever, type Lever } from './levers.ts'
 import { unlimited } from './unlimited.ts'
 import { wilson } from './wilson.ts'
-import { tellsWithin, winsWithin } from './within.ts'
+import { looksAddUp, tellsWithin, winsWithin, withLongerLook } from './within.ts'
 
 /** What is asked for: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
 export type Wanted = { mind: Mind; share: number; by: Lever }
@@ -11,7 +11,7 @@ export type Wanted = { mind: Mind; share: number; by: Lever }
 export type Wins = { won: number; games: number; share: number; interval: [number, number] }
 /**
  * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from what was asked for. `wins`: on fresh deals, by which it was
- * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by what most of them.
+ * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here, whatever is wanted; `too-hard`, something else ends the games, `most` by what most of them.
  */
 export type Solved =
   | { ok: true; value: number; range: [number, number]; wins: Wins }
@@ -39,10 +39,11 @@ export function solve(level: Playable, wanted: Wanted, seed: string, told?: (don
     const winsAt = trials(level, wanted, seed, games, tell)
     const fresh = (value: number): Wins => trials(level, wanted, `${seed}-again`, games, tell)(value)
     const least = winsAt(at(count - 1))
-    const found = firstOf(0, count, (i) => winsAt(at(i)).share >= share)
+    const isIdle = winsAt(at(0)).won === least.won
+    const found = isIdle ? count : firstOf(0, count, (i) => winsAt(at(i)).share >= share)
     if (found === count) {
       const best = firstOf(0, count, (i) => winsAt(at(i)).won === least.won)
-      const why = winsAt(at(0)).won === least.won ? 'no-effect' : 'too-hard'
+      const why = isIdle ? 'no-effect' : 'too-hard'
       return {
         ok: false,
         value: at(best),
@@ -92,7 +93,7 @@ const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
 })
 
 /**
- * The wins at any value of a lever, always of the same games. Where limits do not change how games go, they are played once with nothing to end them, and each
+ * The wins at any value of a lever, always of the same games. Where its values do not change how games go, they are played once with nothing to end them, and each
  * value is held against what came of them.
  */
 function trials(
@@ -102,15 +103,22 @@ function trials(
   games: number,
   tell: () => void,
 ): (value: number) => Wins {
-  const isLimit = by === 'clock' || by === 'lives' || by === 'turns'
-  const first = levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings
+  const { dealer, settings } = level
+  const follows =
+    tellsWithin(levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings) &&
+    (by === 'miss-look' ? looksAddUp(settings) : by !== 'first-look')
   let free: Games | null = null
   const known = new Map<number, Wins>()
   const wonAt = (value: number): number => {
     const there = levelAt(level, by, value)
-    if (isLimit && tellsWithin(first)) {
-      free ??= playGames({ ...level, settings: unlimited(level.settings) }, mind, seed, 1, games)
-      return winsWithin(free, there.settings, level.dealer.pairs)
+    if (follows) {
+      free ??= playGames({ dealer, settings: unlimited(settings) }, mind, seed, 1, games)
+      const longer = there.settings.turn.missLook - settings.turn.missLook
+      return winsWithin(
+        longer ? withLongerLook(free, longer, dealer.pairs) : free,
+        there.settings,
+        dealer.pairs,
+      )
     }
     return playGames(there, mind, seed, 1, games).ends.reduce((sum, end) => sum + Number(end === 0), 0)
   }

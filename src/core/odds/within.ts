@@ -8,6 +8,16 @@ import type { Games } from './games.ts'
 export const tellsWithin = ({ clock }: Settings): boolean =>
   clock.mode !== 'down' || (clock.matchBonus === 0 && clock.missPenalty === 0)
 
+/** Whether a longer look at a miss only makes a game longer, by so much for each miss: no press cuts it short, and the clock runs on. */
+export const looksAddUp = ({ turn, clock }: Settings): boolean =>
+  turn.duringLook === 'wait' && turn.onMiss === 'timed' && !clock.lookStopsClock
+
+/** The same free games with another look at each miss, `by` ms longer. Nobody waits for the last turn, which is a match. */
+export const withLongerLook = (free: Games, by: number, pairs: number): Games => ({
+  ...free,
+  time: free.time.map((time, place) => time + by * (free.turns[place]! - pairs)),
+})
+
 /** Whether a game, played with nothing to end it, is won under the limits of these settings. In: the free games, its place among them, and the pairs on the board. */
 export function isWonWithin(free: Games, place: number, { clock, limits }: Settings, pairs: number): boolean {
   if (free.ends[place] !== 0) return false

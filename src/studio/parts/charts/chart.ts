@@ -1,7 +1,4 @@
 import {
-  BarChart,
-  HeatmapChart,
-  LineChart,
   ScatterChart,
   type BarSeriesOption,
   type HeatmapSeriesOption,
@@ -11,7 +8,6 @@ import {
 import {
   GridComponent,
   TooltipComponent,
-  VisualMapComponent,
   type GridComponentOption,
   type TooltipComponentOption,
   type VisualMapComponentOption,
@@ -19,17 +15,8 @@ import {
 import { init, use, type ComposeOption, type ECharts } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 
-/** What every chart is made of, and the look that all have. */
-use([
-  BarChart,
-  HeatmapChart,
-  LineChart,
-  ScatterChart,
-  GridComponent,
-  TooltipComponent,
-  VisualMapComponent,
-  SVGRenderer,
-])
+/** What every chart is made of, and the look that all have; what only some need they add themselves. */
+use([ScatterChart, GridComponent, TooltipComponent, SVGRenderer])
 
 export type Chart = ECharts
 export type ChartOption = ComposeOption<

@@ -1,8 +1,13 @@
+import { BarChart, HeatmapChart } from 'echarts/charts'
+import { VisualMapComponent } from 'echarts/components'
+import { use } from 'echarts/core'
 import { cellName, openCells } from '../../../core/board/cells.ts'
 import type { Report } from '../../../core/audit/report.ts'
 import type { Tally } from '../../../core/audit/tally.ts'
 
 import { APRICOT, FONT, INK, LAGOON, LINE, SOFT, TIP, type ChartOption } from '../../parts/charts/chart.ts'
+
+use([BarChart, HeatmapChart, VisualMapComponent])
 
 /** The pictures of a fairness report, in the colours of the twins: apricot for fewer than even, lagoon for more. */
 const FEWER = APRICOT

@@ -81,16 +81,18 @@ const label = computed(() =>
         @drop="(value) => (value === limit ? (dragged = null) : emit('limit', value))"
       />
     </div>
-    <dl class="wins" :style="{ '--row': `${ROW}px`, '--above': `${ABOVE}px` }">
-      <div v-for="{ name, wins, about, lost } in figures" :key="name">
-        <dt>{{ name }}</dt>
-        <dd>
-          <b>{{ wins }}</b> <span class="soft">{{ about }}</span>
-          <span v-if="lost" class="lost">{{ lost }}</span>
-        </dd>
-      </div>
+    <div class="wins" :style="{ '--row': `${ROW}px`, '--above': `${ABOVE}px` }">
+      <dl>
+        <div v-for="{ name, wins, about, lost } in figures" :key="name">
+          <dt>{{ name }}</dt>
+          <dd>
+            <b>{{ wins }}</b> <span class="soft">{{ about }}</span>
+            <span v-if="lost" class="lost">{{ lost }}</span>
+          </dd>
+        </div>
+      </dl>
       <p class="soft">win, of 100</p>
-    </dl>
+    </div>
   </div>
 </template>
 
@@ -107,8 +109,10 @@ const label = computed(() =>
   position: relative;
 }
 .wins {
-  margin: 0;
   padding-top: var(--above);
+}
+.wins dl {
+  margin: 0;
 }
 .wins div {
   height: var(--row);

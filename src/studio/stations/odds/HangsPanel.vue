@@ -13,7 +13,8 @@ const { answer, working } = useAnswer(
 )
 const most = computed(() => Math.max(0.01, ...(answer.value ?? []).map(({ change }) => Math.abs(change))))
 const signed = (value: number): string => {
-  const points = Math.round(value * 100)
+  // small changes have a decimal
+  const points = Math.abs(value) < 0.01 ? +(value * 100).toFixed(1) : Math.round(value * 100)
   return points > 0 ? `+${points}` : points < 0 ? `−${-points}` : '0'
 }
 const rows = computed(() =>

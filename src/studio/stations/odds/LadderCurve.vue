@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { useLocalStorage } from '@vueuse/core'
 import { ElButton } from 'element-plus'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Lever } from '../../../core/odds/levers.ts'
+import { everTrue } from '../../parts/look/everTrue.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
-import EvenOut from './EvenOut.vue'
 import { ladderChart } from './ladder-chart.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { Asked } from './useAsked.ts'
@@ -46,7 +46,10 @@ const label = computed(() =>
     ),
   ].join('. '),
 )
+// loaded when it is asked for
+const EvenOut = defineAsyncComponent(() => import('./EvenOut.vue'))
 const evening = ref(false)
+const wasEvening = everTrue(evening)
 </script>
 
 <template>
@@ -68,7 +71,14 @@ const evening = ref(false)
         {{ working ? `Climbing the ladder … ${Math.round(done * 100)} %` : 'The ladder comes next.' }}
       </p>
     </div>
-    <EvenOut v-model="evening" v-model:by="by" :asked="asked" :mind="main.mind" :band="band" />
+    <EvenOut
+      v-if="wasEvening"
+      v-model="evening"
+      v-model:by="by"
+      :asked="asked"
+      :mind="main.mind"
+      :band="band"
+    />
   </section>
 </template>
 

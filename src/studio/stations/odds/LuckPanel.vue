@@ -77,8 +77,8 @@ function play(seed: string): void {
         <dd>of how scores differ is the deal's</dd>
       </div>
       <div v-if="answer.beats !== null">
-        <dt>{{ percent(answer.beats) }}</dt>
-        <dd>of deals go better for {{ mind.name }} than for {{ other!.name }}</dd>
+        <dt>{{ percent(1 - answer.beats) }}</dt>
+        <dd>of deals go better for {{ other!.name }} than for {{ mind.name }}</dd>
       </div>
     </dl>
   </section>

@@ -20,7 +20,7 @@ const drawn = computed(() =>
   })),
 )
 /** A dot as large as what is left, but never nothing. */
-const size = (share: number): string => `${2 + Math.sqrt(share) * 8}px`
+const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
 </script>
 
 <template>
@@ -89,6 +89,7 @@ li {
   gap: 4px;
   justify-items: start;
   width: 100%;
+  min-width: 0;
 }
 li:not(.on) .left {
   opacity: 0.35;
@@ -107,15 +108,32 @@ li:not(.on) .left {
   font-size: 13px;
   line-height: 1.3;
 }
+.mind b {
+  padding-right: 18px;
+}
 .edit {
   position: absolute;
-  top: 3px;
-  right: 3px;
+  top: 1px;
+  right: 0;
+  width: 30px;
 }
 .add .el-button {
-  height: 92px;
-  margin: 0;
+  display: flex;
+  align-items: center;
+  justify-content: center;
+  gap: 6px;
   border: 1px dashed var(--el-border-color-hover);
-  background: none;
+  border-radius: var(--round-card);
+}
+@media (max-width: 1100px) {
+  .minds {
+    grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
+  }
+  .mind {
+    height: 56px;
+  }
+  .words {
+    display: none;
+  }
 }
 </style>

@@ -2,10 +2,11 @@
 import { useLocalStorage } from '@vueuse/core'
 import { ElButton, ElCheckbox, ElSegmented } from 'element-plus'
 import IconAgain from '~icons/ph/arrows-clockwise'
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import { writeSettings } from '../../../core/settings/levels.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
+import { everTrue } from '../../parts/look/everTrue.ts'
 import { useBench } from '../../store/bench.ts'
 import { AXES, type Axis } from './density-chart.ts'
 import GamesView from './GamesView.vue'
@@ -13,7 +14,6 @@ import HangsPanel from './HangsPanel.vue'
 import LadderCurve from './LadderCurve.vue'
 import LuckPanel from './LuckPanel.vue'
 import MindCards from './MindCards.vue'
-import MindSlip from './MindSlip.vue'
 import SolveSentence from './SolveSentence.vue'
 import { useAsked } from './useAsked.ts'
 import { GAMES, useGames } from './useGames.ts'
@@ -66,7 +66,10 @@ function setLimit(value: number): void {
   bench.replace(writeSettings(bench.game!, asked.value.level.id, section, patch), label)
   ask()
 }
+// loaded when it is asked for
+const MindSlip = defineAsyncComponent(() => import('./MindSlip.vue'))
 const slip = ref(false)
+const wasSlip = everTrue(slip)
 const editing = ref<Mind | null>(null)
 function edit(one: Mind | null): void {
   editing.value = one
@@ -78,12 +81,11 @@ function edit(one: Mind | null): void {
   <div class="odds">
     <div class="main-column">
       <header>
-        <h2>{{ asked.level.name }}, played {{ count.toLocaleString('en') }} times</h2>
+        <h2>{{ asked.level.name }}, {{ count.toLocaleString('en') }} games a mind</h2>
         <span class="soft" role="status">
-          <template v-if="working">by each mind … {{ Math.round(done * 100) }} %</template>
-          <template v-else-if="isOld">the rules have changed since</template>
-          <template v-else-if="fewer">by each mind; where games are long, fewer</template>
-          <template v-else>by each mind</template>
+          <template v-if="working">{{ Math.round(done * 100) }} %</template>
+          <template v-else-if="isOld">the rules have changed</template>
+          <template v-else-if="fewer">fewer where they are long</template>
         </span>
         <ElSegmented v-model="axis" :options="axes" aria-label="Laid out by" />
         <ElButton v-if="working" class="btn" @click="games.cancel">Stop</ElButton>
@@ -126,7 +128,7 @@ function edit(one: Mind | null): void {
         <LuckPanel :asked="asked" :mind="mind" :other="better" :ready="ready" />
       </template>
     </aside>
-    <MindSlip v-model="slip" :mind="editing" :minds="minds.map((one) => one.mind)" />
+    <MindSlip v-if="wasSlip" v-model="slip" :mind="editing" :minds="minds.map((one) => one.mind)" />
   </div>
 </template>
 

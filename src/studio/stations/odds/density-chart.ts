@@ -1,7 +1,11 @@
+import { LineChart } from 'echarts/charts'
+import { use } from 'echarts/core'
 import { countBins, kernelWidth, quantile, smooth } from '../../../core/odds/density.ts'
 import type { Measure } from '../../../core/odds/games.ts'
 import { BRICK, INK, LABEL, LINE, type ChartOption } from '../../parts/charts/chart.ts'
 import type { Played } from './useGames.ts'
+
+use([LineChart])
 
 /** What the games of a level are laid out by. */
 export const AXES = ['time', 'turns', 'score', 'stars'] as const satisfies readonly Measure[]
@@ -26,6 +30,7 @@ const valuesOf = ({ games, free }: Played, axis: Axis): Float64Array =>
 /** The ends of the axis: it holds nearly all games, and the limit. */
 export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null): [number, number] {
   if (axis === 'stars') return [-0.5, 3.5]
+  const room = (low: number, high: number): number => (high - low) * 0.04 || 1
   let [low, high] = [Infinity, limit === null ? -Infinity : limit * 1.08]
   for (const { played } of rows) {
     const sorted = Float64Array.from(valuesOf(played, axis)).sort()
@@ -33,9 +38,17 @@ export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null):
     high = Math.max(high, quantile(sorted, 1 - BEYOND))
   }
   if (limit !== null) low = Math.min(low, limit * 0.92)
-  const room = (high - low) * 0.04 || 1
-  return [axis === 'score' ? low - room : Math.max(0, low - room), high + room]
+  // a turn is a whole bin
+  if (axis === 'turns') return [Math.floor(low) - 0.5, Math.ceil(high + room(low, high)) + 0.5]
+  return [
+    axis === 'score' ? low - room(low, high) : Math.max(0, low - room(low, high)),
+    high + room(low, high),
+  ]
 }
+
+/** Steps of an axis of time that are easily read, in ms: about six of them. */
+const TIME_STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 900, 1800, 3600].map((seconds) => seconds * 1000)
+const timeStep = (span: number): number => TIME_STEPS.find((step) => span / step <= 7) ?? span
 
 /** What is lost is hatched. */
 const HATCH = {
@@ -54,7 +67,8 @@ export function densityChart(
   [low, high]: readonly [number, number],
   number: (value: number) => string,
 ): ChartOption {
-  const bins = axis === 'stars' ? 4 : BINS
+  // whole numbers have whole bins, several of them to one where there are many
+  const bins = axis === 'stars' ? 4 : axis === 'turns' ? Math.min(BINS, high - low) : BINS
   const middle = (bin: number): number => low + ((bin + 0.5) / bins) * (high - low)
   const curves = rows.map(({ played }) => curvesOf(played, axis, [low, high], bins))
   const line = (row: number, name: string, counts: Float64Array, colour: unknown) => ({
@@ -68,7 +82,12 @@ export function densityChart(
     lineStyle: { width: 0 },
     areaStyle: { color: colour as string, opacity: 0.85 },
     ...(axis === 'stars' ? { step: 'middle' as const } : {}),
-    data: Array.from(counts, (count, bin): [number, number] => [middle(bin), count]),
+    // whole bins, those at the ends as well
+    data: [
+      ...(axis === 'stars' ? [[low, counts[0]!]] : []),
+      ...Array.from(counts, (count, bin): [number, number] => [middle(bin), count]),
+      ...(axis === 'stars' ? [[high, counts.at(-1)!]] : []),
+    ],
   })
   return {
     animation: false,
@@ -78,7 +97,7 @@ export function densityChart(
       gridIndex: row,
       min: low,
       max: high,
-      ...(axis === 'stars' ? { interval: 0.5 } : {}),
+      ...(axis === 'stars' ? { interval: 0.5 } : axis === 'time' ? { interval: timeStep(high - low) } : {}),
       axisLine: { lineStyle: { color: LINE } },
       axisTick: { show: false },
       splitLine: { lineStyle: { color: LINE, opacity: 0.5 } },

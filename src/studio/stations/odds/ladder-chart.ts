@@ -1,6 +1,10 @@
+import { LineChart } from 'echarts/charts'
+import { use } from 'echarts/core'
 import type { Odds } from '../../../core/odds/odds-of.ts'
 import { wantedShare } from '../../../core/odds/even-out.ts'
 import { LABEL, LINE, TIP, type ChartOption } from '../../parts/charts/chart.ts'
+
+use([LineChart])
 
 /** A mind's odds up the ladder, level by level; null where a level cannot be dealt. */
 export type Climb = { name: string; colour: string; main: boolean; odds: (Odds | null)[] }

@@ -5,7 +5,7 @@ export function memoryWords({ notice, hold, fade, blur }: Memory): string {
   if (notice === 0 || hold === 0 || fade === 1) return 'remembers nothing'
   if (hold === null && notice === 1 && fade === 0 && blur === 0) return 'forgets nothing'
   const cards = hold === null ? 'any number of cards' : `${hold} ${hold === 1 ? 'card' : 'cards'}`
-  const loses = fade > 0 ? `, loses ${percent(fade)} of them a turn` : ''
+  const loses = fade > 0 ? `, loses ${percent(fade)} a turn` : ''
   return `holds ${cards}${loses}`
 }
 const percent = (share: number): string => `${+(share * 100).toFixed(1)} %`

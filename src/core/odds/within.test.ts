@@ -1,0 +1,55 @@
+import { describe, expect, test } from '@jest/globals'
+import type { Own } from '../settings/levels.ts'
+import { READY_MINDS } from '../settings/mind.ts'
+import { levelOf } from '../testing/levels.ts'
+import { playGames } from './games.ts'
+import { unlimited } from './unlimited.ts'
+import { isWonWithin, looksAddUp, tellsWithin, withLongerLook } from './within.ts'
+
+const [PAIRS, GAMES] = [6, 400]
+const fleeting = READY_MINDS[3]!
+
+describe('games that nothing ends', () => {
+  test.each<[string, Own]>([
+    ['a clock', { clock: { mode: 'down', limit: 45_000 } }],
+    [
+      'a clock that stands still during a look',
+      { clock: { mode: 'down', limit: 30_000, lookStopsClock: true } },
+    ],
+    [
+      'a clock that starts at the deal',
+      { clock: { mode: 'down', limit: 46_000, startsAt: 'deal' }, turn: { firstLook: 900 } },
+    ],
+    ['lives', { limits: { lives: 8 } }],
+    ['lives that slips cost', { limits: { lives: 3, livesLostOn: 'slip' } }],
+    ['a turn limit', { limits: { turns: 14 } }],
+    ['all of them', { clock: { mode: 'down', limit: 50_000 }, limits: { turns: 16, lives: 9 } }],
+  ])('tell game by game which are won under %s', (_name, own) => {
+    const level = levelOf(PAIRS, own)
+    expect(tellsWithin(level.settings)).toBe(true)
+    const real = playGames(level, fleeting, 'within', 1, GAMES)
+    const free = playGames({ ...level, settings: unlimited(level.settings) }, fleeting, 'within', 1, GAMES)
+    const told = Array.from(free.ends, (_, place) => isWonWithin(free, place, level.settings, PAIRS))
+    expect(told).toEqual(Array.from(real.ends, (end) => end === 0))
+    // some are won and some are not, or nothing would be shown
+    expect(new Set(told).size).toBe(2)
+  })
+  test('do not where matches or misses move the clock that counts down', () => {
+    const clock = { mode: 'down', limit: 45_000 } as const
+    for (const moved of [{ matchBonus: 1000 }, { missPenalty: 1000 }])
+      expect(tellsWithin(levelOf(PAIRS, { clock: { ...clock, ...moved } }).settings)).toBe(false)
+    expect(tellsWithin(levelOf(PAIRS, { clock: { mode: 'up', matchBonus: 1000 } }).settings)).toBe(true)
+  })
+  test('are as much longer as their misses are looked at', () => {
+    const played = (missLook: number) =>
+      playGames(levelOf(PAIRS, { turn: { missLook } }), fleeting, 'look', 1, GAMES)
+    expect(withLongerLook(played(700), 650, PAIRS).time).toEqual(played(1350).time)
+    expect(looksAddUp(levelOf(PAIRS).settings)).toBe(true)
+    for (const own of [
+      { turn: { duringLook: 'skip' } },
+      { turn: { onMiss: 'button' } },
+      { clock: { lookStopsClock: true } },
+    ] as Own[])
+      expect(looksAddUp(levelOf(PAIRS, own).settings)).toBe(false)
+  })
+})
