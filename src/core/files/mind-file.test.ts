@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { READY_MINDS } from '../settings/mind.ts'
 import { problemLine } from '../result.ts'
-import { readMind } from './mind-file.ts'
+import { readMind, writeMind } from './mind-file.ts'
 
 const everyday = READY_MINDS.find(({ id }) => id === 'everyday')!
 const file = (change: (mind: any) => void = () => undefined): string => {
@@ -34,4 +34,8 @@ describe('a file of a mind', () => {
     expect(complaint(file(change))).toContain(message),
   )
   test('what is no JSON is told', () => expect(complaint('{')).toContain('JSON'))
+})
+
+test('what is written is read again, whole', () => {
+  for (const mind of READY_MINDS) expect(readMind(writeMind(mind))).toEqual({ ok: true, value: mind })
 })

@@ -7,7 +7,7 @@ import { DEFAULTS } from '../settings/settings.ts'
 import { playMinds } from './play-minds.ts'
 
 /** A turn of the worked example: the two cells, what came of it, and the cells that are remembered after it, from the oldest to the freshest. */
-export type ExampleTurn = { first: number; second: number; how: Kind; remembered: number[] }
+type ExampleTurn = { first: number; second: number; how: Kind; remembered: number[] }
 export type Example = { columns: number; cells: Cells; turns: ExampleTurn[]; complete: boolean }
 
 const COLUMNS = 4

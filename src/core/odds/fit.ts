@@ -8,7 +8,7 @@ export const TOO_FEW = 30
 /** A figure with its 95 % interval. */
 export type Fitted = { value: number; interval: [number, number] }
 /** How often a twin seen so many turns ago was taken. */
-export type Remembered = { ago: number; taken: number; of: number; interval: [number, number] }
+type Remembered = { ago: number; taken: number; of: number; interval: [number, number] }
 /** The mind that fits; what rests on under TOO_FEW turns or waits is null. Times in ms. */
 export type Fit = {
   /** the turns that memory rests on, and by how long ago */

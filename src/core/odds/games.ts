@@ -14,7 +14,7 @@ export const ENDS = ['won', 'clock', 'lives', 'turns', 'given-up'] as const
 export type End = 'won' | LostBy | 'given-up'
 
 /** What is kept of each game, as a number: times in ms; `waited` is what was spent looking at judged cards; `stars` −1 where the level gives none. */
-export const MEASURES = ['turns', 'time', 'score', 'stars', 'lucky', 'slips', 'waited'] as const
+const MEASURES = ['turns', 'time', 'score', 'stars', 'lucky', 'slips', 'waited'] as const
 export type Measure = (typeof MEASURES)[number]
 
 /** Games that were played, in the order of their numbers: `ends` by place in ENDS. */

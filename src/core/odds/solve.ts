@@ -8,7 +8,7 @@ import { looksAddUp, tellsWithin, winsWithin, withLongerLook } from './within.ts
 /** What is asked for: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
 export type Wanted = { mind: Mind; share: number; by: Lever }
 /** A share of won games, with its 95 % interval. */
-export type Wins = { won: number; games: number; share: number; interval: [number, number] }
+type Wins = { won: number; games: number; share: number; interval: [number, number] }
 /**
  * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from what was asked for. `wins`: on fresh deals, by which it was
  * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here, whatever is wanted; `too-hard`, something else ends the games, `most` by what most of them.

@@ -9,7 +9,7 @@ use([LineChart])
 /** A mind's odds up the ladder, level by level; null where a level cannot be dealt. */
 export type Climb = { name: string; colour: string; main: boolean; odds: (Odds | null)[] }
 
-export const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
+const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
 const share = (odds: Odds | null): number | null => odds && (odds.won / odds.games) * 100
 
 /** Wins of 100 on each level, a line a mind, and the band that is wanted. */

@@ -1,0 +1,42 @@
+import { describe, expect, test } from '@jest/globals'
+import { readGame, writeGame } from '../files/game-file.ts'
+import { gameElement, readShippedPage } from '../files/shipped-page.ts'
+import { gameWith } from '../testing/games.ts'
+import { mindWith } from '../testing/levels.ts'
+
+const mind = (id: string) => ({ ...mindWith({}), id })
+
+describe('minds of a game', () => {
+  test('are kept in its file, and are nothing to players', () => {
+    const game = { ...gameWith(), minds: [mind('aunt'), mind('uncle')] }
+    expect(readGame(writeGame(game))).toEqual({ ok: true, value: game })
+    const shipped = readShippedPage(`<html>${gameElement(game, {})}</html>`)
+    expect(shipped.ok && shipped.value.minds).toBeUndefined()
+  })
+  test('are none in a game that has none', () => expect(writeGame(gameWith())).not.toContain('minds'))
+  test.each([
+    [
+      'the id of one that is always there',
+      [mind('aunt'), mind('keen')],
+      'minds[1].id',
+      '"keen" is a mind that is always there',
+    ],
+    [
+      'the same id twice',
+      [mind('aunt'), mind('aunt')],
+      'minds[1].id',
+      '"aunt" is already the id of number 1',
+    ],
+    ['more than 20', Array.from({ length: 21 }, (_, i) => mind(`m${i}`)), 'minds', 'at most 20'],
+    [
+      'a chance of 2',
+      [{ ...mind('aunt'), memory: { ...mind('aunt').memory, notice: 2 } }],
+      'minds[0].memory.notice',
+      'at most 1',
+    ],
+  ])('are refused with %s', (_name, minds, at, message) => {
+    const read = readGame(writeGame({ ...gameWith(), minds }))
+    expect(read).toMatchObject({ ok: false, problem: { at } })
+    expect(!read.ok && read.problem.message).toContain(message)
+  })
+})
