@@ -1,5 +1,12 @@
 import { expect, type Page } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
+import { readFileSync } from 'node:fs'
+import { readGame } from '../src/core/files/game-file.ts'
+import { writeRecord } from '../src/core/files/record-file.ts'
+import { tableOf } from '../src/core/game/check.ts'
+import { playMinds } from '../src/core/odds/play-minds.ts'
+import type { Input } from '../src/core/play/events.ts'
+import { newRound } from '../src/core/play/new-round.ts'
 import { choice, choose, expectNoViolations, fileOf, gameOf, openRung, openStation, type } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -257,3 +264,62 @@ test('a level that cannot be dealt says so, and is left out of the ladder', asyn
     page.getByRole('img', { name: /^Wins of 100 up the ladder.*Bench cannot be dealt/ }),
   ).toBeVisible()
 })
+
+test('a mind is fitted to records that are dropped here, and plays', async ({ page }) => {
+  await openStation(page, 'odds/warm-up')
+  await page.getByRole('button', { name: 'Fit one…' }).click()
+  const dialog = page.getByRole('dialog', { name: 'A mind that plays like your players' })
+  const use = dialog.getByRole('button', { name: 'Use it' })
+  await expect(use).toBeDisabled()
+  const records = recordsOf('cabinet', 24)
+  const choose = dialog.getByLabel('Records to fit', { exact: true })
+  await choose.setInputFiles(records.slice(0, 1))
+  await expect(
+    dialog.getByText(/^1 record is used; \d+ turns? tells? what was remembered: too few, 30 are needed/),
+  ).toBeVisible()
+  await expect(use).toBeDisabled()
+  // one of another game, and one that is none, are named and left out
+  await choose.setInputFiles([
+    ...records.slice(1),
+    fileOf(
+      'other.play.json',
+      records[0]!.buffer.toString().replace('clockmakers-drawer', 'signal-room'),
+      'application/json',
+    ),
+    fileOf('none.play.json', '{', 'application/json'),
+  ])
+  await expect(dialog.getByText(/^24 records are used; \d+ turns tell what was remembered\./)).toBeVisible()
+  await dialog.getByText('2 left out').click()
+  await expect(dialog.getByText('other.play.json: a record of "signal-room"')).toBeVisible()
+  await expect(dialog.getByText(/^none.play.json: .*JSON/)).toBeVisible()
+  await expect(dialog.getByRole('table', { name: 'Taken, by how long ago the twin was seen' })).toBeVisible()
+  await expectNoViolations(page)
+  await use.click()
+  await expect(mindCard(page, 'Fitted')).toHaveAttribute('aria-pressed', 'true')
+  await expect(winsOf(page, 'Fitted')).toBeVisible()
+  const [mind] = (await gameNow(page)).minds
+  expect(Math.abs(mind.memory.notice - 0.9)).toBeLessThan(0.12)
+  expect(Math.abs(mind.memory.fade - 0.1)).toBeLessThan(0.06)
+  expect(Math.abs(mind.pace.first - 1500)).toBeLessThan(120)
+})
+
+/** Records of a level as a mind with notice 0.9 and fade 0.1 plays it. */
+function recordsOf(level: string, count: number) {
+  const read = readGame(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  if (!read.ok) throw new Error(read.problem.message)
+  const game = read.value
+  const memory = { notice: 0.9, hold: null, fade: 0.1, blur: 0, glance: 0 }
+  const mind = { id: 'real', name: 'Real', memory, pace: { first: 1500, second: 700, spread: 0.3 } }
+  return Array.from({ length: count }, (_, i) => {
+    const seed = `fit-${i}`
+    const table = tableOf(game, { level, seed })
+    if (!table.ok) throw new Error(table.problem.message)
+    const round = newRound(table.value.rules, table.value.cells)
+    playMinds(round, [mind], 'real', i + 1)
+    const inputs = round.events!.flatMap((event): Input[] =>
+      event.kind === 'flip' ? [{ at: event.at, do: 'press', cell: event.cell }] : [],
+    )
+    const text = writeRecord({ game: game.id, level, seed, inputs, until: round.at })
+    return fileOf(`real-${i}.play.json`, text, 'application/json')
+  })
+}

@@ -90,8 +90,8 @@ function play(seed: string): void {
         <dd>
           {{ end.words }}
           <span class="acts">
-            <ElButton class="text-btn" @click="play(end.seed)">Play it</ElButton>
-            <ElButton class="text-btn" @click="fix(end.seed)">Always deal it</ElButton>
+            <ElButton class="btn act" @click="play(end.seed)">Play it</ElButton>
+            <ElButton class="btn act" @click="fix(end.seed)">Always deal it</ElButton>
           </span>
         </dd>
       </div>
@@ -103,9 +103,14 @@ function play(seed: string): void {
 <style scoped>
 .acts {
   display: flex;
-  gap: 12px;
+  gap: 6px;
+  margin-top: 4px;
 }
-.acts .el-button {
-  margin: 0;
+.act {
+  min-height: 28px;
+  height: 28px;
+  padding: 0 8px;
+  font-size: 13px;
+  white-space: nowrap;
 }
 </style>

@@ -10,7 +10,7 @@ import type { ShownMind } from './useMinds.ts'
 
 /** The minds as cards, each with how much it has left of a card after 1, 2, 3 … turns; a press lets it play or not. */
 const props = defineProps<{ minds: readonly ShownMind[]; full: boolean }>()
-const emit = defineEmits<{ toggle: [id: string]; edit: [mind: Mind]; add: [] }>()
+const emit = defineEmits<{ toggle: [id: string]; edit: [mind: Mind]; add: []; fit: [] }>()
 const TURNS = 10
 const drawn = computed(() =>
   props.minds.map((one) => ({
@@ -48,6 +48,7 @@ const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
     </li>
     <li class="add">
       <ElButton :disabled="full" @click="emit('add')"><IconPlus />Mind</ElButton>
+      <ElButton data-tip="From games that were really played" @click="emit('fit')">Fit one…</ElButton>
     </li>
   </ul>
 </template>
@@ -116,6 +117,9 @@ li:not(.on) .left {
   top: 1px;
   right: 0;
   width: 30px;
+}
+.add {
+  gap: 6px;
 }
 .add .el-button {
   display: flex;

@@ -68,6 +68,9 @@ function setLimit(value: number): void {
 }
 // loaded when it is asked for
 const MindSlip = defineAsyncComponent(() => import('./MindSlip.vue'))
+const FitDialog = defineAsyncComponent(() => import('./FitDialog.vue'))
+const fitting = ref(false)
+const wasFitting = everTrue(fitting)
 const slip = ref(false)
 const wasSlip = everTrue(slip)
 const editing = ref<Mind | null>(null)
@@ -98,6 +101,7 @@ function edit(one: Mind | null): void {
         @toggle="toggle"
         @edit="edit"
         @add="edit(null)"
+        @fit="fitting = true"
       />
       <div v-if="problem" class="problem" role="alert">
         <p>This level cannot be dealt, so nobody can play it: {{ problem }}</p>
@@ -129,6 +133,13 @@ function edit(one: Mind | null): void {
       </template>
     </aside>
     <MindSlip v-if="wasSlip" v-model="slip" :mind="editing" :minds="minds.map((one) => one.mind)" />
+    <FitDialog
+      v-if="wasFitting"
+      v-model="fitting"
+      :minds="minds.map((one) => one.mind)"
+      :full="(bench.game!.minds?.length ?? 0) >= BOUNDS.minds[1]"
+      @made="toggle"
+    />
   </div>
 </template>
 

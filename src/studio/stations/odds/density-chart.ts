@@ -38,6 +38,11 @@ export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null):
     high = Math.max(high, quantile(sorted, 1 - BEYOND))
   }
   if (limit !== null) low = Math.min(low, limit * 0.92)
+  // time begins and ends at a step that is written below it
+  if (axis === 'time') {
+    const step = timeStep(high - low)
+    return [Math.floor(low / step) * step, Math.ceil(high / step) * step]
+  }
   // a turn is a whole bin
   if (axis === 'turns') return [Math.floor(low) - 0.5, Math.ceil(high + room(low, high)) + 0.5]
   return [

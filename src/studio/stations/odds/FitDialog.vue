@@ -1,0 +1,267 @@
+<script setup lang="ts">
+import { ElButton, ElCheckbox } from 'element-plus'
+import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { problemLine } from '../../../core/result.ts'
+import type { Fitted } from '../../../core/odds/fit.ts'
+import { TOO_FEW } from '../../../core/odds/fit.ts'
+import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
+import { newId } from '../../../core/settings/new-id.ts'
+import FilePicker from '../../parts/look/FilePicker.vue'
+import ModalDialog from '../../parts/look/ModalDialog.vue'
+import { textOf } from '../../parts/look/text-of.ts'
+import { useDone } from '../../parts/toast/useDone.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { useBench } from '../../store/bench.ts'
+import { bareGame, plain } from '../../workers/jobs/bare.ts'
+import type { FitInput, FitOutput } from '../../workers/jobs/fit.worker.ts'
+import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+
+/** The mind that fits played games: records dropped here, and the game's own kept checks. */
+const props = defineProps<{ minds: readonly Mind[]; full: boolean }>()
+const open = defineModel<boolean>({ required: true })
+const emit = defineEmits<{ made: [id: string] }>()
+const bench = useBench()
+const { say } = useToasts()
+const tell = useDone()
+const picker = ref<InstanceType<typeof FilePicker>>()
+
+const files = shallowRef<{ name: string; text: string }[]>([])
+const checks = computed(() => bench.game!.checks ?? [])
+const withChecks = ref(false)
+const found = shallowRef<FitOutput | null>(null)
+const working = ref(false)
+let job: Job<FitOutput> | null = null
+
+async function take(given: Iterable<File> = []): Promise<void> {
+  const next = [...files.value]
+  for (const file of given) {
+    const text = await textOf(file)
+    if (!text.ok) say(`${file.name}: ${problemLine(text.problem)}`, { tone: 'wrong' })
+    else if (!next.some(({ name, text: same }) => name === file.name && same === text.value))
+      next.push({ name: file.name, text: text.value })
+  }
+  files.value = next
+}
+async function fit(): Promise<void> {
+  job?.cancel()
+  found.value = null
+  working.value = files.value.length > 0 || withChecks.value
+  if (!working.value) return
+  const kept = withChecks.value ? checks.value.map((check) => ({ name: check.name, record: check })) : []
+  const mine = startJob<FitInput, FitOutput>(
+    new Worker(new URL('../../workers/jobs/fit.worker.ts', import.meta.url), { type: 'module' }),
+    plain({ game: bareGame(bench.game!), files: files.value, kept }),
+  )
+  job = mine
+  try {
+    found.value = await mine.done
+  } catch (error) {
+    // another fit took its place, or the dialog was closed
+    if (error instanceof Cancelled) return
+    say(`These records could not be read: ${(error as Error).message}`, { tone: 'wrong' })
+  }
+  working.value = false
+}
+watch([files, withChecks], () => void fit())
+watch(open, (is) => is || job?.cancel())
+onBeforeUnmount(() => job?.cancel())
+
+const percent = (value: number): string => `${Math.round(value * 100)} %`
+const seconds = (value: number): string => `${(value / 1000).toFixed(2)} s`
+const FIGURES = [
+  ['notice', 'remembers a missed card', percent],
+  ['fade', 'loses each turn', percent],
+  ['first', 'before the first card', seconds],
+  ['second', 'before the second card', seconds],
+  ['spread', 'spread', (value: number) => value.toFixed(2)],
+] as const
+const figures = computed(() =>
+  FIGURES.map(([name, words, write]) => {
+    const fitted: Fitted | null = found.value?.fit[name] ?? null
+    return {
+      name,
+      words,
+      value: fitted ? write(fitted.value) : 'not known',
+      about: fitted
+        ? `${write(fitted.interval[0])} to ${write(fitted.interval[1])}`
+        : `on fewer than ${TOO_FEW}`,
+    }
+  }),
+)
+const mind = computed((): Mind | null => {
+  const { notice, fade, first, second, spread } = found.value?.fit ?? {}
+  if (!notice || !fade) return null
+  const { glance } = READY_MINDS[2]!.memory
+  const pace = READY_MINDS[2]!.pace
+  const name = 'Fitted'
+  const whole = (value: Fitted | null | undefined, other: number): number =>
+    Math.max(1, Math.round(value?.value ?? other))
+  return {
+    id: newId(
+      name,
+      props.minds.map(({ id }) => id),
+      'mind',
+    ),
+    name,
+    memory: { notice: +notice.value.toFixed(3), hold: null, fade: +fade.value.toFixed(3), blur: 0, glance },
+    pace: {
+      first: whole(first, pace.first),
+      second: whole(second, pace.second),
+      spread: +(spread?.value ?? pace.spread).toFixed(2),
+    },
+  }
+})
+function use(): void {
+  const made = mind.value!
+  bench.edit('add a fitted mind', (game) => {
+    game.minds = [...(game.minds ?? []), made]
+  })
+  emit('made', made.id)
+  open.value = false
+  tell('The fitted mind is among those of this game')
+}
+</script>
+
+<template>
+  <ModalDialog v-model="open" title="A mind that plays like your players" :width="760">
+    <div class="drop" @drop.prevent="take($event.dataTransfer?.files)" @dragover.prevent>
+      <p>
+        Drop records of this game here (NAME.play.json; Play saves them, and so does a program of your own).
+        <span class="soft">{{ files.length ? `${files.length} are here.` : '' }}</span>
+      </p>
+      <ElButton class="btn" @click="picker?.choose()">Choose records…</ElButton>
+      <ElCheckbox v-if="checks.length" v-model="withChecks">
+        with the {{ checks.length }} kept {{ checks.length === 1 ? 'check' : 'checks' }} of this game
+      </ElCheckbox>
+      <FilePicker ref="picker" label="Records to fit" accept=".json,application/json" multiple @take="take" />
+    </div>
+    <p v-if="working" class="soft" role="status">Fitting …</p>
+    <template v-if="found">
+      <p role="status">
+        {{ found.used }} {{ found.used === 1 ? 'record is' : 'records are' }} used; {{ found.fit.turns }}
+        {{ found.fit.turns === 1 ? 'turn tells' : 'turns tell' }} what was remembered<template
+          v-if="found.fit.turns < TOO_FEW"
+          >: too few, {{ TOO_FEW }} are needed</template
+        >.
+      </p>
+      <details v-if="found.left.length" class="left">
+        <summary>{{ found.left.length }} left out</summary>
+        <p v-for="{ name, why } in found.left.slice(0, 12)" :key="name" class="soft">{{ name }}: {{ why }}</p>
+      </details>
+      <div class="told">
+        <dl aria-label="The mind that fits">
+          <div v-for="{ name, words, value, about } in figures" :key="name">
+            <dt>{{ words }}</dt>
+            <dd>
+              <b>{{ value }}</b> <span class="soft">{{ about }}</span>
+            </dd>
+          </div>
+        </dl>
+        <table v-if="found.fit.curve.length" aria-label="Taken, by how long ago the twin was seen">
+          <thead>
+            <tr>
+              <th scope="col">seen</th>
+              <th scope="col" colspan="2">taken</th>
+            </tr>
+          </thead>
+          <tbody>
+            <tr v-for="{ ago, taken, of, interval } in found.fit.curve.slice(0, 10)" :key="ago">
+              <th scope="row">{{ ago }} {{ ago === 1 ? 'turn' : 'turns' }} ago</th>
+              <td>{{ taken }} of {{ of }}</td>
+              <td class="bar" aria-hidden="true">
+                <i :style="{ left: percent(interval[0]), width: percent(interval[1] - interval[0]) }" />
+                <b :style="{ left: percent(taken / of) }" />
+              </td>
+            </tr>
+          </tbody>
+        </table>
+      </div>
+    </template>
+    <template #buttons>
+      <ElButton class="btn" @click="open = false">Close</ElButton>
+      <ElButton class="btn main" :disabled="!mind || full" @click="use">Use it</ElButton>
+    </template>
+  </ModalDialog>
+</template>
+
+<style scoped>
+p {
+  margin: 0;
+}
+.drop {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 10px 16px;
+  padding: 16px;
+  border: 2px dashed var(--el-border-color-hover);
+  border-radius: var(--round-card);
+  margin-bottom: 12px;
+}
+.drop p {
+  flex: 1 0 100%;
+}
+.left p {
+  font-size: 14px;
+}
+.told {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+  margin-top: 10px;
+}
+dl {
+  margin: 0;
+}
+dl div {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--sand);
+}
+dt {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+dd {
+  margin: 0;
+}
+table {
+  align-self: start;
+  border-collapse: collapse;
+  font-size: 14px;
+}
+th,
+td {
+  padding: 3px 8px 3px 0;
+  font-weight: 400;
+  text-align: left;
+  white-space: nowrap;
+}
+thead th {
+  color: var(--ink-soft);
+}
+.bar {
+  position: relative;
+  width: 120px;
+}
+.bar i {
+  position: absolute;
+  top: 9px;
+  height: 6px;
+  border-radius: 3px;
+  background: #a9cfcd;
+}
+.bar b {
+  position: absolute;
+  top: 5px;
+  width: 4px;
+  height: 14px;
+  margin-left: -2px;
+  border-radius: 2px;
+  background: var(--lagoon);
+}
+@media (max-width: 700px) {
+  .told {
+    grid-template-columns: 1fr;
+  }
+}
+</style>
