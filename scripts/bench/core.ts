@@ -6,10 +6,12 @@ import { HOSTILE } from '../../src/core/testing/hostile.ts'
 import { prepareDeal, stepsReach, type Dealer } from '../../src/core/deal/deal.ts'
 import { draw } from '../../src/core/deal/draw.ts'
 import { streamOf } from '../../src/core/deal/seed.ts'
+import { READY_MINDS } from '../../src/core/settings/mind.ts'
 import { DEFAULTS, type Settings } from '../../src/core/settings/settings.ts'
 import { DEFAULT_BACK } from '../../src/core/deck/back.ts'
 import type { Game } from '../../src/core/game/game.ts'
 import type { Pair } from '../../src/core/deck/pair.ts'
+import { playGames } from '../../src/core/odds/games.ts'
 import { playPerfectMemory } from '../../src/core/odds/players.ts'
 import { checkOf, passed, runCheck } from '../../src/core/game/check.ts'
 import type { Input } from '../../src/core/play/events.ts'
@@ -210,6 +212,15 @@ const plainGames = middleTime((round) => {
   for (let i = 0; i < 500; i++)
     playPerfectMemory(newRound(rules, level.deal(`plain-${round}-${i}`), false), inOrder)
 })
+
+// Minds: games of an everyday one, beside those of a perfect memory, both through the machine.
+const everyday = READY_MINDS.find(({ id }) => id === 'everyday')!
+const playable = { settings: rules, dealer: level }
+const mindGames = middleTime((round) => void playGames(playable, everyday, `minds-${round}`, 1, 500))
+const share = plainGames / mindGames
+console.log(
+  `Minds: games of an everyday one are played ${share.toFixed(2)} times as fast as those of a perfect memory (at least 0.35 is the target) ${share < 0.35 ? 'FAIL' : 'ok'}`,
+)
 
 // Rough handling: inputs a second, beside games of a perfect memory on the same machine.
 const roughly = { inputs: 0, time: 0 }

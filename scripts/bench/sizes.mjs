@@ -6,6 +6,13 @@ import { ROOT } from '../tools/root.mjs'
 const app = `${ROOT}/dist/app`
 const size = (path) => gzipSync(readFileSync(path)).length
 
+/** The file of a chunk, by the end of what it was made of or its name. */
+const chunk = (end) => {
+  const manifest = JSON.parse(readFileSync(`${app}/.vite/manifest.json`, 'utf8'))
+  const found = Object.keys(manifest).find((key) => key.endsWith(end) || manifest[key].name === end)
+  return `${app}/${manifest[found].file}`
+}
+
 /** Every script and style that the entry and the shelf's own chunk import at once, from the build's manifest. */
 function firstLoad() {
   const manifest = JSON.parse(readFileSync(`${app}/.vite/manifest.json`, 'utf8'))
@@ -34,5 +41,8 @@ export function reportSizes() {
   const sum = (files) => [...files].reduce((bytes, file) => bytes + size(`${app}/${file}`), 0)
   line('First load of the shelf, JavaScript', sum(js), 230_000)
   line('First load of the shelf, CSS', sum(css), 60_000)
+  const charts = [...js].some((file) => chunk('chart').endsWith(file))
+  line(`ECharts, ${charts ? 'ON' : 'not on'} the first load`, size(chunk('chart')), charts ? 0 : 190_000)
+  line('The station Odds, beside ECharts', size(chunk('OddsStation.vue')), 25_000)
   line("Shipped file, the player's script", size(`${ROOT}/dist/player/player.js`), 30_000)
 }

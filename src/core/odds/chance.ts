@@ -20,11 +20,13 @@ export const happens = (stream: Stream, chance: number): boolean =>
   chance >= 1 || (chance > 0 && stream.next() >>> 0 < chance * TWO_32)
 
 /**
- * A draw from the standard normal distribution, of two numbers u and v of the stream: √(−2 ln((u + 1) / 2³²)) · cos(2π v / 2³²).
+ * Two draws from the standard normal distribution, of two numbers u and v of the stream, put into `into`: r cos φ and r sin φ, with r = √(−2 ln((u + 1) / 2³²)) and φ = 2π v / 2³².
  * Source: G. E. P. Box and M. E. Muller, "A Note on the Generation of Random Normal Deviates", Annals of Mathematical Statistics 29 (1958).
  */
-export function normal(stream: Stream): number {
+export function twoNormals(stream: Stream, into: Float64Array): void {
   const u = ((stream.next() >>> 0) + 1) / TWO_32
   const v = (stream.next() >>> 0) / TWO_32
-  return Math.sqrt(-2 * Math.log(u)) * Math.cos(2 * Math.PI * v)
+  const r = Math.sqrt(-2 * Math.log(u))
+  into[0] = r * Math.cos(2 * Math.PI * v)
+  into[1] = r * Math.sin(2 * Math.PI * v)
 }

@@ -2,7 +2,7 @@ import type { Cells } from '../deal/deal.ts'
 import { draw } from '../deal/draw.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import type { Mind } from '../settings/mind.ts'
-import { happens, normal, type MindStreams } from './chance.ts'
+import { happens, twoNormals, type MindStreams } from './chance.ts'
 import { cardCells } from './players.ts'
 import { Traces, type KnownPair } from './traces.ts'
 
@@ -19,6 +19,8 @@ export class MindPlayer {
   /** by cell: 1 while its card lies face down, or did when the turn began */
   private readonly down: Uint8Array
   private plan: KnownPair | null = null
+  /** the two draws that the pace of this turn rests on */
+  private readonly drawn = new Float64Array(2)
 
   constructor(mind: Mind, cells: Cells, columns: number, streams: MindStreams) {
     this.mind = mind
@@ -86,8 +88,10 @@ export class MindPlayer {
   /** How long after the board is ready, or after the first card, it presses; whole ms, 1 at least. */
   thought(card: 'first' | 'second'): number {
     const { spread, [card]: median } = this.mind.pace
-    const factor = spread > 0 ? Math.exp(spread * normal(this.streams.pacing)) : 1
-    return Math.max(1, Math.round(median * factor))
+    if (spread === 0) return median
+    const isFirst = card === 'first'
+    if (isFirst) twoNormals(this.streams.pacing, this.drawn)
+    return Math.max(1, Math.round(median * Math.exp(spread * this.drawn[isFirst ? 0 : 1]!)))
   }
 
   private holdOnly(): void {

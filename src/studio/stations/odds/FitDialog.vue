@@ -165,12 +165,17 @@ function use(): void {
             </tr>
           </thead>
           <tbody>
-            <tr v-for="{ ago, taken, of, interval } in found.fit.curve.slice(0, 10)" :key="ago">
-              <th scope="row">{{ ago }} {{ ago === 1 ? 'turn' : 'turns' }} ago</th>
-              <td>{{ taken }} of {{ of }}</td>
+            <tr v-for="row in found.fit.curve.slice(0, 10)" :key="row.ago">
+              <th scope="row">{{ row.ago }} {{ row.ago === 1 ? 'turn' : 'turns' }} ago</th>
+              <td>{{ row.taken }} of {{ row.of }}</td>
               <td class="bar" aria-hidden="true">
-                <i :style="{ left: percent(interval[0]), width: percent(interval[1] - interval[0]) }" />
-                <b :style="{ left: percent(taken / of) }" />
+                <i
+                  :style="{
+                    left: percent(row.interval[0]),
+                    width: percent(row.interval[1] - row.interval[0]),
+                  }"
+                />
+                <b :style="{ left: percent(row.taken / row.of) }" />
               </td>
             </tr>
           </tbody>

@@ -8,10 +8,8 @@ import { BOUNDS } from '../../../core/settings/settings.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { everTrue } from '../../parts/look/everTrue.ts'
 import { useBench } from '../../store/bench.ts'
-import { AXES, type Axis } from './density-chart.ts'
-import GamesView from './GamesView.vue'
+import { AXES, type Axis } from './axes.ts'
 import HangsPanel from './HangsPanel.vue'
-import LadderCurve from './LadderCurve.vue'
 import LuckPanel from './LuckPanel.vue'
 import MindCards from './MindCards.vue'
 import SolveSentence from './SolveSentence.vue'
@@ -45,6 +43,7 @@ const rows = computed(() =>
 /** what is told beside the games waits until they are there */
 const ready = computed(() => !working.value && !problem.value && rows.value.length > 0)
 const count = computed(() => Math.max(0, ...rows.value.map(({ played: { odds } }) => odds.games)))
+const complete = computed(() => done.value >= 1)
 const fewer = computed(() => ready.value && rows.value.some(({ played: { odds } }) => odds.games < GAMES))
 
 const who = useLocalStorage('lucky-twin.odds-who', 'everyday')
@@ -66,7 +65,10 @@ function setLimit(value: number): void {
   bench.replace(writeSettings(bench.game!, asked.value.level.id, section, patch), label)
   ask()
 }
-// loaded when it is asked for
+// what draws charts comes while the first games are played
+const GamesView = defineAsyncComponent(() => import('./GamesView.vue'))
+const LadderCurve = defineAsyncComponent(() => import('./LadderCurve.vue'))
+// loaded when they are asked for
 const MindSlip = defineAsyncComponent(() => import('./MindSlip.vue'))
 const FitDialog = defineAsyncComponent(() => import('./FitDialog.vue'))
 const fitting = ref(false)
@@ -92,7 +94,14 @@ function edit(one: Mind | null): void {
         </span>
         <ElSegmented v-model="axis" :options="axes" aria-label="Laid out by" />
         <ElButton v-if="working" class="btn" @click="games.cancel">Stop</ElButton>
-        <ElButton v-else class="btn" @click="isOld ? ask() : games.again()"><IconAgain />Again</ElButton>
+        <ElButton
+          v-else
+          class="btn"
+          :disabled="!isOld && complete"
+          :data-tip="!isOld && complete ? 'The same games would come to the same' : ''"
+          @click="isOld ? ask() : games.again()"
+          ><IconAgain />Again</ElButton
+        >
         <ElCheckbox v-model="byItself">by itself</ElCheckbox>
       </header>
       <MindCards

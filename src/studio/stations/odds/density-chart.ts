@@ -1,15 +1,12 @@
 import { LineChart } from 'echarts/charts'
 import { use } from 'echarts/core'
 import { countBins, kernelWidth, quantile, smooth } from '../../../core/odds/density.ts'
-import type { Measure } from '../../../core/odds/games.ts'
 import { BRICK, INK, LABEL, LINE, type ChartOption } from '../../parts/charts/chart.ts'
+import type { Axis } from './axes.ts'
 import type { Played } from './useGames.ts'
 
 use([LineChart])
 
-/** What the games of a level are laid out by. */
-export const AXES = ['time', 'turns', 'score', 'stars'] as const satisfies readonly Measure[]
-export type Axis = (typeof AXES)[number]
 /** A mind's games in its colour. */
 export type Row = { name: string; colour: string; played: Played }
 

@@ -4,7 +4,7 @@ import { wilson } from '../../../core/odds/wilson.ts'
 import type { Section } from '../../../core/settings/settings.ts'
 import { valueWords } from '../../parts/settings/setting-words.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
-import type { Axis } from './density-chart.ts'
+import type { Axis } from './axes.ts'
 
 /** A value of an axis, written for people; parts of a second and of a turn are left out. */
 export function numberOf(axis: Axis, value: number): string {

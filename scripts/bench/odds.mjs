@@ -1,0 +1,79 @@
+// What simulated players achieve, told in the browser: 4,000 games each of four minds on 6 × 6, beside the bare games on one thread.
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { availableParallelism, tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { beenHere } from '../tools/been-here.mjs'
+import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
+import { ROOT } from '../tools/root.mjs'
+import { served } from './frames.mjs'
+
+const RATIO = 3
+const GAMES = 4000
+/** those that are switched on for somebody who is new here */
+const MINDS = ['perfect', 'keen', 'everyday', 'fleeting']
+const MOST_WORKERS = 4
+
+/** One level of 18 pairs without any limit. */
+function game() {
+  const file = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
+  const level = {
+    id: 'six',
+    name: 'Six',
+    board: { rows: 6, columns: 6 },
+    clock: { mode: 'off' },
+    limits: { lives: null, turns: null },
+  }
+  return JSON.stringify({ ...file, id: 'odds-bench', title: 'Odds bench', levels: [level], checks: [] })
+}
+
+/** How long one thread needs for so many games of each mind, in ms, with what it takes to begin. */
+function oneThread(path, games) {
+  const minds = MINDS.flatMap((mind) => ['--mind', mind])
+  const began = performance.now()
+  execFileSync(process.execPath, [
+    `${ROOT}/scripts/lucky-twin.mjs`,
+    'odds',
+    path,
+    ...minds,
+    '--games',
+    `${games}`,
+  ])
+  return performance.now() - began
+}
+
+export async function reportOdds(executablePath) {
+  const folder = mkdtempSync(join(tmpdir(), 'odds-'))
+  const path = join(folder, 'odds-bench.game.json')
+  writeFileSync(path, game())
+  const bare = oneThread(path, GAMES) - oneThread(path, 1)
+  const { chromium } = await import('@playwright/test')
+  const { address, end } = await served()
+  const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS })
+  try {
+    const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
+    await beenHere(page)
+    await page.goto(address)
+    await page.getByRole('article').first().waitFor()
+    await page.getByLabel('Game files').setInputFiles(path)
+    await page.getByRole('heading', { name: 'Odds bench', exact: true }).waitFor()
+    await page.goto(`${address}/games/odds-bench/play/six`)
+    await page.getByRole('grid').waitFor()
+    const began = performance.now()
+    await page.getByRole('link', { name: 'Odds', exact: true }).click()
+    await page.getByRole('heading', { name: /^Six, [1-9][\d,]* games a mind$/ }).waitFor()
+    const first = performance.now() - began
+    await page.getByRole('heading', { name: 'Six, 4,000 games a mind' }).waitFor()
+    await page.getByRole('button', { name: 'Again', exact: true }).waitFor()
+    const whole = performance.now() - began
+    const workers = Math.min(MOST_WORKERS, availableParallelism())
+    const ratio = whole / (bare / workers)
+    console.log(
+      `Odds, four minds on 6 × 6: told whole in ${ratio.toFixed(2)} × the bare games on one thread divided by ${workers} workers (${RATIO} is the target), first figures after ${(first / 1000).toFixed(2)} s of ${(whole / 1000).toFixed(2)}, the station's opening included, ${ratio > RATIO ? 'FAIL' : 'ok'}`,
+    )
+  } finally {
+    await browser.close()
+    end()
+    rmSync(folder, { recursive: true })
+  }
+}
