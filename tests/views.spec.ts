@@ -101,7 +101,7 @@ test('every view has its own address and title, and Alt with a figure goes from 
 }) => {
   await openStation(page, 'deck')
   await expect(page).toHaveTitle("The Clockmaker's Drawer · Lucky Twin")
-  const stations = ['deck', 'deal', 'rules', 'play', 'ship']
+  const stations = ['deck', 'deal', 'rules', 'play', 'odds', 'ship']
   for (const [i, path] of stations.entries()) {
     await page.keyboard.press(`Alt+${i + 1}`)
     await expect(page).toHaveURL(new RegExp(`/games/clockmakers-drawer/${path}`))
