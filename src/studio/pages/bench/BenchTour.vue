@@ -1,40 +1,23 @@
 <script setup lang="ts">
 import { ElTour, ElTourStep } from 'element-plus'
+import { STATION_NAMES, STATIONS, type Station } from '../stations.ts'
 
-/** A first walk along the bench: six stops, each at the place that it is about. */
+/** A first walk along the bench: a stop at each station. */
 const open = defineModel<boolean>({ required: true })
 
-const STOPS = [
-  {
-    at: 'nav a:nth-child(1)',
-    title: 'Deck',
-    words:
-      'Make pairs from pictures, your own images, words or letters. The light table shows them all, and which of them look too much alike.',
-  },
-  {
-    at: 'nav a:nth-child(2)',
-    title: 'Deal',
-    words: 'Say how large the board is, which pairs lie on it and how they are dealt. See how fair that is.',
-  },
-  {
-    at: 'nav a:nth-child(3)',
-    title: 'Rules',
-    words:
-      'Read how a turn goes, sentence by sentence. Every underlined word can be changed where it stands.',
-  },
-  {
-    at: 'nav a:nth-child(4)',
-    title: 'Play',
-    words: 'Try the game, go back to any turn, and keep a game that went right as a check.',
-  },
-  { at: 'nav a:nth-child(5)', title: 'Ship', words: 'Take the game away as one file that anyone can play.' },
-  {
-    at: '.state',
-    title: 'Nothing is lost',
-    words:
-      'Your work is kept in this browser as you go, and every step can be undone. The question mark shows all keys, and this walk again.',
-  },
-]
+const WORDS: Record<Station, string> = {
+  deck: 'Make pairs from pictures, your own images, words or letters. The light table shows them all, and which of them look too much alike.',
+  deal: 'Say how large the board is, which pairs lie on it and how they are dealt. See how fair that is.',
+  rules: 'Read how a turn goes, sentence by sentence. Every underlined word can be changed where it stands.',
+  play: 'Try the game, go back to any turn, and keep a game that went right as a check.',
+  odds: 'Let simulated players play thousands of games: who wins, and which number makes it right.',
+  ship: 'Take the game away as one file that anyone can play. Nothing is lost: your work is kept in this browser, and every step can be undone. The question mark shows all keys, and this walk again.',
+}
+const STOPS = STATIONS.map((station, place) => ({
+  at: `nav a:nth-child(${place + 1})`,
+  title: STATION_NAMES[station],
+  words: WORDS[station],
+}))
 const targetOf = (at: string) => (): HTMLElement | null => document.querySelector(`.top ${at}`)
 </script>
 
