@@ -126,4 +126,18 @@ li {
   overflow: hidden;
   text-overflow: ellipsis;
 }
+/* where it is narrow, a moment has its choice and its volume below it */
+@media (max-width: 760px) {
+  li {
+    grid-template-columns: auto minmax(0, 1fr) auto;
+  }
+  .name {
+    grid-column: 2 / -1;
+  }
+  .name + span,
+  .file,
+  .under {
+    grid-column: 2;
+  }
+}
 </style>
