@@ -207,6 +207,11 @@ test('a mind of its own is copied, edited, read from a file, and kept in the gam
   await expect(mindCard(page, 'Tick')).toHaveCount(0)
   await page.keyboard.press('Control+z')
   await expect(mindCard(page, 'Tick')).toBeVisible()
+
+  // where the only ones that play are of another game, an everyday one does
+  for (const name of ['Perfect', 'Keen', 'Everyday', 'Fleeting']) await mindCard(page, name).click()
+  await openStation(page, 'odds', 'signal-room')
+  await expect(winsOf(page, 'Everyday')).toBeVisible()
 })
 
 test('figures that are out of date are counted again by themselves, or when asked', async ({ page }) => {

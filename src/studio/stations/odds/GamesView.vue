@@ -59,9 +59,10 @@ const height = computed(() => `${ABOVE + props.rows.length * ROW + BELOW}px`)
 const label = computed(() =>
   [
     `Games by ${props.axis}`,
-    ...props.rows.map(
-      ({ name, played }) =>
-        `${name}: ${number(played.odds[props.axis === 'stars' ? 'turns' : props.axis].mean)} on average`,
+    ...props.rows.map(({ name, played }) =>
+      props.axis === 'stars'
+        ? `${name}: ${(played.odds.stars ?? []).map((count, stars) => `${stars} in ${count} games`).join(', ')}`
+        : `${name}: ${number(played.odds[props.axis].mean)} on average`,
     ),
   ].join('. '),
 )

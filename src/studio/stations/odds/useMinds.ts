@@ -13,25 +13,32 @@ export type ShownMind = { mind: Mind; colour: string; on: boolean; own: boolean 
 export function useMinds() {
   const bench = useBench()
   const on = useLocalStorage<string[]>('lucky-twin.odds-minds', ['perfect', 'keen', 'everyday', 'fleeting'])
+  /** of those that this game has: the choice is kept for all games, and a game's own minds may be gone */
+  const there = computed(() => {
+    const ids = [...READY_MINDS, ...(bench.game!.minds ?? [])].map(({ id }) => id)
+    const left = on.value.filter((id) => ids.includes(id))
+    return left.length ? left : ['everyday']
+  })
+  const isOn = (id: string): boolean => there.value.includes(id)
   const minds = computed((): ShownMind[] => [
     ...READY_MINDS.map((mind, i) => ({
       mind,
       colour: READY_COLOURS[i]!,
-      on: on.value.includes(mind.id),
+      on: isOn(mind.id),
       own: false,
     })),
     ...(bench.game!.minds ?? []).map((mind, i) => ({
       mind,
       colour: OWN_COLOURS[i % OWN_COLOURS.length]!,
-      on: on.value.includes(mind.id),
+      on: isOn(mind.id),
       own: true,
     })),
   ])
   const playing = computed(() => minds.value.filter((one) => one.on))
   /** Lets a mind play, or not; one is always left. */
   function toggle(id: string): void {
-    const next = on.value.includes(id) ? on.value.filter((one) => one !== id) : [...on.value, id]
-    if (minds.value.some(({ mind }) => next.includes(mind.id))) on.value = next
+    const next = isOn(id) ? there.value.filter((one) => one !== id) : [...there.value, id]
+    if (next.length) on.value = next
   }
   return { minds, playing, toggle }
 }
