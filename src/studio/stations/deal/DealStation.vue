@@ -151,5 +151,14 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
     grid-template: 60vh auto auto / minmax(0, 1fr);
     overflow-y: auto;
   }
+  .above {
+    margin: 12px;
+  }
+  .above header {
+    padding: 8px 8px 0;
+  }
+  .side {
+    overflow: visible;
+  }
 }
 </style>

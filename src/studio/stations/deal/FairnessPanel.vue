@@ -158,7 +158,11 @@ onBeforeUnmount(cancel)
 }
 @media (max-width: 760px) {
   .fairness {
-    grid-template-columns: 1fr;
+    grid-template-columns: minmax(0, 1fr);
+  }
+  .idle .run,
+  .idle .buttons {
+    flex-wrap: wrap;
   }
 }
 </style>
