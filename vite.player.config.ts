@@ -1,19 +1,23 @@
 import Icons from 'unplugin-icons/vite'
 import { defineConfig } from 'vite'
 
-/** The player as one script and one style sheet, which go into every shipped file. */
-export default defineConfig({
-  plugins: [Icons({ compiler: 'raw', scale: 1 })],
-  publicDir: false,
-  build: {
-    outDir: 'dist/player',
-    target: 'es2022',
-    lib: {
-      entry: 'src/player/shipped.ts',
-      formats: ['iife'],
-      name: 'LuckyTwin',
-      fileName: () => 'player.js',
-      cssFileName: 'player',
+/** The player as one script and one style sheet, which go into every shipped file; the mode `rivals` makes the script in which minds play too. */
+export default defineConfig(({ mode }) => {
+  const rivals = mode === 'rivals'
+  return {
+    plugins: [Icons({ compiler: 'raw', scale: 1 })],
+    publicDir: false,
+    build: {
+      outDir: 'dist/player',
+      emptyOutDir: !rivals,
+      target: 'es2022',
+      lib: {
+        entry: rivals ? 'src/player/shipped-rivals.ts' : 'src/player/shipped.ts',
+        formats: ['iife'],
+        name: 'LuckyTwin',
+        fileName: () => (rivals ? 'player-rivals.js' : 'player.js'),
+        cssFileName: 'player',
+      },
     },
-  },
+  }
 })

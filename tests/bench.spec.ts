@@ -275,13 +275,16 @@ test.describe('Play', () => {
 })
 
 test.describe('a new game', () => {
+  /** What a new game is of; the ways to begin below may be called the same. */
+  const kindOf = (page: Page, kind: string) =>
+    page.getByRole('radiogroup', { name: 'What is on the cards?' }).getByText(kind, { exact: true })
   for (const [kind, first] of [
     ['Pictures', 'Gear'],
     ['Letters, numbers', 'A'],
   ] as const)
     test(`of ${kind} opens on a bench that can be played at once`, async ({ page }) => {
       await page.goto('/')
-      await page.getByText(kind, { exact: true }).click()
+      await kindOf(page, kind).click()
       await page.getByLabel('How many pairs?').fill('7')
       await page.getByRole('button', { name: 'Make it' }).click()
       await expect(tiles(page).first()).toHaveText(first)
@@ -290,7 +293,7 @@ test.describe('a new game', () => {
     })
   test('of words begins with its own words, and no others', async ({ page }) => {
     await page.goto('/')
-    await page.getByText('Words and meanings', { exact: true }).click()
+    await kindOf(page, 'Words and meanings').click()
     await page.getByRole('button', { name: 'Write the words…' }).click()
     const dialog = page.getByRole('dialog', { name: 'A game of words' })
     await dialog.getByRole('textbox', { name: 'Words' }).fill('sun;soleil;sky\nmoon;lune;sky')

@@ -11,6 +11,7 @@ const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel:
 export async function buildPlayer() {
   await layOutPictures(ROOT)
   await build(config('vite.player.config.ts'))
+  await build({ ...config('vite.player.config.ts'), mode: 'rivals' })
 }
 
 /** The server, the command line and what the scripts run. */

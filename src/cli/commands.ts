@@ -12,6 +12,7 @@ import { findingsOf } from '../core/findings/findings.ts'
 import { findingLine } from '../core/findings/words.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel, type Level, resolveLevel } from '../core/settings/levels.ts'
+import { hasRivals } from '../core/settings/seats.ts'
 import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -188,7 +189,7 @@ export async function ship(path: string, to: string, player: string, out: Out): 
   }
   if (stops.length) return 1
   const html = shipHtml(game, art.value, {
-    script: readFileSync(`${player}/player.js`, 'utf8'),
+    script: readFileSync(`${player}/${hasRivals(game) ? 'player-rivals' : 'player'}.js`, 'utf8'),
     style: readFileSync(`${player}/player.css`, 'utf8'),
   })
   try {

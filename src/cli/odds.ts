@@ -1,6 +1,5 @@
-import { prepareDeal } from '../core/deal/deal.ts'
 import { isSeed } from '../core/deal/seed.ts'
-import { playGames, type Playable } from '../core/odds/games.ts'
+import { playableOf, playGames, SEED, type Playable } from '../core/odds/games.ts'
 import { OddsTally, type Mean, type Odds } from '../core/odds/odds-of.ts'
 import { quoted } from '../core/result.ts'
 import { resolveLevel } from '../core/settings/levels.ts'
@@ -9,7 +8,6 @@ import { levelOf, type Out } from './commands.ts'
 import { gameAt, mindAt, Unusable } from './files.ts'
 
 const GAMES = 1000
-const SEED = 'odds'
 export type OddsOptions = {
   level?: string
   mind?: string[]
@@ -28,16 +26,14 @@ export function odds(path: string, options: OddsOptions, out: Out): number {
   if (!isSeed(`${seed}-${games}`)) throw new Unusable(`--seed: ${quoted(seed)} is too long, or empty`)
   let code = 0
   for (const level of levels) {
-    const settings = resolveLevel(game, level)
-    const dealer = prepareDeal(game.deck.pairs, settings)
-    if (!dealer.ok) {
-      out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+    const playable = playableOf(game, resolveLevel(game, level))
+    if (!playable.ok) {
+      out.tell(`${level.id}: ${playable.problem.at}: ${playable.problem.message}`)
       code = 1
       continue
     }
-    const playable = { settings, dealer: dealer.value }
     for (const mind of minds) {
-      const told = playedOdds(playable, mind, seed, games)
+      const told = playedOdds(playable.value, mind, seed, games)
       if (told.games < games)
         out.tell(`${level.id}  ${mind.id}: games are long here; only ${told.games} were played, not ${games}`)
       out.print(

@@ -1,9 +1,9 @@
 import { InvalidArgumentError } from 'commander'
 import { writeFileSync } from 'node:fs'
-import { prepareDeal } from '../core/deal/deal.ts'
 import { writeGame } from '../core/files/game-file.ts'
 import { fitMind, TOO_FEW, type Fit, type Fitted } from '../core/odds/fit.ts'
 import { gatherShown } from '../core/odds/fit-records.ts'
+import { playableOf, SEED } from '../core/odds/games.ts'
 import { LEVERS, leverPatch, type Lever } from '../core/odds/levers.ts'
 import { solve as solveFor, type Solved } from '../core/odds/solve.ts'
 import { resolveLevel, writeSettings } from '../core/settings/levels.ts'
@@ -37,15 +37,14 @@ export function shareOf(text: string): number {
 export function solve(path: string, options: SolveOptions, out: Out): number {
   const game = gameAt(path)
   const level = levelOf(game, options.level)
-  const settings = resolveLevel(game, level)
-  const dealer = prepareDeal(game.deck.pairs, settings)
-  if (!dealer.ok) {
-    out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+  const playable = playableOf(game, resolveLevel(game, level))
+  if (!playable.ok) {
+    out.tell(`${level.id}: ${playable.problem.at}: ${playable.problem.message}`)
     return 1
   }
   const mind = mindOf(options.mind)
   const { by, win: share } = options
-  const solved = solveFor({ settings, dealer: dealer.value }, { mind, by, share }, options.seed ?? 'odds')
+  const solved = solveFor(playable.value, { mind, by, share }, options.seed ?? SEED)
   if (options.json) out.print(JSON.stringify({ level: level.id, mind: mind.id, by, win: share, ...solved }))
   else out.print(solvedWords(solved, by))
   if (!solved.ok) return 1

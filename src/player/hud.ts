@@ -136,7 +136,7 @@ export class Hud {
 
   /** Who sits at the table, with what each has won; whose turn it is stands out, and is said. */
   private drawSeats(): void {
-    const { round } = this.table
+    const { round, settings } = this.table
     const names = playerNames(this.table)
     const seats = round?.seats ?? []
     this.seats.hidden = seats.length === 0
@@ -148,7 +148,7 @@ export class Hud {
       const now = at === round!.player && !isOver(round!)
       const pairs = `${matches} ${matches === 1 ? 'pair' : 'pairs'}`
       this.put(name!, names[at]!)
-      this.put(turn!, now ? ' (your turn): ' : ': ')
+      this.put(turn!, now ? (settings.players.minds[at] ? ' (plays now): ' : ' (your turn): ') : ': ')
       this.put(won!, `${pairs}, ${grouped(score)} ${score === 1 ? 'point' : 'points'}`)
       if (now) seat.setAttribute('aria-current', 'true')
       else seat.removeAttribute('aria-current')

@@ -29,6 +29,7 @@ import {
   standTable,
   tick,
   timeNow,
+  type Rivals,
   type Table,
 } from './table.ts'
 
@@ -49,6 +50,8 @@ export type PlayerOptions = {
   /** where the players' own names are kept; without it they are not asked */
   keepNames?: Keep
   glass?: boolean
+  /** lets minds play where the game gives them a seat */
+  rivals?: Rivals
   /** called after anything happened: a deal, an input, something falling due */
   onChange?: (table: Readonly<Table>) => void
 }
@@ -75,7 +78,7 @@ const BRIEF = 2000
 /** Puts a table into `host` and deals. The one table: the shipped game and the studio's Play both call this. */
 export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const { game, keep = null, keepGame = null, keepNames = null } = options
-  const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!)
+  const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!, options.rivals)
   table.glass = options.glass ?? false
   table.ownNames = readNames(keepNames)
   let wereAsked = keepNames === null
@@ -104,6 +107,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     deal: (level) => again(level.id),
     close: resume,
     name,
+    rival,
   })
   const celebration = newCelebration(table, felt)
   const keeper = newOpenKeeper(keepGame, table)
@@ -145,13 +149,15 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (events.length) {
       announcer.tell(events)
       if (events.some(({ kind }) => kind === 'won')) {
-        isRecord = keepBest(keep, table.level.id, resultOf(table.round!))
+        // against a rival that was chosen it is another game than the level's own
+        isRecord = !table.rival && keepBest(keep, table.level.id, resultOf(table.round!))
         celebration.begin()
       }
       keeper.changed()
     }
     if (events.length || stale === 'cards') board.draw()
     root.classList.toggle('lt-is-won', table.round?.phase === 'won')
+    root.classList.toggle('lt-theirs', table.seated?.haveTurn)
     if (events.length) options.onChange?.(table)
     stale = 'nothing'
     hud.draw()
@@ -191,7 +197,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     announcer.dealt()
     keeper.changed()
     options.onChange?.(table)
-    if (!wereAsked && table.round?.seats) {
+    if (!wereAsked && (table.round?.seats || table.rivals?.mayChoose(table))) {
       wereAsked = true
       open('who')
     }
@@ -205,9 +211,16 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     keyboardGoesToBoard = true
   }
 
+  /** The same deal, against a mind. */
+  function rival(mind: string): void {
+    table.rival = mind
+    again(undefined, table.seed)
+  }
+
   function input(what: Parameters<typeof act>[1]): void {
     if (table.panel !== 'none' && what.do === 'press') return
     tick(table)
+    if (table.seated?.haveTurn) return loop.ask()
     act(table, what)
     loop.ask()
   }
@@ -272,13 +285,14 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   }
 
   /** A new round from a panel: the keyboard comes back to the board. */
-  function again(level?: string): void {
-    deal(level)
+  function again(level?: string, seed?: string): void {
+    deal(level, seed)
     keyboardGoesToBoard = true
   }
 
   const left = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
   wereAsked ||= left !== null
+  table.rival = left?.rival ?? ''
   deal(left?.level, left?.seed ?? options.seed)
   if (left) {
     stand(left.inputs, left.at)

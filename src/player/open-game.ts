@@ -7,7 +7,7 @@ import type { Keep } from './best.ts'
 import type { Table } from './table.ts'
 
 /** A game that is not over, as it is kept for the next visit: enough to play it again up to where it stood. */
-export type OpenGame = { level: string; seed: string; inputs: Input[]; at: number }
+export type OpenGame = { level: string; seed: string; rival?: string; inputs: Input[]; at: number }
 
 /** How long changes are gathered before the open game is kept, in ms. */
 const KEEP_AFTER = 1000
@@ -20,8 +20,9 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
     timer = 0
     if (!keep || !table.round) return
     const open = table.inputs.some((input) => input.do === 'press') && !isOver(table.round)
-    const { level, seed, inputs, round } = table
-    keep.write(open ? JSON.stringify({ level: level.id, seed, inputs, at: round.at } satisfies OpenGame) : '')
+    const { level, seed, rival, inputs, round } = table
+    const game = { level: level.id, seed, rival, inputs, at: round.at } satisfies OpenGame
+    keep.write(open ? JSON.stringify(game) : '')
   }
   function changed(): void {
     if (keep) timer ||= window.setTimeout(now, KEEP_AFTER)

@@ -21,6 +21,8 @@ export type PanelActs = {
   close(): void
   /** takes what the players call themselves, by their place at the table */
   name(names: string[]): void
+  /** takes the mind that one who plays alone plays against; '' for none */
+  rival(mind: string): void
   /** makes the panel small, or whole again; out: whether it is small now */
   peek(): boolean
 }
@@ -40,7 +42,9 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
     case 'problem':
       return panel('This level cannot be dealt', [element('p', '', `${table.problem}.`)], [])
     case 'who':
-      return whoPanel(table, acts.name)
+      return table.rivals?.mayChoose(table)
+        ? table.rivals.panel(table, acts.rival)
+        : whoPanel(table, acts.name)
     case 'brief':
       return briefPanel(table, acts)
     case 'levels':

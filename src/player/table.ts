@@ -10,6 +10,20 @@ import { isOver, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
 
+/** Minds that sit at the table: whether one of them has the turn, and what they press up to a time (ms since the deal). */
+export type Seated = { readonly haveTurn: boolean; next(now: number): Input | null }
+/** What a player can do with minds at the table. Left out where there are none, so that nobody has to load them. */
+export type Rivals = {
+  /** the settings of a round, with the rival that was chosen */
+  settle(table: Readonly<Table>, settings: Settings): Settings
+  /** who plays beside persons in the round that lies on the table; null if nobody does */
+  seat(table: Readonly<Table>): Seated | null
+  /** whether one who plays alone is to be asked whom to play against */
+  mayChoose(table: Readonly<Table>): boolean
+  /** asks for it; `choose` takes the id of a mind, or '' for none */
+  panel(table: Readonly<Table>, choose: (mind: string) => void): HTMLElement
+}
+
 /** `who`: the players say their names; `brief`: a short result before the next level begins by itself */
 type Panel = 'none' | 'who' | 'pause' | 'result' | 'brief' | 'levels' | 'problem'
 
@@ -41,13 +55,17 @@ export type Table = {
   sound: boolean
   /** what the players call themselves, by their place at the table; empty where the game's own name holds */
   ownNames: readonly string[]
+  readonly rivals: Rivals | null
+  /** the id of the mind that one who plays alone chose to play against, '' for none */
+  rival: string
+  seated: Seated | null
   /** the cell that the keyboard stands on */
   cursor: number
   /** how many of the round's events have been heard and told */
   heard: number
 }
 
-export function newTable(game: Game, art: Art, level: Level): Table {
+export function newTable(game: Game, art: Art, level: Level, rivals: Rivals | null = null): Table {
   return {
     game,
     art,
@@ -65,6 +83,9 @@ export function newTable(game: Game, art: Art, level: Level): Table {
     glass: false,
     sound: true,
     ownNames: [],
+    rivals,
+    rival: '',
+    seated: null,
     cursor: 0,
     heard: 0,
   }
@@ -72,7 +93,8 @@ export function newTable(game: Game, art: Art, level: Level): Table {
 
 /** A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are laid instead of what the seed gives. */
 export function dealTable(table: Table, level: Level, seed?: string, cells?: Cells): void {
-  const settings = resolveLevel(table.game, level)
+  const own = resolveLevel(table.game, level)
+  const settings = table.rivals?.settle(table, own) ?? own
   const fresh = crypto.getRandomValues(new Uint32Array(1))[0]!
   table.level = level
   table.settings = settings
@@ -84,10 +106,14 @@ export function dealTable(table: Table, level: Level, seed?: string, cells?: Cel
   table.held = false
   const dealer = prepareDeal(table.game.deck.pairs, settings)
   table.round = dealer.ok ? newRound(settings, cells ?? dealer.value.deal(table.seed)) : null
+  sit(table)
   table.problem = dealer.ok ? '' : dealer.problem.message
   table.panel = dealer.ok ? 'none' : 'problem'
   table.cursor = Math.max(0, table.round?.states.findIndex((state) => state !== null) ?? 0)
 }
+
+/** Gives minds their seats at a new round. */
+const sit = (table: Table): void => void (table.seated = table.rivals?.seat(table) ?? null)
 
 /** The round's time now, in whole ms since the deal. */
 export const timeNow = (table: Table): number =>
@@ -108,6 +134,7 @@ export function standTable(table: Table, inputs: readonly Input[], at: number): 
   if (!table.round) return
   const { round, inputs: used } = standingWhen(table.settings, table.round.cells, inputs, at)
   table.round = round
+  sit(table)
   table.inputs = used
   table.heard = round.events!.length
   table.endsAt = NaN
@@ -115,11 +142,16 @@ export function standTable(table: Table, inputs: readonly Input[], at: number): 
   table.held = true
 }
 
-/** Lets time pass up to now. Out: whether the panel for the end is due. */
+/** Lets time pass up to now; minds press as it passes. Out: whether the panel for the end is due. */
 export function tick(table: Table): boolean {
   const { round } = table
   if (!round) return false
-  advance(round, timeNow(table))
+  const now = timeNow(table)
+  for (let input; (input = table.seated?.next(now));) {
+    table.inputs.push(input)
+    apply(round, input)
+  }
+  advance(round, now)
   if (isOver(round) && Number.isNaN(table.endsAt)) table.endsAt = endOf(round) + table.settings.finish.wait
   return table.panel === 'none' && round.at >= table.endsAt
 }

@@ -17,15 +17,18 @@ export function readNames(keep: Keep | null): string[] {
   }
 }
 
-/** Asks before the game who sits where. An empty field leaves the name that the game gives. */
+/** Asks before the game which persons sit where. An empty field leaves the name that the game gives. */
 export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
-  const fields = table.settings.players.names.map((given, at) => {
+  const { names, minds } = table.settings.players
+  const fields = names.map((given, at) => {
     const field = element('input', 'lt-name')
     field.maxLength = LENGTHS.player
     field.placeholder = given
     field.value = table.ownNames[at] ?? ''
     field.autocomplete = 'off'
-    return { field, label: element('label', 'lt-who', element('span', '', given), field) }
+    const label = element('label', 'lt-who', element('span', '', given), field)
+    label.hidden = !!minds[at]
+    return { field, label }
   })
   const start = button(
     'lt-button lt-main',

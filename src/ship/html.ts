@@ -4,7 +4,7 @@ import { fromUint8Array } from 'js-base64'
 import { gameElement } from '../core/files/shipped-page.ts'
 import type { Game } from '../core/game/game.ts'
 
-/** The built player: dist/player/player.js and player.css. */
+/** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, and player.css. */
 export type BuiltPlayer = { script: string; style: string }
 
 const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }

@@ -3,9 +3,10 @@ import { cellIndex } from '../board/cells.ts'
 import { imagesOf, soundsOf } from '../game/own-files.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel } from '../settings/levels.ts'
+import { mindsOf } from '../settings/seats.ts'
 import { migrateGame } from '../game/migrations.ts'
 import { gameSchema, gameShape } from '../game/schema.ts'
-import { bad, good, type Result } from '../result.ts'
+import { bad, good, quoted, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
 import { checkSoundUrl } from './sound.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
@@ -32,7 +33,12 @@ export function gameFrom(value: unknown): Result<Game> {
   if (!head.ok) return head
   const read = readWith(gameSchema, migrateGame(head.value.rest, head.value.version))
   if (!read.ok) return read
-  return ownFilesAreWrong(read.value) ?? gapsAreWrong(read.value) ?? good(read.value)
+  return (
+    ownFilesAreWrong(read.value) ??
+    gapsAreWrong(read.value) ??
+    mindsAreMissing(read.value) ??
+    good(read.value)
+  )
 }
 
 function ownFilesAreWrong(game: Game): Result<never> | null {
@@ -68,6 +74,18 @@ function gapsAreWrong(game: Game): Result<never> | null {
       seen.add(name)
     }
   }
+  return null
+}
+
+function mindsAreMissing(game: Game): Result<never> | null {
+  const known = new Set(mindsOf(game).map(({ id }) => id))
+  const tables = [
+    { at: 'house', minds: game.house.players.minds },
+    ...game.levels.map(({ players }, i) => ({ at: `levels[${i}]`, minds: players?.minds ?? [] })),
+  ]
+  for (const { at, minds } of tables)
+    for (const [i, id] of minds.entries())
+      if (id !== null && !known.has(id)) return bad(`${at}.players.minds[${i}]`, `no mind ${quoted(id)} here`)
   return null
 }
 

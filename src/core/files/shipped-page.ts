@@ -1,5 +1,6 @@
 import { bad, type Result } from '../result.ts'
 import type { Game } from '../game/game.ts'
+import { seatedMinds } from '../settings/seats.ts'
 import { notAGame } from './file-kind.ts'
 import { GAME_FORMAT, GAME_VERSION, gameFrom } from './game-file.ts'
 import { parseJson } from './read-json.ts'
@@ -18,8 +19,11 @@ const safeJson = (value: unknown): string =>
 
 /** The element of a page that holds its game. In: a game, and its library pictures as data URLs by name. */
 export function gameElement(game: Game, art: Record<string, string>): string {
-  // the author's own checks and minds are nothing to players
-  const { checks: _checks, minds: _minds, ...played } = game
+  // the author's own checks are nothing to players, nor are minds that have no seat
+  const { checks: _checks, minds = [], ...rest } = game
+  const seated = seatedMinds(game)
+  const kept = minds.filter(({ id }) => seated.has(id))
+  const played = kept.length ? { ...rest, minds: kept } : rest
   return `${BEGIN}${safeJson({ version: GAME_VERSION, game: played, art })}${END}`
 }
 

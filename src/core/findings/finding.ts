@@ -1,4 +1,5 @@
 import type { DealCode } from '../deal/deal.ts'
+import type { Lever } from '../odds/levers.ts'
 import type { Limit } from '../odds/winning.ts'
 import type { Section } from '../settings/settings.ts'
 
@@ -17,6 +18,18 @@ type Values = {
   'cannot-be-won': { by: 'turns'; pairs: number; turns: number } | { by: 'clock' }
   /** a perfect memory wins so many of so many games under this limit alone; `games` 0: fewer than 1 of 20. With `enough` it wins 9 of 10; null: not worked out, or there is none. */
   'needs-luck': { by: Limit; limit: number; won: number; games: number; enough: number | null }
+  /** everyday players won so many of so many games; `enough`: with this value 7 of 10 of them win; null: not worked out, or there is none */
+  'hardly-won': { by: Lever; won: number; games: number; enough: number | null }
+  /** fleeting players won so many of so many games, although there is a limit; with `enough` 9 of 10 of them win */
+  'hardly-lost': { by: Lever; won: number; games: number; enough: number | null }
+  /** everyday players win more than on the level before, by its name: so many of so many games there and here, 0 of 0 where nothing can be lost; with `enough` they win as many */
+  'easier-than-before': {
+    before: string
+    there: { won: number; games: number }
+    here: { won: number; games: number }
+    by: Lever | null
+    enough: number | null
+  }
   'missing-alt': { pair: string }
   'missing-alt-behind': Record<never, never>
   /** the first of them by name, and how many more there are */
@@ -49,6 +62,10 @@ export function whereText({ level, section, key }: Where): string {
   const at = key.startsWith('[') || !key ? `${section}${key}` : `${section}.${key}`
   return level === null ? at : `levels[${level}].${at}`
 }
+
+/** Whether minds came to a finding: Odds shows more of it. */
+export const isOfMinds = ({ code }: Finding): boolean =>
+  code === 'hardly-won' || code === 'hardly-lost' || code === 'easier-than-before'
 
 /** Whether a finding is about how a board is filled and dealt. */
 export const isDealing = ({ where }: Finding): boolean =>

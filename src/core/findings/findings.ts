@@ -1,17 +1,24 @@
 import { drawnPairs, tagsOf } from '../deck/select.ts'
 import { cellIndex, openCells } from '../board/cells.ts'
-import { prepareDeal } from '../deal/deal.ts'
+import { prepareDeal, type Dealer } from '../deal/deal.ts'
 import { frameOf, touchSize, type FrameName } from '../board/frames.ts'
 import { TOUCHABLE } from '../board/geometry.ts'
+import { playableOf, type Playable } from '../odds/games.ts'
+import { LEVER_PLACES } from '../odds/levers.ts'
+import { EVERYDAY, limitsOf, type Tried } from '../odds/minded.ts'
 import { BY_LUCK, valueToWin, winsUnder, type Limit } from '../odds/winning.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game } from '../game/game.ts'
 import { type Level, resolveLevel } from '../settings/levels.ts'
 import type { Section, Settings } from '../settings/settings.ts'
+import { fareOn, foundByMinds, isEasier, wayOut, type Fare } from './by-minds.ts'
 import type { Finding, FindingCode, FindingOf, Where } from './finding.ts'
 
-/** Of so many levels that cannot be dealt it is worked out how many steps their boards would hold; of more it would take too long. */
+/** Of so many levels with such findings it is worked out which value would mend them; of more it would take too long. */
 const MOST_WORKED_OUT = 5
+const WORKED_OUT: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'hardly-won', 'hardly-lost'])
+/** So many turns a mind plays on each level at most, to see how it fares; fewer on long ladders. */
+const TURNS = { most: 8000, fewest: 2500, levels: 25 } as const
 
 /**
  * All findings of a game, levels in ladder order, then the deck. `pictures` are the names in the picture library;
@@ -37,8 +44,14 @@ function findAll(game: Game, pictures: ReadonlySet<string> | undefined): Finding
   let workedOut = 0
   game.levels.forEach((level, index) => {
     const ofLevel = levelFindings(game, level, index, workedOut >= MOST_WORKED_OUT)
-    if (ofLevel.some(({ code }) => code === 'steps-unreachable')) workedOut++
+    if (ofLevel.some(({ code }) => WORKED_OUT.has(code))) workedOut++
     found.push(...ofLevel)
+    if (index === 0) return
+    const easier = easierThanBefore(game, index, workedOut < MOST_WORKED_OUT)
+    if (easier) {
+      workedOut++
+      found.push(easier)
+    }
   })
   return [...found, ...(pictures ? unknownPictures(game, pictures) : []), ...deckFindings(game)]
 }
@@ -62,6 +75,49 @@ export function levelFindings(game: Game, level: Level, index: number | null, is
     kept.set(level, looked)
   }
   return looked.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
+}
+
+const fares = new WeakMap<Level, Omit<Looked, 'found'> & { fare: Fare }>()
+
+/** How minds fare on a level, kept like what is found of it; null where they were not let play. */
+function knownFare({ house, deck }: Game, level: Level): Fare | null {
+  const kept = fares.get(level)
+  return kept?.house === house && kept.pairs === deck.pairs ? kept.fare : null
+}
+function fareOf(game: Game, level: Level, playable: Playable): Fare {
+  const { house, deck, levels } = game
+  const known = knownFare(game, level)
+  if (known) return known
+  const fare = fareOn(playable, levels.length > TURNS.levels ? TURNS.fewest : TURNS.most)
+  fares.set(level, { house, pairs: deck.pairs, fare })
+  return fare
+}
+
+/** What is to be said of a level on which everyday players win more than on the one before; null if nothing. With `solves` it is worked out with which value they win as many. */
+function easierThanBefore(game: Game, index: number, solves: boolean): Finding | null {
+  const [before, level] = [game.levels[index - 1]!, game.levels[index]!]
+  const there = knownFare(game, before)?.everyday ?? null
+  const here = knownFare(game, level)?.everyday ?? null
+  if (!isEasier(there, here)) return null
+  const playable = playableOf(game, resolveLevel(game, level))
+  const share = there!.won / there!.games
+  const way = solves && share > 0 && playable.ok ? wayOut(playable.value, EVERYDAY, share) : null
+  const [limit] = playable.ok ? limitsOf(playable.value) : []
+  const by = way?.by ?? limit ?? null
+  const { section, key } = LEVER_PLACES[by ?? 'clock']
+  const of = ({ won, games }: Tried): { won: number; games: number } => ({ won, games })
+  return {
+    severity: 'warns',
+    code: 'easier-than-before',
+    where: { level: index, section, key },
+    values: { before: before.name, there: of(there!), here: of(here!), by, enough: way?.value ?? null },
+  }
+}
+
+/** Whether anything stops a level from being dealt or won, as a finding of it; cheap, since nobody plays it. */
+export function stopOf(game: Game, level: Level): Finding | null {
+  const { stop } = stopAt(game, resolveLevel(game, level), true)
+  return stop && { ...stop, where: { ...stop.where, level: game.levels.indexOf(level) } }
 }
 
 /** What the checks say of the house rules, as if they were a level. */
@@ -101,17 +157,11 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   const { behind } = settings.look
   if (behind?.kind === 'image' && !behind.alt) add('warns', 'missing-alt-behind', 'look', 'behind.alt', {})
 
-  const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
-  if (!dealer.ok) {
-    const { code, section, key, message, steps } = dealer.problem
-    add('stops', code, section, key, { why: message, ...(steps === undefined ? {} : { steps }) })
-    return found
-  }
-  const by = luckiestLoss(settings, dealer.value.cards('findings'))
+  const { stop, dealer } = stopAt(game, settings, isBrief)
+  if (stop) found.push(stop)
+  if (!dealer) return found
+  const by = stop?.code === 'cannot-be-won' ? stop.values.by : null
   const { turns, lives } = settings.limits
-  if (by === 'turns')
-    add('stops', 'cannot-be-won', 'limits', 'turns', { by, pairs: dealer.value.pairs, turns: turns! })
-  if (by === 'clock') add('stops', 'cannot-be-won', 'clock', 'limit', { by })
   const limits: [Limit, Section, string, number | null][] = [
     ['lives', 'limits', 'lives', lives],
     ['turns', 'limits', 'turns', turns],
@@ -119,13 +169,45 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   ]
   for (const [limitBy, section, key, limit] of limits) {
     // what nobody can win was told already
-    const wins = limitBy === by ? null : winsUnder(settings, dealer.value, limitBy)
+    const wins = limitBy === by ? null : winsUnder(settings, dealer, limitBy)
     if (!wins || limit === null || wins.share >= BY_LUCK) continue
     const { won, games } = wins
-    const enough = isBrief ? null : valueToWin(settings, dealer.value, limitBy)
+    const enough = isBrief ? null : valueToWin(settings, dealer, limitBy)
     add('warns', 'needs-luck', section, key, { by: limitBy, limit, won, games, enough })
   }
+  // where not even a perfect memory wins, nothing more is to be said
+  if (found.some(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')) return found
+  const playable = { settings, dealer }
+  for (const one of foundByMinds(playable, fareOf(game, level, playable), !isBrief))
+    add('warns', one.code, one.section, one.key, one.values)
   return found
+}
+
+/** What stops a level from being dealt, or from being won by anybody, and its dealer where it can be dealt. */
+function stopAt(
+  game: Game,
+  settings: Settings,
+  isBrief: boolean,
+): { stop: Found | null; dealer: Dealer | null } {
+  const of = (found: unknown): Found => ({ severity: 'stops', ...(found as object) }) as Found
+  const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
+  if (!dealer.ok) {
+    const { code, section, key, message, steps } = dealer.problem
+    const values = { why: message, ...(steps === undefined ? {} : { steps }) }
+    return { stop: of({ code, where: { level: null, section, key }, values }), dealer: null }
+  }
+  const { pairs } = dealer.value
+  const by = luckiestLoss(settings, dealer.value.cards('findings'))
+  const code = 'cannot-be-won'
+  if (by === 'turns') {
+    const values = { by, pairs, turns: settings.limits.turns! }
+    return {
+      stop: of({ code, where: { level: null, section: 'limits', key: 'turns' }, values }),
+      dealer: dealer.value,
+    }
+  }
+  const where = { level: null, section: 'clock', key: 'limit' }
+  return { stop: by === 'clock' ? of({ code, where, values: { by } }) : null, dealer: dealer.value }
 }
 
 function unknownUses(

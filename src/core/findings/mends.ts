@@ -8,12 +8,13 @@ import { BACK_COLOURS } from '../deck/back.ts'
 import { withoutPairs } from '../deck/edit.ts'
 import { cardName } from '../deck/card-name.ts'
 import type { Finding } from './finding.ts'
-import { amountToWin } from './words.ts'
+import { amountThat } from './words.ts'
 import { unusedPairs } from './findings.ts'
 import { NO_CARD } from '../deck/card.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel, writeSettings } from '../settings/levels.ts'
 import type { Section, Settings } from '../settings/settings.ts'
+import { leverPatch } from '../odds/levers.ts'
 import { valueToWin, type Limit } from '../odds/winning.ts'
 
 /** One press that mends a finding: what the button says, and the game as it is then. */
@@ -109,6 +110,24 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       return toWin(game, settings, finding.values.by, say)
     case 'needs-luck':
       return toWin(game, settings, finding.values.by, say)
+    case 'hardly-won':
+    case 'hardly-lost':
+    case 'easier-than-before': {
+      const { by, enough } = finding.values
+      if (by === null || enough === null) return []
+      const then = {
+        'hardly-won': '7 of 10 like everyday win',
+        'hardly-lost': '9 of 10 like fleeting win',
+        'easier-than-before': 'as many win as before',
+      }[finding.code]
+      const patch = Object.entries(leverPatch(by, enough)) as [Section, object][]
+      return [
+        {
+          label: amountThat(by, enough, then),
+          to: (now) => patch.reduce((one, [section, keys]) => say(section, keys)(one), now),
+        },
+      ]
+    }
     case 'look-alikes': {
       const { other, id } = finding.values
       return [
@@ -140,7 +159,7 @@ function toWin(game: Game, settings: Settings, by: Limit, say: Say): Mend[] {
   if (!dealer.ok) return []
   const value = valueToWin(settings, dealer.value, by)
   if (value !== null) {
-    const label = amountToWin(by, value)
+    const label = amountThat(by, value, 'wins 9 of 10')
     return [
       by === 'clock'
         ? { label, to: say('clock', { limit: value }) }

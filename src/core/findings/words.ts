@@ -1,19 +1,22 @@
-import type { Limit } from '../odds/winning.ts'
+import type { Lever } from '../odds/levers.ts'
 import type { Finding, FindingCode, FindingOf } from './finding.ts'
 
 /** `level` is what a sentence calls the level. */
 type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
 
 /** A limit in words: "3 lives", "40 turns", "1:30 on the clock". */
-function amount(by: Limit, value: number): string {
+function amount(by: Lever, value: number): string {
   if (by === 'turns') return `${value} ${value === 1 ? 'turn' : 'turns'}`
   if (by === 'lives') return `${value} ${value === 1 ? 'life' : 'lives'}`
+  if (by === 'first-look' || by === 'miss-look') return `a look of ${value / 1000} s`
   const seconds = Math.ceil(value / 1000)
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} on the clock`
 }
-const isAre = (by: Limit, value: number): string => (by === 'clock' || value === 1 ? 'is' : 'are')
-/** The same as a way to mend it. */
-export const amountToWin = (by: Limit, value: number): string => `${amount(by, value)}: wins 9 of 10`
+const isAre = (by: Lever, value: number): string => (by === 'clock' || value === 1 ? 'is' : 'are')
+/** The same as a way to mend it, with what comes of it. */
+export const amountThat = (by: Lever, value: number, then: string): string => `${amount(by, value)}: ${then}`
+const ofGames = ({ won, games }: { won: number; games: number }): string =>
+  games ? `${won} of ${games} games` : 'every game'
 const dealWords = ({ why }: { why: string }): string => why
 
 const WORDS: Words = {
@@ -38,6 +41,10 @@ const WORDS: Words = {
     const more = enough === null ? '' : `; ${amount(by, enough)} ${isAre(by, enough)} in 9 of 10`
     return `only luck wins: ${amount(by, limit)} ${isAre(by, limit)} enough for a perfect memory in ${often} games${more}`
   },
+  'hardly-won': (values) => `hardly anybody wins: players like everyday won ${ofGames(values)}`,
+  'hardly-lost': (values) => `its limit stops hardly anybody: players like fleeting won ${ofGames(values)}`,
+  'easier-than-before': ({ before, there, here }) =>
+    `easier than ${before}, the level before: players like everyday won ${ofGames(here)} here, ${ofGames(there)} there`,
   'missing-alt': ({ pair }) => `${pair}: this image has no words for those who cannot see it`,
   'missing-alt-behind': () => 'the picture behind the cards has no words for those who cannot see it',
   'unused-pairs': ({ names, more }) => `no level uses ${names.join(', ')}${more ? ` and ${more} more` : ''}`,

@@ -71,8 +71,8 @@ function timedLadder(): Game {
     },
   )
   const levels = makeLadder(
-    { rows: 3, columns: 4, limit: 60_000, missLook: 1000, firstLook: 2000 },
-    { rows: 5, columns: 6, limit: 180_000, missLook: 800, firstLook: 0 },
+    { rows: 3, columns: 4, limit: 42_000, missLook: 1000, firstLook: 2000 },
+    { rows: 5, columns: 6, limit: 140_000, missLook: 800, firstLook: 0 },
     5,
     { taken: [], names: ['First sand', 'Second sand', 'Third sand', 'Fourth sand', 'Last sand'] },
   )

@@ -174,7 +174,9 @@ const settingsShape = {
   }),
   players: z.strictObject({
     names: z.array(text(LENGTHS.player)).min(BOUNDS.players[0]).max(BOUNDS.players[1]),
+    minds: z.array(idSchema.nullable()).max(BOUNDS.players[1]),
     matchGoesAgain: z.boolean(),
+    offersRival: z.boolean(),
   }),
   finish: z.strictObject({ wait: whole(BOUNDS.wait), then: z.enum(THEN) }),
   head: z.strictObject({

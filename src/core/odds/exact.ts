@@ -13,7 +13,8 @@ export type Exact = { kind: 'perfect' | 'none'; pairs: number; misses: MissChanc
  * What is known exactly of a mind on a level: that of a perfect memory on different pairs that are shuffled, and of none on different pairs. null where nothing is.
  * `cells`: one of the level's deals.
  */
-export function exactOf({ settings, dealer }: Playable, mind: Mind, cells: Cells): Exact | null {
+export function exactOf({ settings, dealer, rivals = [] }: Playable, mind: Mind, cells: Cells): Exact | null {
+  if (rivals.some((rival) => rival !== null)) return null
   const kind = kindOf(mind, settings, dealer.pairs * 2)
   if (kind === 'perfect' && parHolds(settings, cells))
     return { kind, pairs: dealer.pairs, misses: missChances(dealer.pairs) }

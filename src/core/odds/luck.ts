@@ -33,7 +33,7 @@ export type PlayedDeal = { deal: number; seed: string; plays: OneGame[] }
  * Plays deals `from` to `to` (from 1, both included), each `plays` times by a mind whose chances differ from play to play. The same comes out whichever others are played.
  */
 export function playDeals(
-  { settings, dealer }: Playable,
+  level: Playable,
   mind: Mind,
   seed: string,
   [from, to]: readonly [number, number],
@@ -41,10 +41,10 @@ export function playDeals(
 ): PlayedDeal[] {
   return Array.from({ length: Math.max(0, to - from + 1) }, (_, i) => {
     const deal = from + i
-    const text = dealSeed(settings, seed, deal)
-    const cells = dealer.deal(text)
+    const text = dealSeed(level.settings, seed, deal)
+    const cells = level.dealer.deal(text)
     const each = Array.from({ length: plays }, (_, play) =>
-      playOne(settings, cells, mind, seed, (deal - 1) * plays + play + 1),
+      playOne(level, cells, mind, seed, (deal - 1) * plays + play + 1),
     )
     return { deal, seed: text, plays: each }
   })

@@ -34,7 +34,9 @@ export function playMinds(
   let waited = 0
   while (!isOver(round) && round.turns < turnsAtMost(round)) {
     // a turn that passes does so as the cards settle, which may wait for this very press
-    const player = seats[nextSeat(round)]!
+    const { phase, judgedMatch } = round
+    const player =
+      seats[phase === 'judged' ? nextSeat(rules, round.player, seats.length, judgedMatch) : round.player]!
     const at = ready + player.thought('first')
     const first = player.first()
     if (!flip(round, at, first)) break
@@ -48,12 +50,9 @@ export function playMinds(
   return waited
 }
 
-/** Whose turn it is once the judged cards have settled. */
-function nextSeat(round: Round): number {
-  if (!round.seats || round.phase !== 'judged') return round.player
-  const stays = round.judgedMatch && round.rules.players.matchGoesAgain
-  return stays ? round.player : (round.player + 1) % round.seats.length
-}
+/** Whose turn it is, of so many seats, once the cards of a turn have settled. */
+export const nextSeat = ({ players }: Settings, seat: number, seats: number, isMatch: boolean): number =>
+  isMatch && players.matchGoesAgain ? seat : (seat + 1) % seats
 
 /** Flips a card at a time; judged cards that wait for a press or the button are turned back by it. Out: false if the round was over before. */
 function flip(round: Round, at: number, cell: number): boolean {

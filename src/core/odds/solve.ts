@@ -18,23 +18,30 @@ export type Solved =
   | { ok: false; value: number; wins: Wins; why: 'no-effect' | 'too-hard'; most: End | null }
 
 /** So many games are played at each value tried, and fewer where games are long: about so many turns in all. */
-const GAMES = { most: 2000, fewest: 100, turns: 400_000 } as const
+const GAMES: Effort = { most: 2000, fewest: 100, turns: 400_000 }
+export type Effort = { most: number; fewest: number; turns: number }
 /** So often the search is made again with twice as many games, where fresh deals do not confirm what it found. */
 const AGAIN = 2
 
 /**
  * Solves a level for a share of wins. Each value is tried on the same deals with the same chances, and what is found is confirmed on fresh ones. In: `seed`, the
- * seed text of all games; `told` is called as work goes on, with the share of it that is done, 0 to 1.
+ * seed text of all games; `told` is called as work goes on, with the share of it that is done, 0 to 1; `effort`, how many games are played at each value.
  * Assumes that a less severe value never wins fewer games: so it is for clock, lives and turns, and about so for looks.
  */
-export function solve(level: Playable, wanted: Wanted, seed: string, told?: (done: number) => void): Solved {
+export function solve(
+  level: Playable,
+  wanted: Wanted,
+  seed: string,
+  told?: (done: number) => void,
+  effort = GAMES,
+): Solved {
   const { mind, by, share } = wanted
   const { count, at } = leverSteps(by, level.dealer.pairs)
   // the rounds of halving, some for the range, and the fresh deals
   const rounds = Math.ceil(Math.log2(count)) + 16
   let done = 0
   const tell = (): void => told?.(Math.min(1, ++done / rounds))
-  let games = gamesFor(level, mind, seed)
+  let games = gamesFor(level, mind, seed, effort)
   for (let again = 0; ; again++) {
     const winsAt = trials(level, wanted, seed, games, tell)
     const fresh = (value: number): Wins => trials(level, wanted, `${seed}-again`, games, tell)(value)
@@ -81,10 +88,10 @@ function nextAfter(from: number, to: number, holds: (step: number) => boolean): 
 }
 
 /** How many games are played at each value. */
-function gamesFor(level: Playable, mind: Mind, seed: string): number {
+function gamesFor(level: Playable, mind: Mind, seed: string, { most, fewest, turns: all }: Effort): number {
   const pilot = playGames(level, mind, `${seed}-pilot`, 1, 20).turns
   const turns = pilot.reduce((sum, one) => sum + one, 0) / pilot.length
-  return Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.turns / Math.max(1, turns))))
+  return Math.max(fewest, Math.min(most, Math.floor(all / Math.max(1, turns))))
 }
 
 const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
@@ -112,7 +119,7 @@ function trials(
   const wonAt = (value: number): number => {
     const there = levelAt(level, by, value)
     if (follows) {
-      free ??= playGames({ dealer, settings: unlimited(settings) }, mind, seed, 1, games)
+      free ??= playGames({ ...level, settings: unlimited(settings) }, mind, seed, 1, games)
       const longer = there.settings.turn.missLook - settings.turn.missLook
       return winsWithin(
         longer ? withLongerLook(free, longer, dealer.pairs) : free,

@@ -131,8 +131,11 @@ export type Settings = {
     floorAtZero: boolean
     stars: Stars | null
   }
-  /** who sits at the table, in turn; with one name it is a game for one. After a match the same player goes again, or not */
-  players: { names: string[]; matchGoesAgain: boolean }
+  /**
+   * Who sits at the table, in turn; with one name it is a game for one. `minds` goes along with the names: the id of the mind that plays a seat, null for a person; what it leaves
+   * out is a person's. After a match the same player goes again, or not. `offersRival`: who plays alone may choose a mind to play against.
+   */
+  players: { names: string[]; minds: (string | null)[]; matchGoesAgain: boolean; offersRival: boolean }
   /** what stands at the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the game's title */
   head: { figures: Figure[] | null; level: boolean; title: boolean }
   /** `wait` in ms, from the last judgement to what comes then */
@@ -206,7 +209,7 @@ export const DEFAULTS: Settings = {
     floorAtZero: true,
     stars: null,
   },
-  players: { names: ['Player 1'], matchGoesAgain: true },
+  players: { names: ['Player 1'], minds: [], matchGoesAgain: true, offersRival: false },
   finish: { wait: 1200, then: 'result' },
   head: { figures: null, level: true, title: false },
   look: {

@@ -71,6 +71,10 @@ class Shelf extends Dexie {
     this.version(9).upgrade((change) =>
       writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
     )
+    // a seat came to be played by a mind
+    this.version(10).upgrade((change) =>
+      writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
+    )
   }
 }
 

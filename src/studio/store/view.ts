@@ -14,6 +14,8 @@ export const useView = defineStore('view', () => {
   const seed = ref('')
   /** the seed that Play is asked to deal when it opens, '' for none */
   const playSeed = ref('')
+  /** the id of the mind whose play is watched when Play opens, '' for none */
+  const playedBy = ref('')
   const lens = ref<Lens>('faces')
   const frameChoice = ref<FrameChoice>('free')
   const ownFrame = ref({ width: 412, height: 915 })
@@ -28,5 +30,5 @@ export const useView = defineStore('view', () => {
   const seedFor = (rule: SeedRule): string =>
     nextSeed(rule, Date.now(), crypto.getRandomValues(new Uint32Array(1))[0]!)
   const dealAgain = (): void => void (seed.value = seedFor('every-play'))
-  return { seed, playSeed, lens, frameChoice, ownFrame, safe, frame, seedFor, dealAgain }
+  return { seed, playSeed, playedBy, lens, frameChoice, ownFrame, safe, frame, seedFor, dealAgain }
 })

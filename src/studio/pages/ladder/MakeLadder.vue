@@ -2,16 +2,21 @@
 import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
 import type { Level } from '../../../core/settings/levels.ts'
-import { findingsOf } from '../../../core/findings/findings.ts'
+import { stopOf } from '../../../core/findings/findings.ts'
 import { findingLine } from '../../../core/findings/words.ts'
 import { LADDER_LEVELS, makeLadder, namesAfter, type End } from '../../../core/settings/ladder.ts'
+import type { Lever } from '../../../core/odds/levers.ts'
+import { mindsOf } from '../../../core/settings/seats.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import NestedRows from '../../parts/cards/NestedRows.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { writeNumber } from '../../parts/settings/numbers.ts'
+import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
 import { useBench } from '../../store/bench.ts'
+import { useSolvedLimits } from './useSolvedLimits.ts'
 
 /** Levels between an easiest and a hardest board, seen before they are taken. */
 const open = defineModel<boolean>({ required: true })
@@ -21,8 +26,20 @@ const ends = reactive<[End, End]>([
   { rows: 2, columns: 3, limit: 60_000, missLook: 1500, firstLook: 2000 },
   { rows: 6, columns: 6, limit: 240_000, missLook: 800, firstLook: 0 },
 ])
-const clocked = ref(true)
 const count = ref(6)
+const limits = ref<'times' | 'wins' | 'none'>('times')
+const LIMITS = [
+  ['times', 'a clock from one time to the other'],
+  ['wins', 'a limit for so many wins'],
+  ['none', 'no clock'],
+] as const
+/** of 100, on the first level and on the last */
+const band = reactive<[number, number]>([90, 60])
+const who = ref('everyday')
+const by = ref<Lever>('clock')
+const minds = computed(() => (bench.game ? mindsOf(bench.game) : []))
+const WHO = computed(() => minds.value.map(({ id, name }) => [id, name.toLowerCase()] as const))
+const BY = (['clock', 'lives', 'turns'] as const).map((lever) => [lever, LEVER_WORDS[lever]] as const)
 const nested = ref(false)
 const deck = computed(() => bench.game?.deck.pairs ?? [])
 const NAMES = ['The easiest', 'The hardest'] as const
@@ -32,23 +49,45 @@ const odd = computed(() => ends.map(({ rows, columns }) => (rows * columns) % 2 
 function made(instead: boolean): Level[] {
   if (odd.value.includes(true)) return []
   const there = instead ? [] : (bench.game?.levels ?? [])
-  const [from, to] = ends.map((end) => ({ ...end, limit: clocked.value ? end.limit : null })) as [End, End]
+  const [from, to] = ends.map((end) => ({ ...end, limit: limits.value === 'times' ? end.limit : null })) as [
+    End,
+    End,
+  ]
   return makeLadder(from, to, count.value, {
     taken: there.map(({ id }) => id),
     names: namesAfter(there, count.value),
     deck: nested.value ? deck.value.length : null,
   })
 }
-const levels = computed(() => made(false))
+const bareLevels = computed(() => (open.value ? made(false) : []))
+const wins = computed(() => {
+  const mind = minds.value.find(({ id }) => id === who.value) ?? minds.value[0]
+  const shares = [band[0] / 100, band[1] / 100] as const
+  return limits.value === 'wins' && mind ? { mind, by: by.value, band: shares } : null
+})
+const { solved, working, done, limited } = useSolvedLimits(
+  () => bareLevels.value,
+  () => wins.value,
+)
+const levels = computed(() => limited(bareLevels.value))
+/** What limits a level, and, where it was solved for, how many win. */
+function limitWords({ clock, limits: own }: Level, i: number): string {
+  const one = solved.value[i]
+  if (limits.value !== 'wins') return clock?.limit ? writeNumber(clock.limit, 'clock') : ''
+  if (!one?.ok) return one ? 'no value does it' : working.value ? '…' : ''
+  const value = by.value === 'clock' ? clock!.limit! : own![by.value as 'lives' | 'turns']!
+  return `${leverWords(by.value, value)}, ${ofHundred(one.wins.won, one.wins.games).wins} win`
+}
 const firstOf = ({ fill }: Level): number =>
   fill?.use && typeof fill.use === 'object' && 'to' in fill.use ? fill.use.to : 0
 /** What would stop one of them, so that it is known before. */
 const stops = computed(() => {
-  if (!open.value || !bench.game || !levels.value.length) return []
-  return findingsOf({ ...bench.game, levels: levels.value }).filter(({ severity }) => severity === 'stops')
+  if (!open.value || !bench.game) return []
+  const game = { ...bench.game, levels: levels.value }
+  return levels.value.flatMap((level) => stopOf(game, level) ?? [])
 })
 function take(instead: boolean): void {
-  emit('add', made(instead), instead)
+  emit('add', limited(made(instead)), instead)
   open.value = false
 }
 </script>
@@ -83,7 +122,7 @@ function take(instead: boolean): void {
             :label="`First look, ${NAMES[i]!.toLowerCase()}`"
             :bounds="BOUNDS.look"
             unit="seconds"
-          /><template v-if="clocked && end.limit !== null"
+          /><template v-if="limits === 'times' && end.limit !== null"
             >, the clock counts down from
             <NumberWord
               v-model="end.limit"
@@ -99,17 +138,26 @@ function take(instead: boolean): void {
     </div>
     <p class="count">
       <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels,
-      <ElCheckbox v-model="clocked">with a clock</ElCheckbox>
+      <span>with <ChoiceWord v-model="limits" label="Limits" :choices="LIMITS" />,</span>
       <ElCheckbox v-model="nested" :disabled="deck.length === 0"
         >each with the first pairs of the deck, more on each level</ElCheckbox
       >
     </p>
+    <p v-if="limits === 'wins'">
+      From <NumberWord v-model="band[0]" label="Wins of 100, the easiest" :bounds="[1, 99]" /> of 100 on the
+      first level to <NumberWord v-model="band[1]" label="Wins of 100, the hardest" :bounds="[1, 99]" /> on
+      the last, of players like <ChoiceWord v-model="who" label="Mind" :choices="WHO" />, by the
+      <ChoiceWord v-model="by" label="Rule that is solved for" :choices="BY" />.
+      <span v-if="working" class="soft" role="status"
+        >Solving each level … {{ Math.round(done * 100) }} %</span
+      >
+    </p>
     <ol class="rungs" aria-label="Preview of the ladder">
-      <li v-for="level in levels" :key="level.id">
+      <li v-for="(level, i) in levels" :key="level.id">
         <BoardMini :board="{ rows: level.board!.rows!, columns: level.board!.columns!, gaps: [] }" />
         <strong>{{ level.name }}</strong>
         <span class="soft">{{ level.board!.rows }} × {{ level.board!.columns }}</span>
-        <span v-if="level.clock!.limit" class="soft">{{ writeNumber(level.clock!.limit, 'clock') }}</span>
+        <span v-if="limitWords(level, i)" class="soft">{{ limitWords(level, i) }}</span>
         <span class="soft">{{ writeNumber(level.turn!.missLook!, 'seconds') }}</span>
       </li>
     </ol>
@@ -120,8 +168,10 @@ function take(instead: boolean): void {
     />
     <p v-for="(one, i) in stops.slice(0, 3)" :key="i" class="bad">{{ findingLine(one, levels) }}.</p>
     <template #buttons>
-      <ElButton class="btn" :disabled="!levels.length" @click="take(false)"> Add these levels </ElButton>
-      <ElButton class="btn main" :disabled="!levels.length" @click="take(true)">
+      <ElButton class="btn" :disabled="!levels.length || working" @click="take(false)">
+        Add these levels
+      </ElButton>
+      <ElButton class="btn main" :disabled="!levels.length || working" @click="take(true)">
         Replace all levels
       </ElButton>
     </template>

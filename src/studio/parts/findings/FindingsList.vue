@@ -3,7 +3,8 @@ import { ElButton } from 'element-plus'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
 import { computed } from 'vue'
-import type { Finding, FindingCode } from '../../../core/findings/finding.ts'
+import { RouterLink, useRoute } from 'vue-router'
+import { isOfMinds, type Finding, type FindingCode } from '../../../core/findings/finding.ts'
 import { findingWords } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 import { mendsOf } from '../../../core/findings/mends.ts'
@@ -11,6 +12,8 @@ import { mendsOf } from '../../../core/findings/mends.ts'
 /** Findings with the ways out of each, one press each. Those of the same kind are told once, with how many there are. */
 const props = defineProps<{ findings: readonly Finding[] }>()
 const bench = useBench()
+const route = useRoute()
+const odds = computed(() => ({ params: { ...route.params, station: 'odds' } }))
 /** These say themselves what cannot be, or what was only not found. */
 const OWN_WORDS: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'cannot-be-won'])
 
@@ -46,7 +49,7 @@ const shown = computed(() => {
             }}{{ one.words }}{{ one.more ? `, and ${one.more} more like this` : '' }}.</span
           >
         </p>
-        <span v-if="one.mends.length || $slots.default" class="mends">
+        <span class="mends">
           <ElButton
             v-for="mend in one.mends"
             :key="mend.label"
@@ -55,6 +58,9 @@ const shown = computed(() => {
           >
             {{ mend.label }}
           </ElButton>
+          <RouterLink v-if="isOfMinds(one.finding) && route.params.station !== 'odds'" class="btn" :to="odds">
+            Look in Odds
+          </RouterLink>
           <slot :finding="one.finding" />
         </span>
       </li>

@@ -116,6 +116,12 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
   ),
   'score.stars': { label: 'Stars' },
   'players.names': { label: 'Players' },
+  'players.minds': { label: 'Who plays each seat' },
+  'players.offersRival': choice(
+    'Who may play along',
+    ['false', 'alone'],
+    ['true', 'alone, or against a mind of their choice'],
+  ),
   'players.matchGoesAgain': choice(
     'Who goes after a match',
     ['true', 'the same player goes again'],
@@ -198,6 +204,7 @@ export function valueWords(key: string, value: unknown): string {
   const shape = Object.entries(CARD_RATIOS).find(([, ratio]) => ratio === value)
   if (key === 'layout.ratio' && shape) return shape[0]
   if (typeof value === 'number') return writeNumber(value, unit ?? 'count')
+  if (key === 'players.minds') return (value as (string | null)[]).map((id) => id ?? 'a person').join(', ')
   if (Array.isArray(value)) return key === 'deal.arranged' ? 'own places' : value.join(', ')
   if (typeof value !== 'object') return String(value).replaceAll('-', ' ')
   if (key === 'fill.counts')

@@ -10,7 +10,7 @@ import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
-import { LEVER_WORDS, leverWords, ofHundred } from './odds-words.ts'
+import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { Asked } from './useAsked.ts'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { openCells } from '../../../core/board/cells.ts'
 import { withLever } from '../../../core/odds/levers.ts'
@@ -9,11 +10,12 @@ import { ABOVE, BELOW, densityChart, rangeOf, ROW, SIDE, type Row } from './dens
 import type { Axis } from './axes.ts'
 import LimitLine from './LimitLine.vue'
 import type { Played } from './useGames.ts'
-import { lostWords, numberOf, ofHundred } from './odds-words.ts'
+import { ofHundred } from '../../parts/settings/lever-words.ts'
+import { lostWords, numberOf } from './odds-words.ts'
 
 /** The games of a level: one density a mind on a common axis, the limit as a line that is dragged, and wins of 100. */
 const props = defineProps<{ rows: readonly Row[]; axis: Axis; settings: Settings; old: boolean }>()
-const emit = defineEmits<{ limit: [value: number] }>()
+const emit = defineEmits<{ limit: [value: number]; watch: [mind: string] }>()
 
 /** the limit that stands on this axis, in its unit */
 const limit = computed(() => {
@@ -37,17 +39,19 @@ const wonThere = ({ free }: Played): number =>
     openCells(props.settings.board).length / 2,
   )
 const figures = computed(() =>
-  props.rows.map(({ name, played }) => {
+  props.rows.map(({ id, name, played }) => {
     const { odds, known } = played
     const moved = dragged.value !== null && dragged.value !== limit.value
-    if (moved && !follows.value) return { name, wins: '…', about: 'known once you let go' }
+    if (moved && !follows.value) return { id, name, wins: '…', about: 'known once you let go' }
     if (moved)
       return {
+        id,
         name,
         ...ofHundred(wonThere(played), odds.games),
       }
     const told = ofHundred(odds.won, odds.games)
     return {
+      id,
       name,
       wins: told.wins,
       about: known?.wins === null || !known ? told.about : `exactly ${(known.wins * 100).toFixed(1)}`,
@@ -85,8 +89,16 @@ const label = computed(() =>
     </div>
     <div class="wins" :style="{ '--row': `${ROW}px`, '--above': `${ABOVE}px` }">
       <dl>
-        <div v-for="{ name, wins, about, lost } in figures" :key="name">
+        <div v-for="{ id, name, wins, about, lost } in figures" :key="id">
           <dt>{{ name }}</dt>
+          <dd class="watch">
+            <ElButton
+              :aria-label="`Watch ${name} play`"
+              data-tip="See it play on the table"
+              @click="emit('watch', id)"
+              >watch</ElButton
+            >
+          </dd>
           <dd>
             <b>{{ wins }}</b> <span class="soft">{{ about }}</span>
             <span v-if="lost" class="lost">{{ lost }}</span>
@@ -117,6 +129,7 @@ const label = computed(() =>
   margin: 0;
 }
 .wins div {
+  position: relative;
   height: var(--row);
   font-size: 14px;
   line-height: 1.25;
@@ -126,6 +139,19 @@ dt {
 }
 dd {
   margin: 0;
+}
+.watch {
+  position: absolute;
+  top: 0;
+  right: 0;
+}
+.watch .el-button {
+  padding: 0 4px;
+  color: var(--lagoon);
+  font-size: 14px;
+  font-weight: 600;
+  text-decoration: underline dotted;
+  text-underline-offset: 3px;
 }
 .wins b {
   font: 700 19px/1.1 var(--head);

@@ -5,6 +5,7 @@ import { readMind, writeMind } from '../../../core/files/mind-file.ts'
 import { problemLine } from '../../../core/result.ts'
 import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
 import { newId } from '../../../core/settings/new-id.ts'
+import { withoutMind } from '../../../core/settings/seats.ts'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
@@ -76,11 +77,7 @@ function keep(): void {
 }
 function remove(): void {
   const { id, name } = draft.value
-  bench.edit(`remove the mind "${name}"`, (game) => {
-    const left = (game.minds ?? []).filter((one) => one.id !== id)
-    if (left.length) game.minds = left
-    else delete game.minds
-  })
+  bench.replace(withoutMind(bench.game!, id), `remove the mind "${name}"`)
   open.value = false
   tell(`${name} is removed`)
 }

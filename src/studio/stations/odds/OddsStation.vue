@@ -3,11 +3,16 @@ import { useLocalStorage } from '@vueuse/core'
 import { ElButton, ElCheckbox, ElSegmented } from 'element-plus'
 import IconAgain from '~icons/ph/arrows-clockwise'
 import { computed, defineAsyncComponent, ref } from 'vue'
+import { useRouter } from 'vue-router'
+import { isOfMinds } from '../../../core/findings/finding.ts'
 import { writeSettings } from '../../../core/settings/levels.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
+import FindingsList from '../../parts/findings/FindingsList.vue'
+import { useFindings } from '../../parts/findings/store.ts'
 import { everTrue } from '../../parts/look/everTrue.ts'
 import { useBench } from '../../store/bench.ts'
+import { useView } from '../../store/view.ts'
 import { AXES, type Axis } from './axes.ts'
 import HangsPanel from './HangsPanel.vue'
 import LuckPanel from './LuckPanel.vue'
@@ -19,11 +24,17 @@ import { useMinds } from './useMinds.ts'
 
 /** What simulated players achieve on the open level, and which number makes it right. */
 const bench = useBench()
+const view = useView()
+const checks = useFindings()
+const router = useRouter()
 const { asked, isOld, byItself, ask } = useAsked()
 const { minds, playing, toggle } = useMinds()
 const games = useGames(asked, () => playing.value.map(({ mind }) => mind))
 const { played, problem, working, done } = games
 
+const findings = computed(() =>
+  checks.ofRung(bench.game!.levels.findIndex(({ id }) => id === asked.value.level.id)).filter(isOfMinds),
+)
 const axis = useLocalStorage<Axis>('lucky-twin.odds-axis', 'time')
 /** there are axes only for what the level has */
 const axes = computed(() =>
@@ -37,7 +48,7 @@ const shownAxis = computed(() => (axes.value.includes(axis.value) ? axis.value :
 const rows = computed(() =>
   playing.value.flatMap(({ mind, colour }) => {
     const one = played.value.get(mind.id)
-    return one ? [{ name: mind.name, colour, played: one }] : []
+    return one ? [{ id: mind.id, name: mind.name, colour, played: one }] : []
   }),
 )
 /** what is told beside the games waits until they are there */
@@ -64,6 +75,10 @@ function setLimit(value: number): void {
   const label = shownAxis.value === 'time' ? 'change the time limit' : 'change the turn limit'
   bench.replace(writeSettings(bench.game!, asked.value.level.id, section, patch), label)
   ask()
+}
+function watchPlay(id: string): void {
+  view.playedBy = id
+  void router.push({ params: { station: 'play', level: asked.value.level.id } })
 }
 // what draws charts comes while the first games are played
 const GamesView = defineAsyncComponent(() => import('./GamesView.vue'))
@@ -104,6 +119,7 @@ function edit(one: Mind | null): void {
         >
         <ElCheckbox v-model="byItself">by itself</ElCheckbox>
       </header>
+      <FindingsList :findings="findings" />
       <MindCards
         :minds="minds"
         :full="(bench.game!.minds?.length ?? 0) >= BOUNDS.minds[1]"
@@ -124,6 +140,7 @@ function edit(one: Mind | null): void {
         :settings="asked.settings"
         :old="isOld"
         @limit="setLimit"
+        @watch="watchPlay"
       />
       <p v-else class="soft wait" role="status">The first games are being played …</p>
       <SolveSentence

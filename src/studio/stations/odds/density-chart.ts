@@ -8,7 +8,7 @@ import type { Played } from './useGames.ts'
 use([LineChart])
 
 /** A mind's games in its colour. */
-export type Row = { name: string; colour: string; played: Played }
+export type Row = { id: string; name: string; colour: string; played: Played }
 
 /** Px: the height of a mind's row, the room above it, the room for the numbers below all, and beside all. */
 export const ROW = 58

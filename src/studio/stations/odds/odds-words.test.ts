@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import { READY_MINDS } from '../../../core/settings/mind.ts'
 import { memoryWords } from './mind-words.ts'
-import { leverWords, lostWords, numberOf, ofHundred, stepWords } from './odds-words.ts'
+import { leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
+import { lostWords, numberOf, stepWords } from './odds-words.ts'
 
 describe('odds in words', () => {
   test('wins of 100 never say all or nothing where it was not', () => {

@@ -1,8 +1,6 @@
 import type { Odds } from '../../../core/odds/odds-of.ts'
-import { LEVER_PLACES, type Lever } from '../../../core/odds/levers.ts'
-import { wilson } from '../../../core/odds/wilson.ts'
 import type { Section } from '../../../core/settings/settings.ts'
-import { valueWords } from '../../parts/settings/setting-words.ts'
+import { wholeShare } from '../../parts/settings/lever-words.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 import type { Axis } from './axes.ts'
 
@@ -12,15 +10,6 @@ export function numberOf(axis: Axis, value: number): string {
   return Math.round(value).toLocaleString('en')
 }
 
-/** Wins of 100 games, with their interval. */
-export function ofHundred(won: number, games: number): { wins: string; about: string } {
-  const [low, high] = wilson(won, games).map((share) => share * 100) as [number, number]
-  return { wins: whole((won / games) * 100), about: `${whole(low)} to ${whole(high)}` }
-}
-/** Whole, but for what would be nothing or all and is not. */
-const whole = (share: number): string =>
-  share > 0 && share < 0.5 ? '< 1' : share < 100 && share >= 99.5 ? '> 99' : String(Math.round(share))
-
 /** By what games were lost, the most frequent first; nothing where none was. */
 export function lostWords({ games, won, lostBy }: Odds): string {
   const given = games - won - lostBy.clock - lostBy.lives - lostBy.turns
@@ -28,22 +17,8 @@ export function lostWords({ games, won, lostBy }: Odds): string {
   const told = all
     .sort(([, one], [, other]) => other - one)
     .filter(([, count]) => count > 0)
-    .map(([by, count]) => `${by} ${whole((count / games) * 100)}`)
+    .map(([by, count]) => `${by} ${wholeShare((count / games) * 100)}`)
   return told.length ? `lost: ${told.join(', ')}` : ''
-}
-
-/** The levers as a sentence names them. */
-export const LEVER_WORDS: Record<Lever, string> = {
-  clock: 'clock',
-  lives: 'lives',
-  turns: 'turn limit',
-  'first-look': 'first look',
-  'miss-look': 'look time of a miss',
-}
-/** A value of a lever, as its rule says it. */
-export function leverWords(by: Lever, value: number): string {
-  const { section, key } = LEVER_PLACES[by]
-  return valueWords(`${section}.${key}`, value)
 }
 
 /** A small step of a rule: "5 s more time". */

@@ -1,10 +1,10 @@
 import { ref, shallowRef } from 'vue'
+import { SEED } from '../../../core/odds/games.ts'
 import type { OddsAnswers, OddsInput, OddsQuestion } from '../../workers/jobs/odds.worker.ts'
 import { plain } from '../../workers/jobs/bare.ts'
 import { startJob } from '../../workers/jobs/job.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 import type { Asked } from './useAsked.ts'
-import { SEED } from './useGames.ts'
 
 /** How long another word of the question is waited out, in ms. */
 const PAUSE = 120
@@ -27,11 +27,9 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
   const done = ref(0)
   const inputOf = (): OddsInput | null => {
     const of = question()
-    const { pairs, settings, levels } = asked()
-    return (
-      of &&
-      plain({ pairs, levels: ladder ? levels.map((one) => one.settings) : [settings], seed: SEED, ...of })
-    )
+    const { pairs, levels, ...level } = asked()
+    const tables = (ladder ? levels : [level]).map(({ settings, rivals }) => ({ settings, rivals }))
+    return of && plain({ pairs, levels: tables, seed: SEED, ...of })
   }
   let key = ''
   useLatestJob<OddsAnswers[Ask]>({

@@ -2,6 +2,8 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { resolveLevel, type Level } from '../../../core/settings/levels.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { bare, plain } from '../../workers/jobs/bare.ts'
@@ -12,15 +14,21 @@ const REST = 600
 /** What figures are told of: the deck, the level that is looked at, and all levels of the ladder. */
 export type Asked = {
   pairs: Pair[]
-  level: Level
-  settings: Settings
-  levels: { level: Level; settings: Settings }[]
-}
+  levels: AskedLevel[]
+} & AskedLevel
+type AskedLevel = { level: Level; settings: Settings; rivals: (Mind | null)[] }
+
+/** What minds' games depend on of a deck. */
+export const deckKey = ({ pairs }: Pick<Asked, 'pairs'>): unknown =>
+  pairs.map(({ id, tags, b }) => [id, tags, !!b])
 
 /** What no mind's game depends on. */
 const ASIDE = ['layout', 'finish', 'head', 'look', 'sound', 'volumes'] as const
-export const playedBy = (settings: Settings): string =>
-  JSON.stringify({ ...settings, ...Object.fromEntries(ASIDE.map((section) => [section, null])) })
+export const playedBy = ({ settings, rivals }: Pick<AskedLevel, 'settings' | 'rivals'>): string =>
+  JSON.stringify([
+    { ...settings, ...Object.fromEntries(ASIDE.map((section) => [section, null])) },
+    rivals.map((rival) => rival && [rival.memory, rival.pace]),
+  ])
 
 /**
  * What is asked now, and what the figures that are shown were asked of: they stay as long as nothing they depend on changes. `isOld`: something did; they are counted again when asked, or by
@@ -33,15 +41,14 @@ export function useAsked() {
     const game = bench.game!
     // while the house rules are open, the first level is looked at
     const level = bench.level ?? game.levels[0]!
-    const levels = game.levels.map((one) => ({ level: one, settings: resolveLevel(game, one) }))
-    return { pairs: bare(game.deck.pairs), level, settings: resolveLevel(game, level), levels }
+    const minds = mindsOf(game)
+    const levels = game.levels.map((one) => {
+      const settings = resolveLevel(game, one)
+      return { level: one, settings, rivals: seatMinds(settings, minds) }
+    })
+    return { pairs: bare(game.deck.pairs), levels, ...levels[game.levels.indexOf(level)]! }
   })
-  const keyOf = ({ pairs, settings, levels }: Asked): string =>
-    JSON.stringify([
-      pairs.map(({ id, tags, b }) => [id, tags, !!b]),
-      playedBy(settings),
-      ...levels.map((one) => playedBy(one.settings)),
-    ])
+  const keyOf = (of: Asked): string => JSON.stringify([deckKey(of), playedBy(of), ...of.levels.map(playedBy)])
   const key = computed(() => keyOf(now.value))
   const asked = shallowRef<Asked>(plain(now.value))
   const askedKey = shallowRef(key.value)

@@ -1,5 +1,5 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type ShallowRef } from 'vue'
-import { joinGames, type Games } from '../../../core/odds/games.ts'
+import { joinGames, SEED, type Games } from '../../../core/odds/games.ts'
 import { OddsTally, type Odds } from '../../../core/odds/odds-of.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { problemLine } from '../../../core/result.ts'
@@ -7,11 +7,10 @@ import { plain } from '../../workers/jobs/bare.ts'
 import { playLots } from '../../workers/jobs/games.ts'
 import type { GamesLot, Known } from '../../workers/jobs/games.worker.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
-import { playedBy, type Asked } from './useAsked.ts'
+import { deckKey, playedBy, type Asked } from './useAsked.ts'
 
 /** So many games are played of each mind. */
 export const GAMES = 4000
-export const SEED = 'odds'
 /** Lots are shown as they come, at most so often, in ms. */
 const SHOWN_EVERY = 150
 /** So many results are kept during a visit. */
@@ -22,8 +21,8 @@ export type Played = { games: Games; free: Games; odds: Odds; known: Known | nul
 
 /** By level and mind: results of this visit. */
 const kept = new Map<string, Played>()
-const keyOf = ({ pairs, settings }: Asked, { memory, pace }: Mind): string =>
-  JSON.stringify([pairs.map(({ id, tags, b }) => [id, tags, !!b]), playedBy(settings), memory, pace])
+const keyOf = (of: Asked, { memory, pace }: Mind): string =>
+  JSON.stringify([deckKey(of), playedBy(of), memory, pace])
 
 /** Lots of one mind, put together in the order of their numbers as far as they are complete. */
 class Lots {
@@ -97,7 +96,8 @@ export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readon
       })
       played.value = next
     }
-    const mine = playLots({ pairs: of.pairs, settings: of.settings }, plain(wanted), GAMES, SEED, (lot) => {
+    const { pairs, settings, rivals } = of
+    const mine = playLots({ pairs, settings, rivals }, plain(wanted), GAMES, SEED, (lot) => {
       lots[lot.mind]!.take(lot)
       if (!timer) timer = window.setTimeout(show, SHOWN_EVERY)
     })

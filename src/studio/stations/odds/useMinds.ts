@@ -1,13 +1,14 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
+import { mindsOf } from '../../../core/settings/seats.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** The colours of the minds that are always there, and those of a game's own, in turn. */
 const READY_COLOURS = ['#4b4d7c', '#4b9a9a', '#1f7f80', '#7d968c', '#a3987f']
 const OWN_COLOURS = ['#c98a10', '#a3431d', '#7a4f86', '#3f6a9a']
 
-export type ShownMind = { mind: Mind; colour: string; on: boolean; own: boolean }
+export type ShownMind = { mind: Mind; colour: string; on: boolean }
 
 /** The minds there are, and which of them play. */
 export function useMinds() {
@@ -15,25 +16,18 @@ export function useMinds() {
   const on = useLocalStorage<string[]>('lucky-twin.odds-minds', ['perfect', 'keen', 'everyday', 'fleeting'])
   /** of those that this game has: the choice is kept for all games, and a game's own minds may be gone */
   const there = computed(() => {
-    const ids = [...READY_MINDS, ...(bench.game!.minds ?? [])].map(({ id }) => id)
+    const ids = mindsOf(bench.game!).map(({ id }) => id)
     const left = on.value.filter((id) => ids.includes(id))
     return left.length ? left : ['everyday']
   })
   const isOn = (id: string): boolean => there.value.includes(id)
-  const minds = computed((): ShownMind[] => [
-    ...READY_MINDS.map((mind, i) => ({
+  const minds = computed((): ShownMind[] =>
+    mindsOf(bench.game!).map((mind, i) => ({
       mind,
-      colour: READY_COLOURS[i]!,
+      colour: READY_COLOURS[i] ?? OWN_COLOURS[(i - READY_MINDS.length) % OWN_COLOURS.length]!,
       on: isOn(mind.id),
-      own: false,
     })),
-    ...(bench.game!.minds ?? []).map((mind, i) => ({
-      mind,
-      colour: OWN_COLOURS[i % OWN_COLOURS.length]!,
-      on: isOn(mind.id),
-      own: true,
-    })),
-  ])
+  )
   const playing = computed(() => minds.value.filter((one) => one.on))
   /** Lets a mind play, or not; one is always left. */
   function toggle(id: string): void {

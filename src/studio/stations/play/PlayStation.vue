@@ -7,7 +7,7 @@ import type { Played } from '../../../core/play/record.ts'
 import type { Round } from '../../../core/play/round.ts'
 import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../../core/play/shortcuts.ts'
 import { standingWhen, type Chip } from '../../../core/play/tape.ts'
-import { findLevel } from '../../../core/settings/levels.ts'
+import { findLevel, resolveLevel } from '../../../core/settings/levels.ts'
 import { problemLine } from '../../../core/result.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
 import type { Table } from '../../../player/table.ts'
@@ -23,6 +23,7 @@ import TapeStrip from './TapeStrip.vue'
 import { readDealt, triedGame } from './tried.ts'
 import { useCells } from './useCells.ts'
 import { useTapes, type Tape } from './useTapes.ts'
+import { useWatched } from './useWatched.ts'
 
 const bench = useBench()
 const view = useView()
@@ -49,6 +50,11 @@ const follow = idly(() => {
 /** the level that is played: the open rung, or, while the house rules are open, the first */
 const playing = ref(bench.rung ?? bench.game!.levels[0]!.id)
 
+const watched = useWatched(view.playedBy)
+const { chosen: playedBy, choices: players } = watched
+const nextSeed = (): string | undefined =>
+  watched.nextSeed(resolveLevel(bench.game!, findLevel(bench.game!, playing.value)))
+
 const tapes = useTapes({
   table,
   game: () => bench.game!,
@@ -61,10 +67,11 @@ function mount(withSeed?: string): void {
     game: triedGame(bench.game!, playing.value, inOrder.value),
     art: pictureUrl,
     level: playing.value,
-    seed: withSeed,
+    seed: withSeed ?? nextSeed(),
     // where there is no room for the ladder, the table has a choice of levels itself
     levels: matchMedia('(max-width: 760px)').matches,
     glass: glass.value,
+    rivals: watched.seats,
     onChange(now) {
       // another deal: what was played is kept as a tape
       if (!now.held && now.inputs.length === 0 && tapes.at.value > 0) tapes.leave()
@@ -84,7 +91,7 @@ function open(level: string): void {
 }
 /** Another deal; what was played so far is kept as a tape. */
 function dealt(withSeed?: string, cells?: Cells): void {
-  player?.deal(undefined, withSeed, cells)
+  player?.deal(undefined, withSeed ?? nextSeed(), cells)
   player?.run(speed.value)
 }
 /** A seed, or a deal as a line of JSON. */
@@ -130,10 +137,12 @@ const { faceOf, nameOf } = useCells(seen)
 onMounted(() => {
   mount(view.playSeed || undefined)
   view.playSeed = ''
+  view.playedBy = ''
 })
 onBeforeUnmount(() => player?.destroy())
 watch(glass, (on) => player?.setGlass(on))
 watch(inOrder, () => mount(seed.value))
+watch(playedBy, () => dealt())
 watch(speed, (now) => player?.run(now))
 /** What is played on changes with the game, but not with its checks. */
 const playedOn = computed(() => {
@@ -173,6 +182,8 @@ useKeys({
       v-model:order="inOrder"
       v-model:phone="phone"
       v-model:speed="speed"
+      v-model:by="playedBy"
+      :players="players"
       class="tools"
       :seed="seed"
       :held="seen?.held ?? false"

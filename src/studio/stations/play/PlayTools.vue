@@ -6,14 +6,23 @@ import IconOrder from '~icons/ph/rows'
 import IconPhone from '~icons/ph/device-mobile'
 import IconStep from '~icons/ph/skip-forward'
 import { isSeed } from '../../../core/deal/seed.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import TextField from '../../parts/settings/TextField.vue'
 
 /** What brings the table to where something is to be tried: the deal, the time, and short ways through the game. */
-defineProps<{ seed: string; held: boolean; timed: boolean; lives: boolean }>()
+defineProps<{
+  seed: string
+  held: boolean
+  timed: boolean
+  lives: boolean
+  players: readonly (readonly [string, string])[]
+}>()
 const glass = defineModel<boolean>('glass', { required: true })
 const order = defineModel<boolean>('order', { required: true })
 const phone = defineModel<boolean>('phone', { required: true })
 const speed = defineModel<number>('speed', { required: true })
+/** the mind that plays, '' for you */
+const by = defineModel<string>('by', { required: true })
 const emit = defineEmits<{
   deal: []
   seed: [text: string]
@@ -59,6 +68,7 @@ function typed(text: string): void {
       <!-- a pasted deal is longer than a seed -->
       <TextField :model-value="seed" label="seed" spellcheck="false" @change="typed" />
     </label>
+    <span class="by">by <ChoiceWord v-model="by" label="Played by" :choices="players" /></span>
     <ElButton class="btn main deal" data-tip="Deal again (D)" @click="emit('deal')">
       <IconDeal />Deal again
     </ElButton>
@@ -121,6 +131,13 @@ function typed(text: string): void {
 }
 .seed :deep(input) {
   font-weight: 700;
+}
+.tools > .btn {
+  padding: 0 10px;
+}
+.by {
+  color: var(--ink-soft);
+  white-space: nowrap;
 }
 .deal {
   margin-left: auto;

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { mindsOf } from '../../../core/settings/seats.ts'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import IdleOwn from '../../parts/settings/IdleOwn.vue'
@@ -8,9 +9,10 @@ import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import TextField from '../../parts/settings/TextField.vue'
 import { useBench } from '../../store/bench.ts'
 
-/** "Two players take turns, Ann and Ben; after a match the same player goes again." */
+/** "Two players take turns: a person, Ann, and the everyday mind, Ben; after a match the same player goes again." */
 const bench = useBench()
-const names = computed(() => bench.settings!.players.names)
+const players = computed(() => bench.settings!.players)
+const names = computed(() => players.value.names)
 const COUNTS = [
   'One player plays',
   'Two players take turns',
@@ -18,11 +20,48 @@ const COUNTS = [
   'Four players take turns',
 ]
 const CHOICES: [string, string][] = COUNTS.map((words, i) => [String(i + 1), words])
+const PERSON = ''
+const minds = computed(() => mindsOf(bench.game!))
+const seats = computed(() =>
+  names.value.map((name, at) => {
+    const isLastPerson = names.value.every((_, other) => other === at || players.value.minds[other])
+    const choices: [string, string][] = [
+      [PERSON, 'a person'],
+      ...minds.value.map((mind): [string, string] => [mind.id, `the mind ${mind.name.toLowerCase()}`]),
+    ]
+    // somebody has to be there to play
+    return {
+      name,
+      mind: players.value.minds[at] ?? PERSON,
+      choices: isLastPerson ? choices.slice(0, 1) : choices,
+    }
+  }),
+)
+const given = (at: number): string => `Player ${at + 1}`
 
 function setCount(text: string): void {
   const count = Math.max(BOUNDS.players[0], Math.min(BOUNDS.players[1], Number(text)))
-  const next = Array.from({ length: count }, (_, i) => names.value[i] ?? `Player ${i + 1}`)
-  bench.set('players', { names: next }, 'change the players', 'single')
+  const next = Array.from({ length: count }, (_, i) => names.value[i] ?? given(i))
+  const left = players.value.minds.slice(0, count)
+  // one who plays alone is a person
+  bench.set('players', { names: next, minds: count === 1 ? [] : left }, 'change the players', 'single')
+}
+function setMind(at: number, id: string): void {
+  const mind = minds.value.find((one) => one.id === id)
+  const isGiven = names.value[at] === given(at) || minds.value.some(({ name }) => name === names.value[at])
+  const name = mind ? mind.name.slice(0, LENGTHS.player) : given(at)
+  const next = names.value.map((_, seat) =>
+    seat === at ? (mind?.id ?? null) : (players.value.minds[seat] ?? null),
+  )
+  bench.set(
+    'players',
+    {
+      minds: next.some((one) => one !== null) ? next : [],
+      ...(isGiven ? { names: names.value.map((old, seat) => (seat === at ? name : old)) } : {}),
+    },
+    'change who plays',
+    'single',
+  )
 }
 function rename(at: number, text: string): void {
   const name = text.trim()
@@ -37,7 +76,8 @@ function rename(at: number, text: string): void {
 </script>
 
 <template>
-  <span :data-setting="names.length > 1 ? 'players.names' : 'players.names players.matchGoesAgain'"
+  <span
+    :data-setting="names.length > 1 ? 'players.names' : 'players.names players.minds players.matchGoesAgain'"
     ><ChoiceWord
       :model-value="String(names.length)"
       label="How many players"
@@ -46,28 +86,37 @@ function rename(at: number, text: string): void {
   ><OwnTab section="players" :names="['names']" />
   <template v-if="names.length > 1">
     at one table:
-    <span v-for="(name, i) in names" :key="i" class="name"
-      ><TextField
-        :model-value="name"
-        :label="`Name of player ${i + 1}`"
-        :maxlength="LENGTHS.player"
-        @change="rename(i, $event)"
-      /><template v-if="i === names.length - 1">.</template></span
-    >
-    After a match
+    <span data-setting="players.minds"
+      ><span v-for="(seat, i) in seats" :key="i" class="seat"
+        ><ChoiceWord
+          :model-value="seat.mind"
+          :label="`Who is player ${i + 1}`"
+          :choices="seat.choices"
+          @update:model-value="setMind(i, $event)" />,
+        <TextField
+          :model-value="seat.name"
+          :label="`Name of player ${i + 1}`"
+          :maxlength="LENGTHS.player"
+          @change="rename(i, $event)" /></span></span
+    ><OwnTab section="players" :names="['minds']" />. After a match
     <SettingChoice section="players" name="matchGoesAgain" />. Clock, lives and turns are those of the table;
-    points are each player's own</template
-  >.<IdleOwn v-if="names.length === 1" section="players" :names="['matchGoesAgain']" />
+    points are each player's own.<IdleOwn section="players" :names="['offersRival']"
+  /></template>
+  <template v-else
+    >, <SettingChoice section="players" name="offersRival" />.<IdleOwn
+      section="players"
+      :names="['minds', 'matchGoesAgain']"
+  /></template>
 </template>
 
 <style scoped>
-.name {
+.seat {
   display: inline-block;
-  margin-right: 4px;
+  margin-right: 8px;
   white-space: nowrap;
   vertical-align: middle;
 }
-.name :deep(.text-field) {
+.seat :deep(.text-field) {
   width: 110px;
 }
 </style>

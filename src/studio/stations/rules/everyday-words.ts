@@ -48,6 +48,8 @@ const EVERYDAY: Partial<Record<Key, string>> = {
   'score.floorAtZero': 'negative minus',
   'score.stars': 'rating medals grade rank result',
   'players.names': 'multiplayer two players friends opponent versus',
+  'players.minds': 'computer opponent bot rival machine versus simulated',
+  'players.offersRival': 'computer opponent bot rival machine versus choose',
   'players.matchGoesAgain': 'turn order multiplayer again',
   'finish.wait': 'delay pause end',
   'finish.then': 'restart replay again game over next level repeat',

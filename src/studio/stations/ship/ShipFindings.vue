@@ -3,7 +3,7 @@ import IconOk from '~icons/ph/check-circle'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
 import { RouterLink, useRoute } from 'vue-router'
-import { isDealing, type Finding } from '../../../core/findings/finding.ts'
+import { isDealing, isOfMinds, type Finding } from '../../../core/findings/finding.ts'
 import { findingLine } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 
@@ -16,7 +16,8 @@ const route = useRoute()
 function placeOf(finding: Finding) {
   const { level: place, section } = finding.where
   const level = place === null ? undefined : bench.game!.levels[place]?.id
-  const station = section === 'deck' ? 'deck' : isDealing(finding) ? 'deal' : 'rules'
+  const station =
+    section === 'deck' ? 'deck' : isDealing(finding) ? 'deal' : isOfMinds(finding) ? 'odds' : 'rules'
   return { name: 'bench', params: { id: String(route.params.id), station, ...(level ? { level } : {}) } }
 }
 </script>

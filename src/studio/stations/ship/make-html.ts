@@ -1,6 +1,7 @@
 import type { Game } from '../../../core/game/game.ts'
 import { imagesOf } from '../../../core/game/own-files.ts'
 import { bad, type Result } from '../../../core/result.ts'
+import { hasRivals } from '../../../core/settings/seats.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
 import { pictureText } from '../../store/pictures.ts'
 import { mayDraw } from '../../store/sound-images.ts'
@@ -13,7 +14,9 @@ export async function makeHtml(game: Game): Promise<Result<string>> {
   if (!art.ok) return art
   const [{ shipHtml }, { default: script }, { default: style }] = await Promise.all([
     import('../../../ship/html.ts'),
-    import('../../../../dist/player/player.js?raw'),
+    hasRivals(game)
+      ? import('../../../../dist/player/player-rivals.js?raw')
+      : import('../../../../dist/player/player.js?raw'),
     import('../../../../dist/player/player.css?raw'),
   ])
   return { ok: true, value: shipHtml(game, art.value, { script, style }) }

@@ -1,7 +1,5 @@
-import type { Pair } from '../../../core/deck/pair.ts'
 import type { Result } from '../../../core/result.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
-import type { Settings } from '../../../core/settings/settings.ts'
 import type { GamesInput, GamesLot } from './games.worker.ts'
 import { startJob, type Job } from './job.ts'
 
@@ -23,7 +21,7 @@ export function lotsOf(games: number): [from: number, to: number][] {
 
 /** Plays games of a level by several minds in workers, each every so-manieth lot; `take` gets each lot as it is done, in any order. */
 export function playLots(
-  level: { pairs: Pair[]; settings: Settings },
+  level: Pick<GamesInput, 'pairs' | 'settings' | 'rivals'>,
   minds: Mind[],
   games: number,
   seed: string,

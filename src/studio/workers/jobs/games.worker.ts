@@ -12,6 +12,7 @@ import { answer } from './job.ts'
 export type GamesInput = {
   pairs: Pair[]
   settings: Settings
+  rivals: (Mind | null)[]
   minds: Mind[]
   seed: string
   lots: (readonly [from: number, to: number])[]
@@ -23,27 +24,29 @@ export type Known = { turns: number; wins: number | null }
  */
 export type GamesLot = { mind: number; from: number; games: Games; free: Games | null; known: Known | null }
 
-answer<GamesInput, Result<null>, GamesLot>(({ pairs, settings, minds, seed, lots }, progress, part) => {
-  const prepared = prepareDeal(pairs, settings)
-  if (!prepared.ok) return prepared
-  const level = { settings, dealer: prepared.value }
-  const { limits, clock } = settings
-  const isLimited = clock.mode === 'down' || limits.lives !== null || limits.turns !== null
-  const open = { ...level, settings: unlimited(settings) }
-  const cells = level.dealer.deal(seed)
-  const turns = minds.map(() => 0)
-  lots.forEach(([from, to], place) => {
-    minds.forEach((mind, at) => {
-      // where games are long, fewer of them are played
-      if (turns[at]! >= TURNS_AT_MOST) return
-      const games = playGames(level, mind, seed, from, to)
-      const free = isLimited ? playGames(open, mind, seed, from, to) : null
-      for (const count of (free ?? games).turns) turns[at]! += count
-      const exact = exactOf(level, mind, cells)
-      const known = exact && { turns: exactTurns(exact), wins: exactWins(exact, settings) }
-      part({ mind: at, from, games, free, known })
+answer<GamesInput, Result<null>, GamesLot>(
+  ({ pairs, settings, rivals, minds, seed, lots }, progress, part) => {
+    const prepared = prepareDeal(pairs, settings)
+    if (!prepared.ok) return prepared
+    const level = { settings, dealer: prepared.value, rivals }
+    const { limits, clock } = settings
+    const isLimited = clock.mode === 'down' || limits.lives !== null || limits.turns !== null
+    const open = { ...level, settings: unlimited(settings) }
+    const cells = level.dealer.deal(seed)
+    const turns = minds.map(() => 0)
+    lots.forEach(([from, to], place) => {
+      minds.forEach((mind, at) => {
+        // where games are long, fewer of them are played
+        if (turns[at]! >= TURNS_AT_MOST) return
+        const games = playGames(level, mind, seed, from, to)
+        const free = isLimited ? playGames(open, mind, seed, from, to) : null
+        for (const count of (free ?? games).turns) turns[at]! += count
+        const exact = exactOf(level, mind, cells)
+        const known = exact && { turns: exactTurns(exact), wins: exactWins(exact, settings) }
+        part({ mind: at, from, games, free, known })
+      })
+      progress((place + 1) / lots.length)
     })
-    progress((place + 1) / lots.length)
-  })
-  return { ok: true, value: null }
-})
+    return { ok: true, value: null }
+  },
+)

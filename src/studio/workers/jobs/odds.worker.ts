@@ -25,7 +25,11 @@ export type OddsQuestion =
   | { ask: 'luck'; mind: Mind; other: Mind | null }
   | { ask: 'ladder'; minds: Mind[] }
   | { ask: 'even'; mind: Mind; band: [number, number]; by: Lever }
-export type OddsInput = { pairs: Pair[]; levels: Settings[]; seed: string } & OddsQuestion
+export type OddsInput = {
+  pairs: Pair[]
+  levels: { settings: Settings; rivals: (Mind | null)[] }[]
+  seed: string
+} & OddsQuestion
 
 /** Luck, and the kindest and the hardest of so many deals; how often the mind beats the other on the same deal. */
 export type LuckTold = {
@@ -53,9 +57,9 @@ const DEALS = { most: 1000, fewest: 50, turns: 500_000 } as const
 
 answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
   const { pairs, seed } = input
-  const levels = input.levels.map((settings): Playable | null => {
+  const levels = input.levels.map(({ settings, rivals }): Playable | null => {
     const dealer = prepareDeal(pairs, settings, true)
-    return dealer.ok ? { settings, dealer: dealer.value } : null
+    return dealer.ok ? { settings, dealer: dealer.value, rivals } : null
   })
   if (input.ask === 'ladder')
     return levels.map((level, place) => {

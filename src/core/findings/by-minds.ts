@@ -1,0 +1,68 @@
+import type { Playable } from '../odds/games.ts'
+import { LEVER_PLACES, type Lever } from '../odds/levers.ts'
+import {
+  EVERYDAY,
+  FLEETING,
+  HARDLY_ANY,
+  limitsOf,
+  NEARLY_ALL,
+  tryOut,
+  valueFor,
+  WANTED,
+  type Tried,
+} from '../odds/minded.ts'
+import type { Mind } from '../settings/mind.ts'
+import type { Section } from '../settings/settings.ts'
+import type { FindingOf } from './finding.ts'
+
+/** A finding that minds came to, without its place in the ladder. */
+type Found = {
+  code: 'hardly-won' | 'hardly-lost'
+  section: Section
+  key: string
+  values: FindingOf<'hardly-won'>['values']
+}
+
+/** A level that nothing limits is won whenever it is played to its end. */
+const ALWAYS: Tried = { won: 0, games: 0, interval: [1, 1] }
+
+/** How everyday and fleeting players fare on a level; null where their games are too long to be told, or need not be. */
+export type Fare = { everyday: Tried | null; fleeting: Tried | null }
+
+/** Lets minds play a level, for so many turns each at most. A level on which a mind sits as a rival is not judged: there it is not the limits that matter. */
+export function fareOn(level: Playable, turns: number): Fare {
+  if (level.settings.players.minds.some((id) => id !== null)) return { everyday: null, fleeting: null }
+  if (!limitsOf(level).length) return { everyday: ALWAYS, fleeting: null }
+  const everyday = tryOut(level, EVERYDAY, turns)
+  if (isTooHard(everyday)) return { everyday, fleeting: null }
+  return { everyday, fleeting: tryOut(level, FLEETING, turns, Math.floor(100 * (1 - NEARLY_ALL)) + 1) }
+}
+const isTooHard = (everyday: Tried | null): everyday is Tried =>
+  everyday !== null && everyday.won < everyday.games * HARDLY_ANY
+
+/** What is found of a level by how minds fare on it. With `solves` it is worked out which value would mend it. */
+export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solves: boolean): Found[] {
+  const told = (code: Found['code'], { won, games }: Tried, mind: Mind, share: number): Found => {
+    const way = solves ? wayOut(level, mind, share) : null
+    const by = way?.by ?? limitsOf(level)[0]!
+    const { section, key } = LEVER_PLACES[by]
+    return { code, section, key, values: { by, won, games, enough: way?.value ?? null } }
+  }
+  if (isTooHard(everyday)) return [told('hardly-won', everyday, EVERYDAY, WANTED.everyday)]
+  return fleeting && fleeting.won > fleeting.games * NEARLY_ALL
+    ? [told('hardly-lost', fleeting, FLEETING, WANTED.fleeting)]
+    : []
+}
+
+/** The first limit of a level with whose value a mind wins this share, and that value. */
+export function wayOut(level: Playable, mind: Mind, share: number): { by: Lever; value: number } | null {
+  for (const by of limitsOf(level)) {
+    const value = valueFor(level, mind, by, share)
+    if (value !== null) return { by, value }
+  }
+  return null
+}
+
+/** Whether everyday players win more on the second of two levels than on the first, by more than both intervals. */
+export const isEasier = (before: Tried | null, after: Tried | null): boolean =>
+  before !== null && after !== null && after.interval[0] > before.interval[1]

@@ -1,0 +1,31 @@
+import iconMind from '~icons/ph/brain?raw'
+import iconPlay from '~icons/ph/play-fill?raw'
+import { MindsAtTable } from '../core/odds/minds-at-table.ts'
+import { mayChooseRival, mindsOf, seatMinds, withRival } from '../core/settings/seats.ts'
+import { resolveLevel } from '../core/settings/levels.ts'
+import { button } from './element.ts'
+import { panel } from './panel-box.ts'
+import type { Rivals, Table } from './table.ts'
+
+const mayChoose = ({ game, level }: Readonly<Table>): boolean => mayChooseRival(resolveLevel(game, level))
+
+/** Minds play the seats that a level gives them, and against one who plays alone, if the game lets them choose. The same deal and the same presses lead to the same game. */
+export const rivals: Rivals = {
+  mayChoose,
+  settle({ game, rival }, settings) {
+    const mind = mayChooseRival(settings) && mindsOf(game).find(({ id }) => id === rival)
+    return mind ? withRival(settings, mind) : settings
+  },
+  seat({ game, settings, round, seed }) {
+    const minds = seatMinds(settings, mindsOf(game))
+    return round && minds.some((mind) => mind) ? new MindsAtTable(minds, round, seed, 1) : null
+  },
+  panel({ game }, choose) {
+    const choices = mindsOf(game).map(({ id, name }) =>
+      button('lt-button', `Against ${name}`, () => choose(id), iconMind),
+    )
+    return panel('Who plays?', choices, [
+      button('lt-button lt-main', 'Play alone', () => choose(''), iconPlay),
+    ])
+  },
+}

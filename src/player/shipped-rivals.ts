@@ -1,0 +1,5 @@
+import { rivals } from './rivals.ts'
+import { start } from './start.ts'
+
+/** The script of a shipped file where minds play too. */
+start(rivals)

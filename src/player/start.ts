@@ -1,0 +1,25 @@
+import type { Game } from '../core/game/game.ts'
+import { keepUnder } from './best.ts'
+import { mountPlayer } from './mount.ts'
+import './fonts.css'
+import type { Rivals } from './table.ts'
+
+/** The start of a shipped file: reads the game that lies beside this script and puts the table up. */
+export function start(rivals?: Rivals): void {
+  const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {
+    game: Game
+    art: Record<string, string>
+  }
+  const asked = new URLSearchParams(location.search)
+  document.title = data.game.title
+  mountPlayer(document.getElementById('lucky-twin')!, {
+    game: data.game,
+    art: (name) => data.art[name] ?? '',
+    level: asked.get('level') ?? undefined,
+    seed: asked.get('seed')?.slice(0, 64) || undefined,
+    keep: keepUnder(`lucky-twin:${data.game.id}`),
+    keepNames: keepUnder(`lucky-twin:${data.game.id}:names`),
+    keepGame: keepUnder(`lucky-twin:${data.game.id}:open`),
+    rivals,
+  })
+}

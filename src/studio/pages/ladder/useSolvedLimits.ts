@@ -1,0 +1,66 @@
+import { ref, shallowRef } from 'vue'
+import { SEED } from '../../../core/odds/games.ts'
+import { leverPatch, type Lever } from '../../../core/odds/levers.ts'
+import type { Solved } from '../../../core/odds/solve.ts'
+import { resolveLevel, withOwn, type Level } from '../../../core/settings/levels.ts'
+import type { Mind } from '../../../core/settings/mind.ts'
+import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
+import type { Section } from '../../../core/settings/settings.ts'
+import { useBench } from '../../store/bench.ts'
+import { bare, plain } from '../../workers/jobs/bare.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import type { OddsInput } from '../../workers/jobs/odds.worker.ts'
+import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
+
+/** How long another word is waited out before levels are solved anew, in ms. */
+const PAUSE = 300
+
+/** What limits new levels shall have: so many wins of a mind from the first to the last (0 to 1), by this rule. */
+export type Wins = { mind: Mind; band: readonly [number, number]; by: Lever }
+
+/** The limits of levels that are about to be made, solved in a worker; `wins` gives null while they are not wanted. */
+export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins | null) {
+  const bench = useBench()
+  const solved = shallowRef<readonly (Solved | null)[]>([])
+  const working = ref(false)
+  const done = ref(0)
+  useLatestJob<(Solved | null)[]>({
+    follow: () => [levels(), wins(), bench.game?.house, bench.game?.deck],
+    pause: PAUSE,
+    changed: () => {
+      solved.value = []
+      done.value = 0
+      working.value = wins() !== null && levels().length > 0
+    },
+    start: () => {
+      const [game, of] = [bench.game, wins()]
+      if (!game || !of || !working.value) return null
+      const tables = levels().map((level) => {
+        const settings = resolveLevel(game, level)
+        return { settings, rivals: seatMinds(settings, mindsOf(game)) }
+      })
+      const { mind, by, band } = of
+      const asked = { ask: 'even', mind, by, band: [...band] as [number, number] } as const
+      return startJob<OddsInput, (Solved | null)[]>(
+        new Worker(new URL('../../workers/jobs/odds.worker.ts', import.meta.url), { type: 'module' }),
+        plain({ pairs: bare(game.deck.pairs), levels: tables, seed: SEED, ...asked }),
+        (share) => (done.value = share),
+      )
+    },
+    take: (found) => {
+      solved.value = found
+      working.value = false
+    },
+  })
+  /** The levels with their solved limits; one for which there is no value stays without. */
+  const limited = (bare: readonly Level[]): Level[] =>
+    bare.map((level, i) => {
+      const [of, one] = [wins(), solved.value[i]]
+      if (!of || !one?.ok) return level
+      return (Object.entries(leverPatch(of.by, one.value)) as [Section, object][]).reduce(
+        (made, [section, patch]) => withOwn(made, section, patch),
+        level,
+      )
+    })
+  return { solved, working, done, limited }
+}

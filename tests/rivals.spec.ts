@@ -1,0 +1,175 @@
+import { expect, type Page } from '@playwright/test'
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { card, choose, down, expectNoViolations, gameOf, openStation } from './helpers.ts'
+import { test } from './test.ts'
+
+const DEMO = 'demo/clockmakers-drawer.game.json'
+const run = (...args: string[]): string =>
+  execFileSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
+    encoding: 'utf8',
+    stdio: ['ignore', 'pipe', 'ignore'],
+  })
+const seats = (page: Page) => page.getByRole('list', { name: 'Players' }).getByRole('listitem')
+
+/** Ships the clockmaker's game with its players and quick looks; gives its address and the first level's deal of a seed. */
+function shipped(name: string, players: object): { url: string; size: number; deal: (string | null)[] } {
+  const file = JSON.parse(readFileSync(DEMO, 'utf8'))
+  file.levels[0].turn.firstLook = 0
+  Object.assign(file.house.turn, { matchLook: 100, missLook: 100 })
+  Object.assign(file.house.finish, { wait: 100 })
+  Object.assign(file.house.players, players)
+  file.minds = [
+    {
+      id: 'quick',
+      name: 'Quick',
+      memory: { notice: 1, hold: null, fade: 0, blur: 0, glance: 0 },
+      pace: { first: 60, second: 60, spread: 0 },
+    },
+  ]
+  const folder = mkdtempSync(join(tmpdir(), 'rivals-'))
+  const game = join(folder, `${name}.game.json`)
+  writeFileSync(game, JSON.stringify(file))
+  const html = join(folder, `${name}.html`)
+  run('ship', game, '--to', html)
+  const deal = JSON.parse(run('deal', game, '--level', file.levels[0].id, '--seed', 'tick-1')).cells
+  return { url: `${pathToFileURL(html).href}?seed=tick-1`, size: readFileSync(html).length, deal }
+}
+/** Two cells that lie face down and do not match. */
+async function missOf(page: Page, deal: (string | null)[]): Promise<[number, number]> {
+  const cells = await down(page).evaluateAll((all) =>
+    all.map((one) => Number((one as HTMLElement).dataset.cell)),
+  )
+  const pairOf = (cell: number): string => deal[cell]!.split('/')[0]!
+  const other = cells.slice(1).find((cell) => pairOf(cell) !== pairOf(cells[0]!))
+  return [cells[0]!, other ?? cells[1]!]
+}
+/** Presses a turn that misses wherever that can be, whenever it is Ann's, till the game is over. */
+async function playBadly(page: Page, deal: (string | null)[]): Promise<void> {
+  const result = page.getByRole('dialog', { name: /has won$|share the win$/ })
+  const mine = seats(page).first().filter({ hasText: '(your turn)' })
+  for (;;) {
+    await expect(mine.or(result).first()).toBeVisible()
+    if (await result.isVisible()) return
+    const before = await down(page).count()
+    const [one, other] = await missOf(page, deal)
+    await card(page, one).click()
+    await card(page, other).click()
+    // the turn is over when its cards lie as they did, or are gone
+    await expect
+      .poll(
+        async () =>
+          (await result.isVisible()) || !(await mine.isVisible()) || (await down(page).count()) < before,
+      )
+      .toBe(true)
+  }
+}
+
+test('a seat is given to a mind in Rules, which plays it in Play at its own pace', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  await choose(page, 'How many players', 'Two players take turns')
+  await choose(page, 'Who is player 2', 'the mind everyday')
+  await expect(page.getByRole('textbox', { name: 'Name of player 2' })).toHaveValue('Everyday')
+  await page.getByRole('combobox', { name: /^Who is player 1: / }).click()
+  // somebody has to be there to play
+  await expect(page.getByRole('listbox', { name: /^Who is player 1: / }).getByRole('option')).toHaveText([
+    'a person',
+  ])
+  await page.keyboard.press('Escape')
+  expect((await gameOf(page)).levels[1]!.players).toEqual({
+    names: ['Player 1', 'Everyday'],
+    minds: [null, 'everyday'],
+  })
+
+  await page.goto('/games/clockmakers-drawer/play/bench')
+  await page.getByRole('button', { name: 'In order', exact: true }).click()
+  await expect(seats(page).first()).toContainText('Player 1 (your turn)')
+  await card(page, 0).click()
+  await card(page, 2).click()
+  await expect(seats(page).nth(1)).toContainText('Everyday (plays now)')
+  // its turn is on the tape like any other, and then it is the person's again
+  const tape = page.getByRole('list', { name: 'Tape' }).getByRole('button')
+  await expect(tape.nth(2)).toBeVisible()
+  await expect(page.getByText(/Player 1 has the next turn\./)).toBeAttached()
+  await expectNoViolations(page)
+})
+
+test('nothing can be pressed for a mind', async ({ page }) => {
+  const { url } = shipped('patient', { names: ['Ann', 'Quick'], minds: [null, 'keen'] })
+  await page.goto(url)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  await card(page, 0).click()
+  await card(page, 1).click()
+  await expect(seats(page).nth(1)).toContainText('(plays now)')
+  const before = await down(page).count()
+  await down(page).first().press('Enter')
+  expect(await down(page).count()).toBe(before)
+})
+
+test('a person plays against a mind to the end, in the shipped file', async ({ page }) => {
+  const { url, deal } = shipped('quick', { names: ['Ann', 'Quick'], minds: [null, 'quick'] })
+  await page.goto(url)
+  const panel = page.getByRole('dialog', { name: 'Who plays?' })
+  // only persons are asked for their names
+  await expect(panel.getByRole('textbox')).toHaveCount(1)
+  await panel.getByRole('button', { name: 'Begin' }).click()
+  await playBadly(page, deal)
+  await expect(page.getByRole('dialog', { name: 'Quick has won' })).toBeVisible()
+  await expect(page.getByRole('row', { name: /^Quick/ })).toBeVisible()
+  await expectNoViolations(page)
+})
+
+test('one who plays alone chooses a rival, where the game offers it; a game that is left goes on against the same', async ({
+  page,
+}) => {
+  const offered = shipped('offered', { offersRival: true })
+  await page.goto(offered.url.replace('?seed=tick-1', ''))
+  const panel = page.getByRole('dialog', { name: 'Who plays?' })
+  await expectNoViolations(page)
+  await expect(panel.getByRole('button')).toHaveText([
+    'Against Perfect',
+    'Against Keen',
+    'Against Everyday',
+    'Against Fleeting',
+    'Against No memory',
+    'Against Quick',
+    'Play alone',
+  ])
+  await panel.getByRole('button', { name: 'Against Quick' }).click()
+  await expect(seats(page)).toHaveCount(2)
+  await down(page).first().click()
+  await down(page).last().click()
+  await expect(page.getByText(/has the next turn|A match/).first()).toBeAttached()
+  await page.reload()
+  await page.getByRole('button', { name: 'Go on' }).click()
+  await expect(seats(page).nth(1)).toContainText('Quick')
+
+  const alone = shipped('alone', {})
+  expect(offered.size - alone.size).toBeGreaterThan(1000)
+  await page.goto(alone.url)
+  await expect(panel).toBeHidden()
+})
+
+test('a mind is watched on the table of Play: the game that Odds counted, on the tape', async ({ page }) => {
+  await openStation(page, 'odds/warm-up')
+  await page.getByRole('button', { name: 'Watch Perfect play' }).click()
+  await expect(page.getByRole('textbox', { name: 'seed' })).toHaveValue('odds-1')
+  await page.getByRole('radiogroup', { name: 'Time' }).getByText('8×').click()
+  await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
+  const { turns } = JSON.parse(
+    run('odds', DEMO, '--level', 'warm-up', '--mind', 'perfect', '--games', '1', '--json'),
+  )
+  await expect(
+    page
+      .getByRole('definition')
+      .filter({ hasText: new RegExp(`^${turns.mean}$`) })
+      .first(),
+  ).toBeVisible()
+  await page.getByRole('button', { name: 'Deal again' }).first().click()
+  await expect(page.getByRole('textbox', { name: 'seed' })).toHaveValue('odds-2')
+  await choose(page, 'Played by', 'you')
+  await expect(page.getByRole('textbox', { name: 'seed' })).not.toHaveValue(/^odds-/)
+})
