@@ -22,7 +22,7 @@ export const rivals: Rivals = {
   },
   panel({ game }, choose) {
     const choices = mindsOf(game).map(({ id, name }) =>
-      button('lt-button', `Against ${name}`, () => choose(id), iconMind),
+      button('lt-button lt-rival', `Against ${name}`, () => choose(id), iconMind),
     )
     return panel('Who plays?', choices, [
       button('lt-button lt-main', 'Play alone', () => choose(''), iconPlay),

@@ -27,7 +27,6 @@ export function whoPanel(table: Table, name: (names: string[]) => void): HTMLEle
     field.value = table.ownNames[at] ?? ''
     field.autocomplete = 'off'
     const label = element('label', 'lt-who', element('span', '', given), field)
-    label.hidden = !!minds[at]
     return { field, label }
   })
   const start = button(
@@ -42,7 +41,7 @@ export function whoPanel(table: Table, name: (names: string[]) => void): HTMLEle
     })
   return panel(
     'Who plays?',
-    fields.map(({ label }) => label),
+    fields.flatMap(({ label }, at) => (minds[at] ? [] : [label])),
     [start],
   )
 }
