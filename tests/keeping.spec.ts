@@ -50,10 +50,10 @@ test('every kind of edit can be undone and done again', async ({ page }) => {
   const limit = page.getByRole('spinbutton', { name: 'Time limit', exact: true })
   await limit.focus()
   await page.keyboard.press('ArrowUp')
-  await expect(limit).toHaveValue('1:35')
+  await expect(limit).toHaveValue('1:15')
   await limit.blur()
   await undo()
-  await expect(limit).toHaveValue('1:30')
+  await expect(limit).toHaveValue('1:10')
 
   await page.getByRole('button', { name: 'Duplicate this level' }).click()
   await expect(page.getByRole('link', { name: /^Bench copy/ })).toBeVisible()

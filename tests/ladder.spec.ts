@@ -1,7 +1,12 @@
 import { expect, type Locator } from '@playwright/test'
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import {
   addRule,
   cards,
+  choose,
   drag,
   expectNoViolations,
   gameOf,
@@ -17,6 +22,15 @@ async function typeWithin(box: Locator, name: string, value: string): Promise<vo
   const field = box.getByRole('spinbutton', { name, exact: true })
   await field.fill(value)
   await field.press('Enter')
+}
+
+/** How many of 100 everyday players win a level, as the command line says. */
+function winsOf(game: object, level: string): number {
+  const path = join(mkdtempSync(join(tmpdir(), 'ladder-')), 'made.game.json')
+  writeFileSync(path, JSON.stringify(game))
+  const asked = ['odds', path, '--level', level, '--mind', 'everyday', '--json']
+  const told = JSON.parse(execFileSync('node', ['scripts/lucky-twin.mjs', ...asked], { encoding: 'utf8' }))
+  return (100 * told.won) / told.games
 }
 
 test.describe('the ladder', () => {
@@ -68,6 +82,29 @@ test.describe('the ladder, made at once', () => {
     await expect(ladder).toContainText('15 pairs')
     await page.keyboard.press('Control+z')
     await expect(ladder).toContainText('Cabinet')
+  })
+  test('takes its limits from how many shall win', async ({ page }) => {
+    await openStation(page, 'rules/bench')
+    await pressButton(page, 'Make a ladder')
+    const dialog = page.getByRole('dialog', { name: 'Make a ladder' })
+    await typeWithin(dialog, 'How many levels', '3')
+    await choose(page, 'Limits', 'a limit for so many wins')
+    await choose(page, 'Rule that is solved for', 'lives')
+    await typeWithin(dialog, 'Wins of 100, the easiest', '80')
+    const made = dialog.getByRole('list', { name: 'Preview of the ladder' }).getByRole('listitem')
+    await expect(made.getByText(/of 100 win$/)).toHaveCount(3)
+    await expectNoViolations(page)
+    await pressButton(page, 'Replace all levels')
+    await expect(rungs(page)).toHaveCount(3)
+    const { levels } = await gameOf(page)
+    for (const { clock, limits } of levels) {
+      expect(clock.mode).toBe('off')
+      expect(limits.lives).toBeGreaterThan(0)
+    }
+    // so many everyday players win the last one as was asked for, by the command line too
+    const told = winsOf(await gameOf(page), levels.at(-1).id)
+    expect(told).toBeGreaterThan(55)
+    expect(told).toBeLessThan(85)
   })
   test('two levels lie side by side, and rules go from one to the other', async ({ page }) => {
     await openStation(page, 'rules/bench')

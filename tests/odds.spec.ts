@@ -25,7 +25,7 @@ const winsOf = (page: Page, name: string) =>
   page
     .getByRole('term')
     .filter({ hasText: new RegExp(`^${name}$`) })
-    .locator('xpath=following-sibling::dd')
+    .locator('xpath=following-sibling::dd[1]')
 const limit = (page: Page) => page.getByRole('slider', { name: 'Time limit' })
 /** The game as it stands; the station is opened again afterwards. */
 async function gameNow(page: Page) {
@@ -87,7 +87,7 @@ test('minds play the open level as they do on the command line, and are switched
 test('the limit is dragged and moved by keys, and the shares follow', async ({ page }) => {
   await openStation(page, 'odds/bench')
   await played(page)
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:30')
+  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
   const before = await winsOf(page, 'Fleeting').innerText()
   const line = (await limit(page).boundingBox())!
   await page.mouse.move(line.x + line.width / 2, line.y + 60)
@@ -95,7 +95,7 @@ test('the limit is dragged and moved by keys, and the shares follow', async ({ p
   await page.mouse.move(line.x - 150, line.y + 60, { steps: 5 })
   // while it is held the level is as it was
   await expect.poll(() => winsOf(page, 'Fleeting').innerText()).not.toBe(before)
-  await expect(openRung(page)).toContainText('1:30')
+  await expect(openRung(page)).toContainText('1:10')
   const shown = await limit(page).getAttribute('aria-valuetext')
   const there = (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]
   await page.mouse.up()
@@ -111,7 +111,7 @@ test('the limit is dragged and moved by keys, and the shares follow', async ({ p
   await expect(openRung(page)).toContainText(`${Math.floor(next / 60)}:${String(next % 60).padStart(2, '0')}`)
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:30')
+  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
 })
 
 test('the sentence solves for a rule, and sets it on the level or in the house rules', async ({ page }) => {
@@ -128,7 +128,7 @@ test('the sentence solves for a rule, and sets it on the level or in the house r
   await expect(page.getByRole('button', { name: 'Is set' })).toBeDisabled()
   await expect(limit(page)).toHaveAttribute('aria-valuetext', value)
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:30')
+  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
   await choose(page, 'Rule that is solved for', 'look time of a miss')
   await choose(page, 'Where it is set', 'in the house rules')
   await expect(set).toBeEnabled()
@@ -149,13 +149,13 @@ test('the ladder is evened out in one step that can be undone', async ({ page })
   await type(page, 'Wins wanted on the last level, of 100', '50')
   await page.getByRole('button', { name: 'Even it out…' }).click()
   const dialog = page.getByRole('dialog', { name: 'Even out the ladder' })
-  await expect(dialog.getByRole('row', { name: /^Cabinet 50 3:00 \d:\d\d/ })).toBeVisible()
+  await expect(dialog.getByRole('row', { name: /^Cabinet 50 1:50 \d:\d\d/ })).toBeVisible()
   await expectNoViolations(page)
   await dialog.getByRole('button', { name: 'Change 4 levels' }).click()
   await expect(page.getByText('The ladder is evened out: 4 levels changed')).toBeVisible()
-  await expect(openRung(page)).not.toContainText('1:30')
+  await expect(openRung(page)).not.toContainText('1:10')
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
-  await expect(openRung(page)).toContainText('1:30')
+  await expect(openRung(page)).toContainText('1:10')
   expect((await gameNow(page)).levels).toEqual(before)
 })
 
@@ -328,3 +328,46 @@ function recordsOf(level: string, count: number) {
     return fileOf(`real-${i}.play.json`, text, 'application/json')
   })
 }
+
+test('a level that hardly anybody wins is a finding: it opens Odds, and is mended by a value that is solved for', async ({
+  page,
+}) => {
+  await openStation(page, 'rules/top-drawer')
+  await type(page, 'Time limit', '0:22')
+  const meaning = page.getByRole('complementary', { name: 'What that means' })
+  await expect(
+    meaning.getByText(/hardly anybody wins: players like everyday won \d+ of 100 games/i),
+  ).toBeVisible()
+  await page.getByRole('link', { name: 'Ship', exact: true }).click()
+  const line = page.getByRole('listitem').filter({ hasText: 'Top drawer: hardly anybody wins' })
+  await line.getByRole('link', { name: 'Go there' }).click()
+  await expect(page).toHaveURL(/odds\/top-drawer$/)
+  await played(page)
+  const mend = page.getByRole('button', { name: /on the clock: 7 of 10 like everyday win$/ })
+  await expectNoViolations(page)
+  await mend.click()
+  await expect(mend).toBeHidden()
+  await played(page)
+  const wins = Number((await winsOf(page, 'Everyday').innerText()).split(/\s/)[0])
+  expect(wins).toBeGreaterThan(60)
+  await page.keyboard.press('Control+z')
+  await expect(mend).toBeVisible()
+})
+
+test('a level that is easier than the one before is a finding, with a way out', async ({ page }) => {
+  await openStation(page, 'odds/cabinet')
+  await limit(page).focus()
+  for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp')
+  await expect(openRung(page)).toContainText('2:30')
+  const mend = page.getByRole('button', { name: /on the clock: as many win as before$/ })
+  await expect(
+    page.getByText(/easier than Top drawer, the level before: players like everyday won/i),
+  ).toBeVisible()
+  await mend.click()
+  await expect(mend).toBeHidden()
+  await expect(openRung(page)).not.toContainText('2:30')
+  // steps by keys in quick succession are one step to undo
+  await page.keyboard.press('Control+z')
+  await page.keyboard.press('Control+z')
+  await expect(openRung(page)).toContainText('1:50')
+})

@@ -63,6 +63,6 @@ export function wayOut(level: Playable, mind: Mind, share: number): { by: Lever;
   return null
 }
 
-/** Whether everyday players win more on the second of two levels than on the first, by more than both intervals. */
+/** Whether everyday players win more on the second of two levels than on the first, by more than both intervals; where the first is too hard, that is to be mended. */
 export const isEasier = (before: Tried | null, after: Tried | null): boolean =>
-  before !== null && after !== null && after.interval[0] > before.interval[1]
+  before !== null && !isTooHard(before) && after !== null && after.interval[0] > before.interval[1]

@@ -70,13 +70,17 @@ const { solved, working, done, limited } = useSolvedLimits(
   () => wins.value,
 )
 const levels = computed(() => limited(bareLevels.value))
-/** What limits a level, and, where it was solved for, how many win. */
+/** What limits a level. */
 function limitWords({ clock, limits: own }: Level, i: number): string {
   const one = solved.value[i]
   if (limits.value !== 'wins') return clock?.limit ? writeNumber(clock.limit, 'clock') : ''
   if (!one?.ok) return one ? 'no value does it' : working.value ? '…' : ''
   const value = by.value === 'clock' ? clock!.limit! : own![by.value as 'lives' | 'turns']!
-  return `${leverWords(by.value, value)}, ${ofHundred(one.wins.won, one.wins.games).wins} win`
+  return leverWords(by.value, value)
+}
+function winWords(i: number): string {
+  const one = solved.value[i]
+  return limits.value === 'wins' && one ? `${ofHundred(one.wins.won, one.wins.games).wins} of 100 win` : ''
 }
 const firstOf = ({ fill }: Level): number =>
   fill?.use && typeof fill.use === 'object' && 'to' in fill.use ? fill.use.to : 0
@@ -158,6 +162,7 @@ function take(instead: boolean): void {
         <strong>{{ level.name }}</strong>
         <span class="soft">{{ level.board!.rows }} × {{ level.board!.columns }}</span>
         <span v-if="limitWords(level, i)" class="soft">{{ limitWords(level, i) }}</span>
+        <span v-if="winWords(i)" class="soft">{{ winWords(i) }}</span>
         <span class="soft">{{ writeNumber(level.turn!.missLook!, 'seconds') }}</span>
       </li>
     </ol>

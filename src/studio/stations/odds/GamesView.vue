@@ -15,7 +15,7 @@ import { lostWords, numberOf } from './odds-words.ts'
 
 /** The games of a level: one density a mind on a common axis, the limit as a line that is dragged, and wins of 100. */
 const props = defineProps<{ rows: readonly Row[]; axis: Axis; settings: Settings; old: boolean }>()
-const emit = defineEmits<{ limit: [value: number]; watch: [mind: string] }>()
+const emit = defineEmits<{ limit: [value: number, byKey: boolean]; watch: [mind: string] }>()
 
 /** the limit that stands on this axis, in its unit */
 const limit = computed(() => {
@@ -84,13 +84,17 @@ const label = computed(() =>
         :side="SIDE"
         :height="ABOVE + rows.length * ROW"
         @drag="(value) => (dragged = value)"
-        @drop="(value) => (value === limit ? (dragged = null) : emit('limit', value))"
+        @drop="(value, byKey) => (value === limit ? (dragged = null) : emit('limit', value, byKey))"
       />
     </div>
     <div class="wins" :style="{ '--row': `${ROW}px`, '--above': `${ABOVE}px` }">
       <dl>
         <div v-for="{ id, name, wins, about, lost } in figures" :key="id">
           <dt>{{ name }}</dt>
+          <dd>
+            <b>{{ wins }}</b> <span class="soft">{{ about }}</span>
+            <span v-if="lost" class="lost">{{ lost }}</span>
+          </dd>
           <dd class="watch">
             <ElButton
               :aria-label="`Watch ${name} play`"
@@ -98,10 +102,6 @@ const label = computed(() =>
               @click="emit('watch', id)"
               >watch</ElButton
             >
-          </dd>
-          <dd>
-            <b>{{ wins }}</b> <span class="soft">{{ about }}</span>
-            <span v-if="lost" class="lost">{{ lost }}</span>
           </dd>
         </div>
       </dl>
@@ -146,7 +146,9 @@ dd {
   right: 0;
 }
 .watch .el-button {
+  height: auto;
   padding: 0 4px;
+  border: 0;
   color: var(--lagoon);
   font-size: 14px;
   font-weight: 600;

@@ -12,7 +12,7 @@ const props = defineProps<{
   side: number
   height: number
 }>()
-const emit = defineEmits<{ drag: [value: number]; drop: [value: number] }>()
+const emit = defineEmits<{ drag: [value: number]; drop: [value: number, byKey: boolean] }>()
 const line = ref<HTMLElement>()
 const step = computed(() => (props.axis === 'time' ? 1000 : 1))
 const bounds = computed(() => (props.axis === 'time' ? BOUNDS.limit : BOUNDS.turns))
@@ -38,7 +38,7 @@ function hold(event: PointerEvent): void {
 function drop(): void {
   if (!held.value) return
   held.value = false
-  emit('drop', last)
+  emit('drop', last, false)
 }
 useEventListener(line, 'pointermove', move)
 
@@ -54,7 +54,7 @@ function byKey(event: KeyboardEvent): void {
   const steps = KEYS[event.key]
   if (steps === undefined) return
   event.preventDefault()
-  emit('drop', within(props.value + steps * step.value))
+  emit('drop', within(props.value + steps * step.value), true)
 }
 </script>
 

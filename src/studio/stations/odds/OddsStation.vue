@@ -30,7 +30,7 @@ const router = useRouter()
 const { asked, isOld, byItself, ask } = useAsked()
 const { minds, playing, toggle } = useMinds()
 const games = useGames(asked, () => playing.value.map(({ mind }) => mind))
-const { played, problem, working, done } = games
+const { played, old, problem, working, done } = games
 
 const findings = computed(() =>
   checks.ofRung(bench.game!.levels.findIndex(({ id }) => id === asked.value.level.id)).filter(isOfMinds),
@@ -53,7 +53,9 @@ const rows = computed(() =>
 )
 /** what is told beside the games waits until they are there */
 const ready = computed(() => !working.value && !problem.value && rows.value.length > 0)
-const count = computed(() => Math.max(0, ...rows.value.map(({ played: { odds } }) => odds.games)))
+const count = computed(() =>
+  Math.max(0, ...rows.value.map(({ id, played: { odds } }) => (old.value.has(id) ? 0 : odds.games))),
+)
 const complete = computed(() => done.value >= 1)
 const fewer = computed(() => ready.value && rows.value.some(({ played: { odds } }) => odds.games < GAMES))
 
@@ -67,13 +69,18 @@ const better = computed(() => {
   return playing.value[at > 0 ? at - 1 : at + 1]?.mind ?? null
 })
 
-function setLimit(value: number): void {
+function setLimit(value: number, byKey: boolean): void {
   const [section, patch] =
     shownAxis.value === 'time'
       ? (['clock', { limit: value }] as const)
       : (['limits', { turns: value }] as const)
   const label = shownAxis.value === 'time' ? 'change the time limit' : 'change the turn limit'
-  bench.replace(writeSettings(bench.game!, asked.value.level.id, section, patch), label)
+  const { id } = asked.value.level
+  bench.replace(
+    writeSettings(bench.game!, id, section, patch),
+    label,
+    byKey ? `${id}/${section} by keys` : null,
+  )
   ask()
 }
 function watchPlay(id: string): void {
@@ -119,7 +126,7 @@ function edit(one: Mind | null): void {
         >
         <ElCheckbox v-model="byItself">by itself</ElCheckbox>
       </header>
-      <FindingsList :findings="findings" />
+      <FindingsList v-if="findings.length" :findings="findings" />
       <MindCards
         :minds="minds"
         :full="(bench.game!.minds?.length ?? 0) >= BOUNDS.minds[1]"
@@ -138,7 +145,7 @@ function edit(one: Mind | null): void {
         :rows="rows"
         :axis="shownAxis"
         :settings="asked.settings"
-        :old="isOld"
+        :old="isOld || old.size > 0"
         @limit="setLimit"
         @watch="watchPlay"
       />

@@ -50,19 +50,22 @@ class Lots {
 /** The games of the minds that play, of what was asked; only those that are not there yet are played. */
 export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readonly Mind[]) {
   const played = shallowRef<ReadonlyMap<string, Played>>(new Map())
+  /** the minds whose figures are still those of before, until new ones come */
+  const old = shallowRef<ReadonlySet<string>>(new Set())
   const problem = ref('')
   const working = ref(false)
   /** the share of all games that are there, 0 to 1 */
   const done = computed(() => {
     const all = minds()
     const there = all.reduce((sum, { id }) => {
-      const one = played.value.get(id)
+      const one = old.value.has(id) ? null : played.value.get(id)
       return sum + (one?.complete ? 1 : (one?.odds.games ?? 0) / GAMES)
     }, 0)
     return all.length ? there / all.length : 1
   })
   let job: Job<unknown> | null = null
   let timer = 0
+  let level = ''
 
   function cancel(): void {
     clearTimeout(timer)
@@ -76,25 +79,33 @@ export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readon
     problem.value = ''
     const of = asked.value
     const found = new Map<string, Played>()
+    const before = new Set<string>()
     for (const mind of minds()) {
-      const one = kept.get(keyOf(of, mind))
+      const known = kept.get(keyOf(of, mind))
+      const one = known ?? (of.level.id === level ? played.value.get(mind.id) : undefined)
       if (one) found.set(mind.id, one)
+      if (one && !known) before.add(mind.id)
     }
+    level = of.level.id
     played.value = found
-    const wanted = minds().filter(({ id }) => !found.get(id)?.complete)
+    old.value = before
+    const wanted = minds().filter(({ id }) => before.has(id) || !found.get(id)?.complete)
     if (!wanted.length) return
     working.value = true
     const lots = wanted.map(() => new Lots())
     const show = (): void => {
       timer = 0
       const next = new Map(played.value)
+      const stillOld = new Set(old.value)
       wanted.forEach((mind, i) => {
         const one = lots[i]!.played
         if (!one) return
         next.set(mind.id, one)
+        stillOld.delete(mind.id)
         if (one.complete) keep(keyOf(of, mind), one)
       })
       played.value = next
+      old.value = stillOld
     }
     const { pairs, settings, rivals } = of
     const mine = playLots({ pairs, settings, rivals }, plain(wanted), GAMES, SEED, (lot) => {
@@ -104,7 +115,10 @@ export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readon
     job = mine
     try {
       const end = await mine.done
-      if (!end.ok) problem.value = problemLine(end.problem)
+      if (!end.ok) {
+        problem.value = problemLine(end.problem)
+        played.value = new Map()
+      }
     } catch (error) {
       if (error instanceof Cancelled) return
       problem.value = (error as Error).message
@@ -119,7 +133,7 @@ export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readon
     { immediate: true },
   )
   onBeforeUnmount(cancel)
-  return { played, problem, working, done, cancel, again: () => void play() }
+  return { played, old, problem, working, done, cancel, again: () => void play() }
 }
 
 function keep(key: string, one: Played): void {

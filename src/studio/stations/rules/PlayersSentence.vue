@@ -112,7 +112,7 @@ function rename(at: number, text: string): void {
 <style scoped>
 .seat {
   display: inline-block;
-  margin-right: 8px;
+  margin-right: 4px;
   white-space: nowrap;
   vertical-align: middle;
 }
