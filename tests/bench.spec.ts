@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import {
   boardAbove,

@@ -11,7 +11,7 @@ import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
 
 /** Minds that sit at the table: whether one of them has the turn, and what they press up to a time (ms since the deal). */
-export type Seated = { readonly haveTurn: boolean; next(now: number): Input | null }
+type Seated = { readonly haveTurn: boolean; next(now: number): Input | null }
 /** What a player can do with minds at the table. Left out where there are none, so that nobody has to load them. */
 export type Rivals = {
   /** the settings of a round, with the rival that was chosen */

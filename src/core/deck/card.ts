@@ -35,3 +35,10 @@ export const twinFace = (card: Card): number => faceIndex(twinOf(card))
  */
 export const cardsMatch = (one: Card, other: Card): boolean =>
   one >> 2 === other >> 2 && ((one & 2) === 0 || one !== other)
+
+/** The cells that hold a card, in the order of the board. */
+export function cardCells(cells: readonly number[]): number[] {
+  const found: number[] = []
+  for (let cell = 0; cell < cells.length; cell++) if (cells[cell] !== NO_CARD) found.push(cell)
+  return found
+}

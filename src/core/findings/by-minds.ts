@@ -1,17 +1,7 @@
 import type { Playable } from '../odds/games.ts'
 import { LEVER_PLACES, type Lever } from '../odds/levers.ts'
-import {
-  EVERYDAY,
-  FLEETING,
-  HARDLY_ANY,
-  limitsOf,
-  NEARLY_ALL,
-  tryOut,
-  valueFor,
-  WANTED,
-  type Tried,
-} from '../odds/minded.ts'
-import type { Mind } from '../settings/mind.ts'
+import { HARDLY_ANY, limitsOf, NEARLY_ALL, tryOut, valueFor, WANTED, type Tried } from '../odds/minded.ts'
+import { EVERYDAY, FLEETING, type Mind } from '../settings/mind.ts'
 import type { Section } from '../settings/settings.ts'
 import type { FindingOf } from './finding.ts'
 
@@ -34,11 +24,10 @@ export function fareOn(level: Playable, turns: number): Fare {
   if (level.settings.players.minds.some((id) => id !== null)) return { everyday: null, fleeting: null }
   if (!limitsOf(level).length) return { everyday: ALWAYS, fleeting: null }
   const everyday = tryOut(level, EVERYDAY, turns)
-  if (isTooHard(everyday)) return { everyday, fleeting: null }
+  if (everyday && isTooHard(everyday)) return { everyday, fleeting: null }
   return { everyday, fleeting: tryOut(level, FLEETING, turns, Math.floor(100 * (1 - NEARLY_ALL)) + 1) }
 }
-const isTooHard = (everyday: Tried | null): everyday is Tried =>
-  everyday !== null && everyday.won < everyday.games * HARDLY_ANY
+const isTooHard = ({ won, games }: Tried): boolean => won < games * HARDLY_ANY
 
 /** What is found of a level by how minds fare on it. With `solves` it is worked out which value would mend it. */
 export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solves: boolean): Found[] {
@@ -48,7 +37,7 @@ export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solv
     const { section, key } = LEVER_PLACES[by]
     return { code, section, key, values: { by, won, games, enough: way?.value ?? null } }
   }
-  if (isTooHard(everyday)) return [told('hardly-won', everyday, EVERYDAY, WANTED.everyday)]
+  if (everyday && isTooHard(everyday)) return [told('hardly-won', everyday, EVERYDAY, WANTED.everyday)]
   return fleeting && fleeting.won > fleeting.games * NEARLY_ALL
     ? [told('hardly-lost', fleeting, FLEETING, WANTED.fleeting)]
     : []

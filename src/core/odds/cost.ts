@@ -1,23 +1,21 @@
 import type { Dealer } from '../deal/deal.ts'
-import { streamOf, type Stream } from '../deal/seed.ts'
-import { shuffle } from '../deal/shuffle.ts'
-import type { Settings } from '../settings/settings.ts'
 import { timeUsed } from '../play/clock.ts'
 import { newRound } from '../play/new-round.ts'
-import type { Round } from '../play/round.ts'
+import { NO_MEMORY, PERFECT, type Mind } from '../settings/mind.ts'
+import type { Settings } from '../settings/settings.ts'
+import { exactOf, exactTurns } from './exact.ts'
+import { SEED } from './games.ts'
 import { highestScore, type Highest } from './highest.ts'
 import { playLuckiest } from './luckiest.ts'
-import { par, parHolds } from './par.ts'
-import { cardCells, playNoMemory, playPerfectMemory } from './players.ts'
-import { repeats } from './repeats.ts'
+import { playMinds } from './play-minds.ts'
 import { unlimited } from './unlimited.ts'
 
 /**
- * Where a player lands who takes no time to think; time in ms. `turns` and `time` are what it takes to clear the board, `score` is what is made
- * under the level's own limits, a game that is lost among them. Means over `games` games; `exactTurns`: not sampled but known.
+ * Where a mind lands, at its own pace; time in ms. `turns` and `time` are what it takes to clear the board, `score` is what is made under the level's own
+ * limits, a game that is lost among them. Means over `games` games; `exactTurns`: not sampled but known.
  */
 export type Landing = { turns: number; time: number; score: number; exactTurns: boolean; games: number }
-/** What a level costs: the least time in ms on its own clock, the highest score, and where two players land. */
+/** What a level costs: the least time in ms on its own clock, the highest score, and where a perfect memory and none land. */
 export type Cost = { leastTime: number; highest: Highest; perfect: Landing; none: Landing }
 
 /** So many games of a perfect memory, and about so many turns of one without any, are played. */
@@ -25,55 +23,45 @@ const GAMES = { perfect: 120, pairs: 4000, least: 12 } as const
 const TURNS = 6000
 
 /**
- * What a level costs, played through the machine. In: resolved settings and their dealer. All is seeded, so that the same level gives
- * the same figures. Who flips unseen cards at random meets them in a shuffled order wherever they lie, so the cards of a seed are all that is asked for. Cost: a few ms, up to 100 ms on the largest boards.
+ * What a level costs, played by minds. In: resolved settings and their dealer. All is seeded, so that the same level gives
+ * the same figures. Who flips unseen cards at random meets them in a shuffled order wherever they lie, so the cards of a seed are all that is asked for. Cost: a few ms, up to 200 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
   // a clock that counts down moves its limit, one that counts up the time used
   const free = freeOf(settings)
   const first = dealer.cards('cost-0')
   const { pairs } = dealer
-  const games = Math.max(GAMES.least, Math.min(GAMES.perfect, Math.floor(GAMES.pairs / pairs)))
-  const land = (count: number, exactTurns: number | null, play: Player): Landing => {
-    const samples = Array.from({ length: count }, (_, i) => {
-      const seed = `cost-${i}`
-      const cells = dealer.cards(seed)
+  const isLimited =
+    settings.clock.mode === 'down' || settings.limits.lives !== null || settings.limits.turns !== null
+  const land = (mind: Mind, games: number): Landing => {
+    const exact = exactOf({ settings, dealer }, mind, first)
+    const samples = Array.from({ length: games }, (_, i) => {
+      const cells = dealer.cards(`cost-${i}`)
       const cleared = newRound(free, cells, false)
-      play(cleared, streamOf(seed, 'picking'))
-      const ends =
-        settings.clock.mode === 'down' || settings.limits.lives !== null || settings.limits.turns !== null
-      const played = ends ? newRound(settings, cells, false) : cleared
-      if (ends) play(played, streamOf(seed, 'picking'))
+      playMinds(cleared, [mind], SEED, i + 1)
+      const played = isLimited ? newRound(settings, cells, false) : cleared
+      if (isLimited) playMinds(played, [mind], SEED, i + 1)
       return { turns: cleared.turns, time: timeUsed(cleared), score: played.score }
     })
     const mean = (key: 'turns' | 'time' | 'score'): number =>
-      samples.reduce((sum, one) => sum + one[key], 0) / count
-    const turns = exactTurns ?? mean('turns')
+      samples.reduce((sum, one) => sum + one[key], 0) / games
+    const turns = exact ? exactTurns(exact) : mean('turns')
     return {
       turns,
       // time follows from the turns, and so does its error from theirs
       time: mean('time') + slope(samples) * (turns - mean('turns')),
       score: mean('score'),
-      exactTurns: exactTurns !== null,
-      games: count,
+      exactTurns: exact !== null,
+      games,
     }
   }
   return {
     leastTime: timeUsed(playLuckiest(free, first)),
     highest: highestScore(settings, first),
-    perfect: land(games, parHolds(settings, first) ? par(pairs).turns : null, (round, stream) =>
-      playPerfectMemory(round, shuffle(cardCells(round.cells), stream)),
-    ),
-    // two random face-down cards match with chance 1 in 2k − 1 while k pairs are left, however they lie
-    none: land(
-      Math.max(2, Math.min(GAMES.perfect, Math.round(TURNS / pairs ** 2))),
-      repeats(first) ? null : pairs ** 2,
-      playNoMemory,
-    ),
+    perfect: land(PERFECT, Math.max(GAMES.least, Math.min(GAMES.perfect, Math.floor(GAMES.pairs / pairs)))),
+    none: land(NO_MEMORY, Math.max(2, Math.min(GAMES.perfect, Math.round(TURNS / pairs ** 2)))),
   }
 }
-
-type Player = (round: Round, stream: Stream) => void
 
 const freeOf = (settings: Settings): Settings => {
   const free = unlimited(settings)

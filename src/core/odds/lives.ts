@@ -1,11 +1,10 @@
 import type { Dealer } from '../deal/deal.ts'
-import { streamOf } from '../deal/seed.ts'
-import { shuffle } from '../deal/shuffle.ts'
+import { PERFECT } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 import { newRound } from '../play/new-round.ts'
-import { parHolds } from './par.ts'
-import { cardCells, playPerfectMemory } from './players.ts'
-import { missChances } from './turns.ts'
+import { exactOf } from './exact.ts'
+import { SEED } from './games.ts'
+import { playMinds } from './play-minds.ts'
 import { unlimited } from './unlimited.ts'
 
 /**
@@ -30,17 +29,17 @@ export function livesNeeded(settings: Settings, dealer: Dealer): LivesNeeded | n
   const { lives, livesLostOn } = settings.limits
   if (lives === null) return null
   if (livesLostOn === 'slip') return fromChances([1], 0)
-  if (parHolds(settings, dealer.cards('lives-0'))) return fromChances(missChances(dealer.pairs), 0)
+  const first = dealer.cards('lives-0')
+  const exact = exactOf({ settings, dealer }, PERFECT, first)
+  if (exact) return fromChances(exact.misses, 0)
   const free = unlimited(settings)
   const games = Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / dealer.pairs)))
   const chances: number[] = []
-  const first = dealer.cards('lives-0')
   for (let i = 0; i < games; i++) {
-    const seed = `lives-${i}`
     // how often pairs are repeated changes with the seed only if that is left to chance
-    const cells = settings.fill.repeat === 'at-random' ? dealer.cards(seed) : first
+    const cells = settings.fill.repeat === 'at-random' ? dealer.cards(`lives-${i}`) : first
     const round = newRound(free, cells, false)
-    playPerfectMemory(round, shuffle(cardCells(cells), streamOf(seed, 'picking')))
+    playMinds(round, [PERFECT], SEED, i + 1)
     while (chances.length <= round.misses) chances.push(0)
     chances[round.misses]! += 1 / games
   }

@@ -1,4 +1,4 @@
-import { READY_MINDS, type Mind } from '../settings/mind.ts'
+import type { Mind } from '../settings/mind.ts'
 import { playGames, SEED, type Playable } from './games.ts'
 import { LEVERS, leverValue, type Lever } from './levers.ts'
 import { solve } from './solve.ts'
@@ -6,9 +6,6 @@ import { wilson } from './wilson.ts'
 
 /** What two landmarks among the minds make of a level: whether hardly any everyday player wins it, or its limit stops no fleeting one. Also whether a level is easier than the one before. */
 
-const ready = (id: string): Mind => READY_MINDS.find((mind) => mind.id === id)!
-export const EVERYDAY = ready('everyday')
-export const FLEETING = ready('fleeting')
 /** A level that fewer of them win is too hard; that more of them win, although it has a limit, is too easy. */
 export const HARDLY_ANY = 0.05
 export const NEARLY_ALL = 0.98

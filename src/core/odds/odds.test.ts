@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { streamOf } from '../deal/seed.ts'
+import { cardCells } from '../deck/card.ts'
+import { playNoMemory, playPerfectMemory } from '../testing/perfect-memory.ts'
 import { prepareDeal } from '../deal/deal.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import type { Own } from '../settings/levels.ts'
@@ -8,7 +10,6 @@ import { newRound } from '../play/new-round.ts'
 import type { Round } from '../play/round.ts'
 import { pairsNamed, settingsWith } from '../testing/games.ts'
 import { par } from './par.ts'
-import { cardCells, playNoMemory, playPerfectMemory } from './players.ts'
 import { missChances } from './turns.ts'
 
 const orders = streamOf('orders', 'picking')

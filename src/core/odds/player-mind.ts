@@ -1,9 +1,9 @@
+import { cardCells } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'
 import { draw } from '../deal/draw.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import type { Mind } from '../settings/mind.ts'
 import { happens, twoNormals, type MindStreams } from './chance.ts'
-import { cardCells } from './players.ts'
 import { Traces, type KnownPair } from './traces.ts'
 
 /**

@@ -19,7 +19,7 @@ export type Solved =
 
 /** So many games are played at each value tried, and fewer where games are long: about so many turns in all. */
 const GAMES: Effort = { most: 2000, fewest: 100, turns: 400_000 }
-export type Effort = { most: number; fewest: number; turns: number }
+type Effort = { most: number; fewest: number; turns: number }
 /** So often the search is made again with twice as many games, where fresh deals do not confirm what it found. */
 const AGAIN = 2
 

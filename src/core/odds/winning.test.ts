@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { prepareDeal, type Dealer } from '../deal/deal.ts'
 import { streamOf } from '../deal/seed.ts'
+import { cardCells } from '../deck/card.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import { findingsOf } from '../findings/findings.ts'
 import { mendsOf } from '../findings/mends.ts'
@@ -9,7 +10,7 @@ import { newRound } from '../play/new-round.ts'
 import { resolveLevel, type Own } from '../settings/levels.ts'
 import type { Settings } from '../settings/settings.ts'
 import { gameWith, pairsNamed, settingsWith } from '../testing/games.ts'
-import { cardCells, NATURAL, playPerfectMemory } from './players.ts'
+import { NATURAL, playPerfectMemory } from '../testing/perfect-memory.ts'
 import { valueToWin, winsUnder, WELL, type Limit } from './winning.ts'
 
 const board = { rows: 4, columns: 4, gaps: [] }

@@ -1,12 +1,12 @@
 import type { Dealer } from '../deal/deal.ts'
-import { streamOf } from '../deal/seed.ts'
-import { shuffle } from '../deal/shuffle.ts'
 import { newRound } from '../play/new-round.ts'
+import { PERFECT } from '../settings/mind.ts'
 import { BOUNDS, type Settings } from '../settings/settings.ts'
+import { exactOf, exactWins } from './exact.ts'
+import { SEED } from './games.ts'
+import { withLever } from './levers.ts'
 import { livesNeeded } from './lives.ts'
-import { parHolds } from './par.ts'
-import { cardCells, NATURAL, playPerfectMemory } from './players.ts'
-import { missChances } from './turns.ts'
+import { playMinds } from './play-minds.ts'
 import { unlimited } from './unlimited.ts'
 
 /** Whether a perfect memory wins, limit by limit: a level that it wins in fewer games than BY_LUCK is won by luck alone; in WELL of them, fairly. */
@@ -41,10 +41,9 @@ function play(settings: Settings, dealer: Dealer, enough = Infinity): Wins {
   let won = 0
   let games = 0
   while (games < most && won < enough) {
-    const seed = `winning-${++games}`
-    const cells = dealer.cards(seed)
+    const cells = dealer.cards(`winning-${++games}`)
     const round = newRound(settings, cells, false)
-    playPerfectMemory(round, shuffle(cardCells(cells), streamOf(seed, 'picking')), NATURAL)
+    playMinds(round, [PERFECT], SEED, games)
     if (round.phase === 'won') won++
   }
   return { share: won / games, won, games }
@@ -66,15 +65,16 @@ export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins |
   }
   if (by === 'turns') {
     if (turns === null) return null
-    if (parHolds(settings, dealer.cards('winning-1'))) return known(shareInTurns(dealer.pairs, turns))
+    const exact = exactly(settings, dealer)
+    if (exact) return known(exact(turns))
   } else if (settings.clock.mode !== 'down') return null
   return play(only(settings, by), dealer, Math.ceil(GAMES.most * BY_LUCK))
 }
 
-function shareInTurns(pairs: number, turns: number): number {
-  let share = 0
-  missChances(pairs).forEach((chance, misses) => (share += pairs + misses <= turns ? chance : 0))
-  return share
+/** The share of games that a perfect memory wins by the number of turns it has, where that is known exactly. */
+function exactly(settings: Settings, dealer: Dealer): ((turns: number) => number) | null {
+  const exact = exactOf({ settings, dealer }, PERFECT, dealer.cards('winning-1'))
+  return exact && ((turns) => exactWins(exact, withLever(unlimited(settings), 'turns', turns))!)
 }
 
 /**
@@ -86,14 +86,10 @@ export function valueToWin(settings: Settings, dealer: Dealer, by: Limit): numbe
     const fewest = livesNeeded(settings, dealer)?.fewest(WELL) ?? 0
     return fewest > 0 && fewest <= BOUNDS.lives[1] ? fewest : null
   }
-  const isExact = by === 'turns' && parHolds(settings, dealer.cards('winning-1'))
+  const exact = by === 'turns' ? exactly(settings, dealer) : null
   const wins = (value: number): boolean => {
-    if (isExact) return shareInTurns(dealer.pairs, value) >= WELL
-    const { clock, limits } = settings
-    const tried =
-      by === 'clock'
-        ? { ...settings, clock: { ...clock, limit: value * 1000 } }
-        : { ...settings, limits: { ...limits, turns: value } }
+    if (exact) return exact(value) >= WELL
+    const tried = withLever(settings, by, by === 'clock' ? value * 1000 : value)
     return play(only(tried, by), dealer).share >= WELL
   }
   let [low, high] =

@@ -19,11 +19,23 @@ type MindPace = { first: number; second: number; spread: number }
 const PACE: MindPace = { first: 1100, second: 900, spread: 0.4 }
 const mind = (id: string, name: string, memory: Memory): Mind => ({ id, name, memory, pace: PACE })
 
-/** The minds that are always there. Their figures are round ones: landmarks, not measured. */
-export const READY_MINDS: readonly Mind[] = [
-  mind('perfect', 'Perfect', { notice: 1, hold: null, fade: 0, blur: 0, glance: 1 }),
-  mind('keen', 'Keen', { notice: 1, hold: 12, fade: 0.02, blur: 0.03, glance: 350 }),
-  mind('everyday', 'Everyday', { notice: 0.95, hold: 7, fade: 0.04, blur: 0.06, glance: 450 }),
-  mind('fleeting', 'Fleeting', { notice: 0.8, hold: 4, fade: 0.12, blur: 0.1, glance: 700 }),
-  mind('none', 'No memory', { notice: 0, hold: 0, fade: 1, blur: 0, glance: 0 }),
-]
+/** Their figures are round ones: landmarks, not measured. */
+export const PERFECT = mind('perfect', 'Perfect', { notice: 1, hold: null, fade: 0, blur: 0, glance: 1 })
+const KEEN = mind('keen', 'Keen', { notice: 1, hold: 12, fade: 0.02, blur: 0.03, glance: 350 })
+export const EVERYDAY = mind('everyday', 'Everyday', {
+  notice: 0.95,
+  hold: 7,
+  fade: 0.04,
+  blur: 0.06,
+  glance: 450,
+})
+export const FLEETING = mind('fleeting', 'Fleeting', {
+  notice: 0.8,
+  hold: 4,
+  fade: 0.12,
+  blur: 0.1,
+  glance: 700,
+})
+export const NO_MEMORY = mind('none', 'No memory', { notice: 0, hold: 0, fade: 1, blur: 0, glance: 0 })
+/** The minds that are always there. */
+export const READY_MINDS: readonly Mind[] = [PERFECT, KEEN, EVERYDAY, FLEETING, NO_MEMORY]

@@ -82,7 +82,7 @@ function key(event: KeyboardEvent, i: number): void {
       <span class="value">{{ told(player.at) }}</span>
     </li>
   </ul>
-  <p v-if="by === 'time'" class="soft">with no time to think, on the level's own clock</p>
+  <p v-if="by === 'time'" class="soft">at the pace of the minds in Odds, on the level's own clock</p>
 </template>
 
 <style scoped>

@@ -1,12 +1,12 @@
 import { draw } from '../deal/draw.ts'
 import type { Stream } from '../deal/seed.ts'
-import { cardsMatch, faceIndex, NO_CARD, twinFace } from '../deck/card.ts'
+import { cardCells, cardsMatch, faceIndex, twinFace } from '../deck/card.ts'
 import { apply, isWaitingForButton, press } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 
 /*
- * Simulated players. They drive the machine like anyone else: they press, and read what lies face up.
- * They leave each look time be and press at its end, so a game takes the time that its rules ask for.
+ * Another way to play with a perfect memory, and with none, for tests to hold the minds against, and for benchmarks as the bare work. They drive the machine like anyone
+ * else: they press, and read what lies face up. They leave each look time be and press at its end, so a game takes the time that its rules ask for.
  */
 
 /** How long players think, in ms: before the first card of a turn, once the board is ready for it, and before the second. */
@@ -26,13 +26,6 @@ function flipNext(round: Round, cell: number, thought = 0): void {
   }
   // the press may have been used up by turning missed cards back
   if (round.flips === flips && !isOver(round)) press(round, round.at, cell)
-}
-
-/** The cells that hold a card, in the order of the board. */
-export function cardCells(cells: readonly number[]): number[] {
-  const found: number[] = []
-  for (let cell = 0; cell < cells.length; cell++) if (cells[cell] !== NO_CARD) found.push(cell)
-  return found
 }
 
 /**
