@@ -14,7 +14,7 @@ type Found = {
 }
 
 /** A level that nothing limits is won whenever it is played to its end. */
-const ALWAYS: Tried = { won: 0, games: 0, interval: [1, 1] }
+const ALWAYS: Tried = { won: 0, games: 0, interval: [1, 1], free: null }
 
 /** How everyday and fleeting players fare on a level; null where their games are too long to be told, or need not be. */
 export type Fare = { everyday: Tried | null; fleeting: Tried | null }
@@ -31,8 +31,9 @@ const isTooHard = ({ won, games }: Tried): boolean => won < games * HARDLY_ANY
 
 /** What is found of a level by how minds fare on it. With `solves` it is worked out which value would mend it. */
 export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solves: boolean): Found[] {
-  const told = (code: Found['code'], { won, games }: Tried, mind: Mind, share: number): Found => {
-    const way = solves ? wayOut(level, mind, share) : null
+  const told = (code: Found['code'], tried: Tried, mind: Mind, share: number): Found => {
+    const { won, games } = tried
+    const way = solves ? wayOut(level, tried, mind, share) : null
     const by = way?.by ?? limitsOf(level)[0]!
     const { section, key } = LEVER_PLACES[by]
     return { code, section, key, values: { by, won, games, enough: way?.value ?? null } }
@@ -43,10 +44,15 @@ export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solv
     : []
 }
 
-/** The first limit of a level with whose value a mind wins this share, and that value. */
-export function wayOut(level: Playable, mind: Mind, share: number): { by: Lever; value: number } | null {
+/** The first limit of a level with whose value a mind wins this share, and that value. In: what came of its games there. */
+export function wayOut(
+  level: Playable,
+  tried: Tried,
+  mind: Mind,
+  share: number,
+): { by: Lever; value: number } | null {
   for (const by of limitsOf(level)) {
-    const value = valueFor(level, mind, by, share)
+    const value = valueFor(level, tried, { mind, by, share })
     if (value !== null) return { by, value }
   }
   return null

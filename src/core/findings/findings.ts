@@ -102,7 +102,7 @@ function easierThanBefore(game: Game, index: number, solves: boolean): Finding |
   if (!isEasier(there, here)) return null
   const playable = playableOf(game, resolveLevel(game, level))
   const share = there!.won / there!.games
-  const way = solves && share > 0 && playable.ok ? wayOut(playable.value, EVERYDAY, share) : null
+  const way = solves && share > 0 && playable.ok ? wayOut(playable.value, here!, EVERYDAY, share) : null
   const [limit] = playable.ok ? limitsOf(playable.value) : []
   const by = way?.by ?? limit ?? null
   const { section, key } = LEVER_PLACES[by ?? 'clock']

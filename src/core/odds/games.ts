@@ -65,6 +65,9 @@ export function playOne(level: Playable, cells: Cells, mind: Mind, seed: string,
   return { end, turns, time, score, stars: stars ?? -1, lucky, slips, waited }
 }
 
+/** How many of these games were won. */
+export const winsOf = ({ ends }: Games): number => ends.reduce((sum, end) => sum + Number(end === 0), 0)
+
 function put(games: Games, place: number, one: OneGame): void {
   games.ends[place] = ENDS.indexOf(one.end)
   for (const measure of MEASURES) games[measure][place] = one[measure]

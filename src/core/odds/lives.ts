@@ -1,11 +1,8 @@
 import type { Dealer } from '../deal/deal.ts'
 import { PERFECT } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
-import { newRound } from '../play/new-round.ts'
 import { exactOf } from './exact.ts'
-import { SEED } from './games.ts'
-import { playMinds } from './play-minds.ts'
-import { unlimited } from './unlimited.ts'
+import { perfectGames } from './perfect-games.ts'
 
 /**
  * How long lives last a perfect memory. `share`: in what share of its games so many lives are enough; `fewest`: how many are in such a share of them.
@@ -17,9 +14,6 @@ export type LivesNeeded = {
   games: number
 }
 
-/** So many games are played where nothing exact is known, and on boards of many pairs fewer: about so many pairs in all. */
-const GAMES = { most: 200, fewest: 20, pairs: 2000 } as const
-
 /**
  * How many lives a perfect memory needs to win a level that nothing else ends: one more than it loses. In: resolved settings and their dealer. Out:
  * null where there are no lives. Exact for different pairs, shuffled, and where only slips cost a life, since it makes none; else found by
@@ -29,21 +23,16 @@ export function livesNeeded(settings: Settings, dealer: Dealer): LivesNeeded | n
   const { lives, livesLostOn } = settings.limits
   if (lives === null) return null
   if (livesLostOn === 'slip') return fromChances([1], 0)
-  const first = dealer.cards('lives-0')
-  const exact = exactOf({ settings, dealer }, PERFECT, first)
+  const exact = exactOf({ settings, dealer }, PERFECT, dealer.cards('lives'))
   if (exact) return fromChances(exact.misses, 0)
-  const free = unlimited(settings)
-  const games = Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / dealer.pairs)))
+  const { turns } = perfectGames(settings, dealer)
   const chances: number[] = []
-  for (let i = 0; i < games; i++) {
-    // how often pairs are repeated changes with the seed only if that is left to chance
-    const cells = settings.fill.repeat === 'at-random' ? dealer.cards(`lives-${i}`) : first
-    const round = newRound(free, cells, false)
-    playMinds(round, [PERFECT], SEED, i + 1)
-    while (chances.length <= round.misses) chances.push(0)
-    chances[round.misses]! += 1 / games
+  for (const count of turns) {
+    const misses = count - dealer.pairs
+    while (chances.length <= misses) chances.push(0)
+    chances[misses]! += 1 / turns.length
   }
-  return fromChances(chances, games)
+  return fromChances(chances, turns.length)
 }
 
 /** From the chance of each number of lives lost, from 0. */

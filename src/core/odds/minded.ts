@@ -1,8 +1,10 @@
 import type { Mind } from '../settings/mind.ts'
-import { playGames, SEED, type Playable } from './games.ts'
-import { LEVERS, leverValue, type Lever } from './levers.ts'
-import { solve } from './solve.ts'
+import { joinGames, playGames, SEED, winsOf, type Games, type Playable } from './games.ts'
+import { LEVERS, leverSteps, leverValue, withLever, type Lever } from './levers.ts'
+import { firstOf, solve, type Wanted } from './solve.ts'
+import { unlimited } from './unlimited.ts'
 import { wilson } from './wilson.ts'
+import { tellsWithin, winsWithin } from './within.ts'
 
 /** What two landmarks among the minds make of a level: whether hardly any everyday player wins it, or its limit stops no fleeting one. Also whether a level is easier than the one before. */
 
@@ -12,37 +14,53 @@ export const NEARLY_ALL = 0.98
 /** What is solved for instead: so many everyday players win, or so many fleeting ones. */
 export const WANTED = { everyday: 0.7, fleeting: 0.9 } as const
 
-/** So many games are played, fewer where they are long; nothing is said by fewer than `fewest`. */
-const GAMES = { most: 100, fewest: 40 } as const
-const EFFORT = { most: 300, fewest: 60, turns: 15_000 } as const
+/** So many games are played, lot by lot, fewer where they are long; nothing is said by fewer than `fewest`. */
+const GAMES = { most: 100, fewest: 40, lot: 10 } as const
+const EFFORT = { most: 100, fewest: 40, turns: 4000 } as const
 
-/** Games that were won, of those that were played, with the 95 % interval of their share. */
-export type Tried = { won: number; games: number; interval: readonly [number, number] }
+/** Games that were won, of those that were played, with the 95 % interval of their share; `free`: the same games as they go on where nothing ends them, if these tell which are won. */
+export type Tried = { won: number; games: number; interval: readonly [number, number]; free: Games | null }
 
 /** The limits that a level has, the most usual one first. */
 export const limitsOf = ({ settings }: Playable): Lever[] =>
   LEVERS.slice(0, 3).filter((lever) => leverValue(settings, lever) !== null)
 
 /**
- * The first games of a mind on a level, as Odds plays them; null where they are too long for so many turns. `lost`: it ends after so many that were lost. A level without a limit is won
- * whenever it is played to its end.
+ * The first games of a mind on a level, as Odds plays them; null where they are too long for so many turns. `lost`: it ends when so many are lost.
  */
 export function tryOut(level: Playable, mind: Mind, turns: number, lost = Infinity): Tried | null {
-  let won = 0
-  let games = 0
-  let played = 0
-  while (games < GAMES.most && games - won < lost) {
-    if (played > turns) break
-    const one = playGames(level, mind, SEED, games + 1, games + 1)
-    games++
-    played += one.turns[0]!
-    if (one.ends[0] === 0) won++
+  const { settings, dealer } = level
+  const follows = tellsWithin(settings)
+  const free = follows ? unlimited(settings) : settings
+  // not even one game may take more turns than all of them
+  const most = Math.min(turns, free.limits.turns ?? turns)
+  const played = { ...level, settings: { ...free, limits: { ...free.limits, turns: most } } }
+  const lots: Games[] = []
+  let [won, games, count] = [0, 0, 0]
+  while (games < GAMES.most && games - won < lost && count <= turns) {
+    // long games come one by one
+    const size = count === 0 ? 1 : Math.max(1, Math.min(GAMES.lot, Math.floor((turns * games) / count / 4)))
+    const to = Math.min(GAMES.most, games + size)
+    const lot = playGames(played, mind, SEED, games + 1, to)
+    lots.push(lot)
+    games = to
+    won += follows ? winsWithin(lot, settings, dealer.pairs) : winsOf(lot)
+    for (const one of lot.turns) count += one
   }
-  return games < GAMES.fewest && games - won < lost ? null : { won, games, interval: wilson(won, games) }
+  if (games < GAMES.fewest && games - won < lost) return null
+  return { won, games, interval: wilson(won, games), free: follows ? joinGames(lots) : null }
 }
 
-/** The value of a limit with which a mind wins this share of its games; null where there is none. Cost: tens of ms. */
-export function valueFor(level: Playable, mind: Mind, by: Lever, share: number): number | null {
-  const solved = solve(level, { mind, by, share }, SEED, undefined, EFFORT)
-  return solved.ok ? solved.value : null
+/** The value of a limit with which a mind wins this share of its games; null where there is none. In: what came of its games. Cost: a ms, or some tens where matches or misses move the clock. */
+export function valueFor(level: Playable, { free }: Tried, { mind, by, share }: Wanted): number | null {
+  if (!free) {
+    const solved = solve(level, { mind, by, share }, SEED, undefined, EFFORT)
+    return solved.ok ? solved.value : null
+  }
+  const { pairs } = level.dealer
+  const { count, at } = leverSteps(by, pairs)
+  const wins = (step: number): boolean =>
+    winsWithin(free, withLever(level.settings, by, at(step)), pairs) >= share * free.ends.length
+  const found = firstOf(0, count, wins)
+  return found < count ? at(found) : null
 }

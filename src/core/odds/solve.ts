@@ -1,5 +1,5 @@
 import type { Mind } from '../settings/mind.ts'
-import { ENDS, playGames, type End, type Games, type Playable } from './games.ts'
+import { ENDS, playGames, winsOf, type End, type Games, type Playable } from './games.ts'
 import { LEVER_PLACES, leverSteps, withLever, type Lever } from './levers.ts'
 import { unlimited } from './unlimited.ts'
 import { wilson } from './wilson.ts'
@@ -71,7 +71,7 @@ export function solve(
 }
 
 /** The first of the steps `from` up to, not with, `to` at which something holds that goes on holding; `to` for none. */
-function firstOf(from: number, to: number, holds: (step: number) => boolean): number {
+export function firstOf(from: number, to: number, holds: (step: number) => boolean): number {
   let [low, high] = [from, to]
   while (low < high) {
     const middle = Math.floor((low + high) / 2)
@@ -127,7 +127,7 @@ function trials(
         dealer.pairs,
       )
     }
-    return playGames(there, mind, seed, 1, games).ends.reduce((sum, end) => sum + Number(end === 0), 0)
+    return winsOf(playGames(there, mind, seed, 1, games))
   }
   return (value) => {
     let wins = known.get(value)

@@ -1,12 +1,10 @@
 import type { Dealer } from '../deal/deal.ts'
-import { newRound } from '../play/new-round.ts'
 import { PERFECT } from '../settings/mind.ts'
 import { BOUNDS, type Settings } from '../settings/settings.ts'
 import { exactOf, exactWins } from './exact.ts'
-import { SEED } from './games.ts'
 import { withLever } from './levers.ts'
 import { livesNeeded } from './lives.ts'
-import { playMinds } from './play-minds.ts'
+import { countFor, perfectWins } from './perfect-games.ts'
 import { unlimited } from './unlimited.ts'
 
 /** Whether a perfect memory wins, limit by limit: a level that it wins in fewer games than BY_LUCK is won by luck alone; in WELL of them, fairly. */
@@ -16,9 +14,6 @@ export const WELL = 9 / 10
 export type Limit = 'turns' | 'lives' | 'clock'
 /** In what share of its games a perfect memory wins under one limit alone. `won` of `games` that were played, or 0 of 0 where it is known exactly. */
 export type Wins = { share: number; won: number; games: number }
-
-/** So many games are played on small boards, and on larger ones fewer: about so many pairs in all. */
-const GAMES = { most: 60, fewest: 20, pairs: 1000 } as const
 
 /** The level with one of its limits alone. */
 function only(settings: Settings, by: Limit): Settings {
@@ -35,25 +30,18 @@ function only(settings: Settings, by: Limit): Settings {
   }
 }
 
-/** Plays games until so many are won, or all. Cost: some ms. */
-function play(settings: Settings, dealer: Dealer, enough = Infinity): Wins {
-  const most = Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / dealer.pairs)))
-  let won = 0
-  let games = 0
-  while (games < most && won < enough) {
-    const cells = dealer.cards(`winning-${++games}`)
-    const round = newRound(settings, cells, false)
-    playMinds(round, [PERFECT], SEED, games)
-    if (round.phase === 'won') won++
-  }
+/** What comes of 20 to 200 games under these limits. Cost: some ms. */
+function play(settings: Settings, dealer: Dealer): Wins {
+  const games = countFor(dealer)
+  const won = perfectWins(settings, dealer)
   return { share: won / games, won, games }
 }
 
 const known = (share: number): Wins => ({ share, won: 0, games: 0 })
 
 /**
- * How often a perfect memory, at its natural pace, wins under one limit of a level; null where there is no such limit. Exact for turns and lives on different
- * pairs that are shuffled, else by 20 to 60 seeded games; of these no more are played than it takes to know that it is not luck alone.
+ * How often a perfect memory wins under one limit of a level; null where there is no such limit. Exact for turns and lives on different
+ * pairs that are shuffled, else by 20 to 200 seeded games.
  */
 export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins | null {
   const { turns, lives } = settings.limits
@@ -68,7 +56,7 @@ export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins |
     const exact = exactly(settings, dealer)
     if (exact) return known(exact(turns))
   } else if (settings.clock.mode !== 'down') return null
-  return play(only(settings, by), dealer, Math.ceil(GAMES.most * BY_LUCK))
+  return play(only(settings, by), dealer)
 }
 
 /** The share of games that a perfect memory wins by the number of turns it has, where that is known exactly. */

@@ -9,20 +9,14 @@ import { isOver, NEVER, type Round } from '../play/round.ts'
  * else: they press, and read what lies face up. They leave each look time be and press at its end, so a game takes the time that its rules ask for.
  */
 
-/** How long players think, in ms: before the first card of a turn, once the board is ready for it, and before the second. */
-export type Pace = { first: number; second: number }
-const AT_ONCE: Pace = { first: 0, second: 0 }
-/** The pace of somebody who plays along without hurry: landmarks, not measured. */
-export const NATURAL: Pace = { first: 1100, second: 900 }
-
-/** Flips `cell` as soon as that is possible and thought about for so long, turning missed cards back first where the rules leave it to the player. Nothing happens after the end. */
-function flipNext(round: Round, cell: number, thought = 0): void {
+/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. Nothing happens after the end. */
+function flipNext(round: Round, cell: number): void {
   if (isOver(round)) return
   const { flips } = round
-  if (round.dueAt !== NEVER) press(round, round.dueAt + thought, cell)
+  if (round.dueAt !== NEVER) press(round, round.dueAt, cell)
   else {
     if (isWaitingForButton(round)) apply(round, { at: round.at, do: 'turn-back' })
-    press(round, round.at + thought, cell)
+    press(round, round.at, cell)
   }
   // the press may have been used up by turning missed cards back
   if (round.flips === flips && !isOver(round)) press(round, round.at, cell)
@@ -30,14 +24,10 @@ function flipNext(round: Round, cell: number, thought = 0): void {
 
 /**
  * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that, else flip
- * another unseen card; a match that comes to be known is taken next. In: a fresh round, the pace, at once if left out, and the cells of its cards in the order in which
+ * another unseen card; a match that comes to be known is taken next. In: a fresh round, and the cells of its cards in the order in which
  * unseen ones are flipped. That order must have been drawn at random, unless the board is shuffled, when any is as good.
  */
-export function playPerfectMemory(
-  round: Round,
-  order: readonly number[],
-  { first: before, second: between }: Pace = AT_ONCE,
-): void {
+export function playPerfectMemory(round: Round, order: readonly number[]): void {
   const { cells } = round
   /** by face: 1 more than a cell that is known to show it, or 0 */
   const knownAt = round.seenFaces.slice()
@@ -60,23 +50,23 @@ export function playPerfectMemory(
   let next = 0
   while (!isOver(round)) {
     const first = order[next++]!
-    flipNext(round, first, before)
+    flipNext(round, first)
     const card = cells[first]!
     const twin = take(twinFace(card))
     if (twin >= 0) {
-      flipNext(round, twin, between)
+      flipNext(round, twin)
       continue
     }
     // no match is known, so one of the unseen cards is one
     const second = order[next++]!
-    flipNext(round, second, between)
+    flipNext(round, second)
     if (cardsMatch(card, cells[second]!)) continue
     know(first)
     const known = take(twinFace(cells[second]!))
     if (known < 0) know(second)
     else {
-      flipNext(round, second, before)
-      flipNext(round, known, between)
+      flipNext(round, second)
+      flipNext(round, known)
     }
   }
 }

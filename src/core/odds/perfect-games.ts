@@ -1,0 +1,40 @@
+import type { Dealer } from '../deal/deal.ts'
+import { PERFECT } from '../settings/mind.ts'
+import type { Settings } from '../settings/settings.ts'
+import { playGames, SEED, winsOf, type Games, type Playable } from './games.ts'
+import { unlimited } from './unlimited.ts'
+import { tellsWithin, winsWithin } from './within.ts'
+
+/** So many games are played on small boards, and on larger ones fewer: about so many pairs in all. */
+const GAMES = { most: 200, fewest: 20, pairs: 2000 } as const
+
+export const countFor = ({ pairs }: Dealer): number =>
+  Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / pairs)))
+
+/**
+ * A level as a perfect memory may play it: it meets cards in a shuffled order wherever they lie, so they need not be laid, and the same ones may lie there every time, unless chance
+ * says how often pairs are repeated.
+ */
+function quick(settings: Settings, dealer: Dealer): Playable {
+  const first = dealer.cards('perfect')
+  const deal = settings.fill.repeat === 'at-random' ? dealer.cards : () => first
+  return { settings, dealer: { ...dealer, deal } }
+}
+
+const known = new WeakMap<Dealer, Games>()
+
+/** Games of a perfect memory that nothing ends, kept by the level's dealer. Cost: some ms. */
+export function perfectGames(settings: Settings, dealer: Dealer): Games {
+  let games = known.get(dealer)
+  if (!games) {
+    games = playGames(quick(unlimited(settings), dealer), PERFECT, SEED, 1, countFor(dealer))
+    known.set(dealer, games)
+  }
+  return games
+}
+
+/** How many of as many games a perfect memory wins under the limits of these settings. */
+export const perfectWins = (settings: Settings, dealer: Dealer): number =>
+  tellsWithin(settings)
+    ? winsWithin(perfectGames(settings, dealer), settings, dealer.pairs)
+    : winsOf(playGames(quick(settings, dealer), PERFECT, SEED, 1, countFor(dealer)))
