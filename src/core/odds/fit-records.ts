@@ -29,6 +29,7 @@ function shownOf(game: Game, record: NamedRecord['record']): Shown | string {
   const table = tableOf(game, record)
   if (!table.ok) return `${table.problem.at}: ${table.problem.message}`
   const { rules, cells } = table.value
+  if (rules.players.minds.some((id) => id !== null)) return 'a mind plays along on its level'
   if (record.story) {
     const story = storyOf(replay(rules, cells, record).events!, rules.board.columns)
     const turn = firstDifference(record.story, story)

@@ -2,8 +2,7 @@
 import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { problemLine } from '../../../core/result.ts'
-import type { Fitted } from '../../../core/odds/fit.ts'
-import { TOO_FEW } from '../../../core/odds/fit.ts'
+import { TOO_FEW, type Fitted } from '../../../core/odds/fit.ts'
 import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
@@ -12,11 +11,13 @@ import { textOf } from '../../parts/look/text-of.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
+import { useTapeStore } from '../../store/tapes.ts'
 import { bareGame, plain } from '../../workers/jobs/bare.ts'
 import type { FitInput, FitOutput } from '../../workers/jobs/fit.worker.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+import FitTold from './FitTold.vue'
 
-/** The mind that fits played games: records dropped here, and the game's own kept checks. */
+/** The mind that fits played games: records dropped here, tapes of Play, and the game's own kept checks. */
 const props = defineProps<{ minds: readonly Mind[]; full: boolean }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ made: [id: string] }>()
@@ -28,6 +29,9 @@ const picker = ref<InstanceType<typeof FilePicker>>()
 const files = shallowRef<{ name: string; text: string }[]>([])
 const checks = computed(() => bench.game!.checks ?? [])
 const withChecks = ref(false)
+/** what you played here; what a mind was watched playing is not yours */
+const tapes = computed(() => useTapeStore().kept.filter(({ by }) => by === ''))
+const withTapes = ref(true)
 const found = shallowRef<FitOutput | null>(null)
 const working = ref(false)
 let job: Job<FitOutput> | null = null
@@ -45,9 +49,11 @@ async function take(given: Iterable<File> = []): Promise<void> {
 async function fit(): Promise<void> {
   job?.cancel()
   found.value = null
-  working.value = files.value.length > 0 || withChecks.value
+  const kept = [...(withTapes.value ? tapes.value : []), ...(withChecks.value ? checks.value : [])].map(
+    (record) => ({ name: record.name, record }),
+  )
+  working.value = open.value && (files.value.length > 0 || kept.length > 0)
   if (!working.value) return
-  const kept = withChecks.value ? checks.value.map((check) => ({ name: check.name, record: check })) : []
   const mine = startJob<FitInput, FitOutput>(
     new Worker(new URL('../../workers/jobs/fit.worker.ts', import.meta.url), { type: 'module' }),
     plain({ game: bareGame(bench.game!), files: files.value, kept }),
@@ -62,32 +68,9 @@ async function fit(): Promise<void> {
   }
   working.value = false
 }
-watch([files, withChecks], () => void fit())
-watch(open, (is) => is || job?.cancel())
+watch([files, withChecks, withTapes, tapes, open], () => void fit(), { immediate: true })
 onBeforeUnmount(() => job?.cancel())
 
-const percent = (value: number): string => `${Math.round(value * 100)} %`
-const seconds = (value: number): string => `${(value / 1000).toFixed(2)} s`
-const FIGURES = [
-  ['notice', 'remembers a missed card', percent],
-  ['fade', 'loses each turn', percent],
-  ['first', 'before the first card', seconds],
-  ['second', 'before the second card', seconds],
-  ['spread', 'spread', (value: number) => value.toFixed(2)],
-] as const
-const figures = computed(() =>
-  FIGURES.map(([name, words, write]) => {
-    const fitted: Fitted | null = found.value?.fit[name] ?? null
-    return {
-      name,
-      words,
-      value: fitted ? write(fitted.value) : 'not known',
-      about: fitted
-        ? `${write(fitted.interval[0])} to ${write(fitted.interval[1])}`
-        : `on fewer than ${TOO_FEW}`,
-    }
-  }),
-)
 const mind = computed((): Mind | null => {
   const { notice, fade, first, second, spread } = found.value?.fit ?? {}
   if (!notice || !fade) return null
@@ -130,6 +113,9 @@ function use(): void {
         <span class="soft">{{ files.length ? `${files.length} are here.` : '' }}</span>
       </p>
       <ElButton class="btn" @click="picker?.choose()">Choose records…</ElButton>
+      <ElCheckbox v-if="tapes.length" v-model="withTapes">
+        with what you played here: {{ tapes.length }} {{ tapes.length === 1 ? 'tape' : 'tapes' }}
+      </ElCheckbox>
       <ElCheckbox v-if="checks.length" v-model="withChecks">
         with the {{ checks.length }} kept {{ checks.length === 1 ? 'check' : 'checks' }} of this game
       </ElCheckbox>
@@ -148,39 +134,7 @@ function use(): void {
         <summary>{{ found.left.length }} left out</summary>
         <p v-for="{ name, why } in found.left.slice(0, 12)" :key="name" class="soft">{{ name }}: {{ why }}</p>
       </details>
-      <div class="told">
-        <dl aria-label="The mind that fits">
-          <div v-for="{ name, words, value, about } in figures" :key="name">
-            <dt>{{ words }}</dt>
-            <dd>
-              <b>{{ value }}</b> <span class="soft">{{ about }}</span>
-            </dd>
-          </div>
-        </dl>
-        <table v-if="found.fit.curve.length" aria-label="Taken, by how long ago the twin was seen">
-          <thead>
-            <tr>
-              <th scope="col">seen</th>
-              <th scope="col" colspan="2">taken</th>
-            </tr>
-          </thead>
-          <tbody>
-            <tr v-for="row in found.fit.curve.slice(0, 10)" :key="row.ago">
-              <th scope="row">{{ row.ago }} {{ row.ago === 1 ? 'turn' : 'turns' }} ago</th>
-              <td>{{ row.taken }} of {{ row.of }}</td>
-              <td class="bar" aria-hidden="true">
-                <i
-                  :style="{
-                    left: percent(row.interval[0]),
-                    width: percent(row.interval[1] - row.interval[0]),
-                  }"
-                />
-                <b :style="{ left: percent(row.taken / row.of) }" />
-              </td>
-            </tr>
-          </tbody>
-        </table>
-      </div>
+      <FitTold :fit="found.fit" />
     </template>
     <template #buttons>
       <ElButton class="btn" @click="open = false">Close</ElButton>
@@ -208,65 +162,5 @@ p {
 }
 .left p {
   font-size: 14px;
-}
-.told {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 24px;
-  margin-top: 10px;
-}
-dl {
-  margin: 0;
-}
-dl div {
-  padding: 5px 0;
-  border-bottom: 1px solid var(--sand);
-}
-dt {
-  color: var(--ink-soft);
-  font-size: 14px;
-}
-dd {
-  margin: 0;
-}
-table {
-  align-self: start;
-  border-collapse: collapse;
-  font-size: 14px;
-}
-th,
-td {
-  padding: 3px 8px 3px 0;
-  font-weight: 400;
-  text-align: left;
-  white-space: nowrap;
-}
-thead th {
-  color: var(--ink-soft);
-}
-.bar {
-  position: relative;
-  width: 120px;
-}
-.bar i {
-  position: absolute;
-  top: 9px;
-  height: 6px;
-  border-radius: 3px;
-  background: #a9cfcd;
-}
-.bar b {
-  position: absolute;
-  top: 5px;
-  width: 4px;
-  height: 14px;
-  margin-left: -2px;
-  border-radius: 2px;
-  background: var(--lagoon);
-}
-@media (max-width: 700px) {
-  .told {
-    grid-template-columns: 1fr;
-  }
 }
 </style>

@@ -5,8 +5,11 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Lever } from '../../../core/odds/levers.ts'
 import { everTrue } from '../../parts/look/everTrue.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
-import { ladderChart } from './ladder-chart.ts'
+import BandEnds from './BandEnds.vue'
+import { climbOf, ladderChart, type ClimbOf } from './ladder-chart.ts'
+import { numberOf } from './odds-words.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { Asked } from './useAsked.ts'
 import type { ShownMind } from './useMinds.ts'
@@ -35,14 +38,22 @@ const climbs = computed(() =>
     odds: (answer.value ?? []).map((level) => level?.[i] ?? null),
   })),
 )
-const option = computed(() => ladderChart(names.value, climbs.value, band.value))
+const of = useLocalStorage<ClimbOf>('lucky-twin.odds-climb', 'wins')
+const OF: [ClimbOf, string][] = [
+  ['wins', 'who wins, of 100'],
+  ['turns', 'turns of a game'],
+  ['time', 'time of a game'],
+]
+const write = (value: number): string =>
+  of.value === 'wins' ? `${value.toFixed(0)} of 100` : numberOf(of.value, value)
+const option = computed(() => ladderChart(names.value, climbs.value, band.value, of.value, write))
 const main = computed(() => props.minds.find(({ mind }) => mind.id === props.who) ?? props.minds[0]!)
 const label = computed(() =>
   [
-    'Wins of 100 up the ladder',
+    `Up the ladder: ${OF.find(([one]) => one === of.value)![1]}`,
     ...climbs.value.map(
       ({ name, odds }) =>
-        `${name}: ${odds.map((one, i) => `${names.value[i]} ${one ? Math.round((one.won / one.games) * 100) : 'cannot be dealt'}`).join(', ')}`,
+        `${name}: ${odds.map((one, i) => `${names.value[i]} ${one ? write(climbOf(of.value, one)!) : 'cannot be dealt'}`).join(', ')}`,
     ),
   ].join('. '),
 )
@@ -57,7 +68,8 @@ const wasEvening = everTrue(evening)
     <header>
       <h2 id="curve">Up the ladder</h2>
       <p>
-        who wins, of 100; wanted of players like {{ main.mind.name.toLowerCase() }}:
+        <ChoiceWord v-model="of" label="What is seen" :choices="OF" />; wanted of players like
+        {{ main.mind.name.toLowerCase() }}:
         <NumberWord v-model="wanted[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
         on the first,
         <NumberWord v-model="wanted[1]" label="Wins wanted on the last level, of 100" :bounds="[1, 100]" /> on
@@ -66,7 +78,10 @@ const wasEvening = everTrue(evening)
       <ElButton class="btn" :disabled="!ready" @click="evening = true">Even it out…</ElButton>
     </header>
     <div class="curve-box">
-      <ChartView v-if="answer" :option="option" :label="label" />
+      <template v-if="answer">
+        <ChartView :option="option" :label="label" />
+        <BandEnds v-if="of === 'wins'" v-model="wanted" :levels="names.length" />
+      </template>
       <p v-else class="soft later" role="status">
         {{ working ? `Climbing the ladder … ${Math.round(done * 100)} %` : 'The ladder comes next.' }}
       </p>
@@ -106,6 +121,7 @@ header p {
   font-size: 14px;
 }
 .curve-box {
+  position: relative;
   display: grid;
   height: 150px;
 }

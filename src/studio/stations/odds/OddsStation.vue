@@ -14,6 +14,7 @@ import { everTrue } from '../../parts/look/everTrue.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
 import { AXES, type Axis } from './axes.ts'
+import GamePanel from './GamePanel.vue'
 import HangsPanel from './HangsPanel.vue'
 import LuckPanel from './LuckPanel.vue'
 import MindCards from './MindCards.vue'
@@ -63,6 +64,8 @@ const who = useLocalStorage('lucky-twin.odds-who', 'everyday')
 const mind = computed(
   () => minds.value.find((one) => one.mind.id === who.value)?.mind ?? minds.value[2]!.mind,
 )
+/** its games, where it is among those that play */
+const ofMind = computed(() => (ready.value ? played.value.get(mind.value.id) : undefined))
 /** the next better mind that is shown, to be compared with */
 const better = computed(() => {
   const at = playing.value.findIndex((one) => one.mind.id === mind.value.id)
@@ -162,6 +165,7 @@ function edit(one: Mind | null): void {
     <aside class="aside" tabindex="0" aria-label="What it hangs on, luck and deals">
       <template v-if="!problem">
         <HangsPanel :asked="asked" :mind="mind" :ready="ready" />
+        <GamePanel v-if="ofMind" :name="mind.name" :odds="ofMind.odds" />
         <LuckPanel :asked="asked" :mind="mind" :other="better" :ready="ready" />
       </template>
     </aside>

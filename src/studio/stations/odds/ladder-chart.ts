@@ -9,23 +9,33 @@ use([LineChart])
 /** A mind's odds up the ladder, level by level; null where a level cannot be dealt. */
 export type Climb = { name: string; colour: string; main: boolean; odds: (Odds | null)[] }
 
-const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
-const share = (odds: Odds | null): number | null => odds && (odds.won / odds.games) * 100
+/** Px around the plot. */
+export const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
 
-/** Wins of 100 on each level, a line a mind, and the band that is wanted. */
+/** What can be seen up the ladder: wins of 100, turns, or time. */
+export const CLIMBS = ['wins', 'turns', 'time'] as const
+export type ClimbOf = (typeof CLIMBS)[number]
+export function climbOf(of: ClimbOf, odds: Odds | null): number | null {
+  if (!odds) return null
+  return of === 'wins' ? (odds.won / odds.games) * 100 : odds[of].mean
+}
+
+/** Wins of 100, turns or time on each level, a line a mind; with wins the band that is wanted. `write`: a value in words. */
 export function ladderChart(
   names: readonly string[],
   climbs: readonly Climb[],
   band: readonly [number, number],
+  of: ClimbOf,
+  write: (value: number) => string,
 ): ChartOption {
+  const wins = of === 'wins'
   return {
     animation: false,
     grid: PLOT,
     tooltip: {
       ...TIP,
       trigger: 'axis',
-      valueFormatter: (value) =>
-        typeof value === 'number' ? `${value.toFixed(0)} of 100` : 'cannot be dealt',
+      valueFormatter: (value) => (typeof value === 'number' ? write(value) : 'cannot be dealt'),
     },
     xAxis: {
       type: 'category',
@@ -37,25 +47,16 @@ export function ladderChart(
     yAxis: {
       type: 'value',
       min: 0,
-      max: 100,
-      interval: 50,
+      ...(wins ? { max: 100, interval: 50 } : { splitNumber: 2 }),
       splitLine: { lineStyle: { color: LINE, opacity: 0.7 } },
-      axisLabel: LABEL,
+      axisLabel: wins ? LABEL : { ...LABEL, formatter: write },
     },
     series: [
-      {
-        type: 'line',
-        name: 'wanted',
-        data: names.map((_, place) => wantedShare(band, place, names.length) * 100),
-        symbol: 'none',
-        silent: true,
-        lineStyle: { width: 20, color: '#f1cdbd', cap: 'round' },
-        z: 1,
-      },
+      ...(wins ? [wantedLine(names, band)] : []),
       ...climbs.map(({ name, colour, main, odds }) => ({
         type: 'line' as const,
         name,
-        data: odds.map(share),
+        data: odds.map((one) => climbOf(of, one)),
         symbol: 'circle' as const,
         symbolSize: main ? 9 : 5,
         lineStyle: { color: colour, width: main ? 3 : 1.5 },
@@ -65,3 +66,13 @@ export function ladderChart(
     ],
   }
 }
+
+const wantedLine = (names: readonly string[], band: readonly [number, number]) => ({
+  type: 'line' as const,
+  name: 'wanted',
+  data: names.map((_, place) => wantedShare(band, place, names.length) * 100),
+  symbol: 'none',
+  silent: true,
+  lineStyle: { width: 20, color: '#f1cdbd', cap: 'round' as const },
+  z: 1,
+})

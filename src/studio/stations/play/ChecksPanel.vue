@@ -13,7 +13,7 @@ import FilePicker from '../../parts/look/FilePicker.vue'
 import TextField from '../../parts/settings/TextField.vue'
 import CheckRow from './CheckRow.vue'
 import { stateOf } from './check-state.ts'
-import type { Tape } from './useTapes.ts'
+import type { Tape } from '../../store/tapes.ts'
 
 /** Tapes kept beside the one on the table, and the checks of this game with how they stand now. */
 const props = defineProps<{
@@ -95,8 +95,8 @@ const summary = computed(() => {
       <li v-for="(tape, i) in kept" :key="i" class="row">
         <ElButton class="plain" @click="emit('take', tape)">{{ tape.name }}</ElButton>
         <span class="soft"
-          >{{ levelName(tape.level) }}, {{ tape.chips.length }}
-          {{ tape.chips.length === 1 ? 'turn' : 'turns' }}</span
+          >{{ levelName(tape.level) }}, {{ tape.by ? `by ${tape.by.toLowerCase()}, ` : ''
+          }}{{ tape.chips.length }} {{ tape.chips.length === 1 ? 'turn' : 'turns' }}</span
         >
         <ElButton class="icon-btn" :aria-label="`Forget ${tape.name}`" @click="emit('forget', tape)">
           <IconRemove />

@@ -13,7 +13,8 @@ import RoughDialog from './RoughDialog.vue'
 import { useCheckEdits } from './useCheckEdits.ts'
 import { useChecks } from './useChecks.ts'
 import { useRecords } from './useRecords.ts'
-import type { Tape, useTapes } from './useTapes.ts'
+import type { Tape } from '../../store/tapes.ts'
+import type { useTapes } from './useTapes.ts'
 
 /** What stands beside the table: the ledger, or the tapes and checks; and the ways to try it harder. */
 const props = defineProps<{

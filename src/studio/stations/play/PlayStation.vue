@@ -1,33 +1,29 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
 import type { Cells } from '../../../core/deal/deal.ts'
-import { tableOf } from '../../../core/game/check.ts'
 import { LAST_SECONDS } from '../../../core/play/clock.ts'
-import type { Played } from '../../../core/play/record.ts'
 import type { Round } from '../../../core/play/round.ts'
 import { missOnce, toLastPair, toLastSeconds, type Shortcut } from '../../../core/play/shortcuts.ts'
 import { standingWhen, type Chip } from '../../../core/play/tape.ts'
 import { findLevel, resolveLevel } from '../../../core/settings/levels.ts'
-import { problemLine } from '../../../core/result.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
 import type { Table } from '../../../player/table.ts'
 import { useKeys } from '../../parts/look/useKeys.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
-import { useToasts } from '../../parts/toast/useToasts.ts'
 import { idly } from '../../parts/look/idly.ts'
 import PlaySide from './PlaySide.vue'
 import PlayTools from './PlayTools.vue'
 import TapeStrip from './TapeStrip.vue'
-import { readDealt, triedGame } from './tried.ts'
+import { triedGame } from './tried.ts'
 import { useCells } from './useCells.ts'
-import { useTapes, type Tape } from './useTapes.ts'
+import { useLaying } from './useLaying.ts'
+import { useTapes } from './useTapes.ts'
 import { useWatched } from './useWatched.ts'
 
 const bench = useBench()
 const view = useView()
-const { say } = useToasts()
 const host = ref<HTMLElement>()
 const glass = ref(false)
 const inOrder = ref(false)
@@ -59,6 +55,7 @@ const tapes = useTapes({
   table,
   game: () => bench.game!,
   player: () => player,
+  by: () => watched.name.value,
 })
 
 function mount(withSeed?: string): void {
@@ -94,35 +91,13 @@ function dealt(withSeed?: string, cells?: Cells): void {
   player?.deal(undefined, withSeed ?? nextSeed(), cells)
   player?.run(speed.value)
 }
-/** A seed, or a deal as a line of JSON. */
-function useSeed(text: string): void {
-  if (!text.startsWith('{')) return dealt(text)
-  const read = readDealt(text, bench.game!.deck.pairs)
-  if (read.ok) lay(read.value)
-  else say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
-}
-/** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
-function lay(played: Played): boolean {
-  const found = tableOf(bench.game!, played)
-  if (!found.ok) {
-    say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
-    return false
+const { useSeed, takeTape, show } = useLaying(tapes, (withSeed, cells, level = playing.value) => {
+  if (level !== playing.value) {
+    open(level)
+    mount(withSeed)
   }
-  if (played.level !== playing.value) {
-    open(played.level)
-    mount(played.seed)
-  }
-  dealt(played.seed, found.value.cells)
-  return true
-}
-function takeTape(tape: Tape, turn?: number): void {
-  if (lay(tape)) tapes.take(tape, turn)
-}
-function show(played: Played, name: string, turn: number): void {
-  const tape = tapes.read(played, name)
-  if (tape) takeTape(tape, Math.min(turn, tape.chips.length))
-  else lay(played)
-}
+  dealt(withSeed, cells)
+})
 /** Plays on from where the table stands, and holds it there. */
 function bring(shortcut: (round: Round) => Shortcut): void {
   const now = table.value
@@ -139,7 +114,10 @@ onMounted(() => {
   view.playSeed = ''
   view.playedBy = ''
 })
-onBeforeUnmount(() => player?.destroy())
+onBeforeUnmount(() => {
+  tapes.leave()
+  player?.destroy()
+})
 watch(glass, (on) => player?.setGlass(on))
 watch(inOrder, () => mount(seed.value))
 watch(playedBy, () => dealt())

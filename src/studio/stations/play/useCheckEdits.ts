@@ -4,7 +4,7 @@ import type { Check } from '../../../core/play/record.ts'
 import { useBench } from '../../store/bench.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
-import type { Tape } from './useTapes.ts'
+import type { Tape } from '../../store/tapes.ts'
 
 const OUTCOMES = ['won', 'lost', 'open']
 

@@ -1,23 +1,22 @@
+import { storeToRefs } from 'pinia'
 import { computed, shallowRef, type ShallowRef } from 'vue'
 import { cardName } from '../../../core/deck/card-name.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
 import { NO_CARD } from '../../../core/deck/card.ts'
 import type { Game } from '../../../core/game/game.ts'
-import { chipsOf, standingAt, type Chip } from '../../../core/play/tape.ts'
+import { chipsOf, standingAt } from '../../../core/play/tape.ts'
 import { replay } from '../../../core/play/replay.ts'
 import { tableOf } from '../../../core/game/check.ts'
 import type { Played } from '../../../core/play/record.ts'
 import type { Player } from '../../../player/mount.ts'
 import type { Table } from '../../../player/table.ts'
-
-/** A game on tape: what was played, its turns, and a name to find it by. */
-export type Tape = Played & { until: number; name: string; chips: Chip[] }
+import { useTapeStore, type Tape } from '../../store/tapes.ts'
 
 const MOST_KEPT = 20
 const WORD = 'Tape'
 
 /** What has been played on the table so far, as a tape. */
-function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string): Tape | null {
+function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string, by: string): Tape | null {
   const { round, inputs, level, seed } = table
   if (!round) return null
   return {
@@ -27,6 +26,7 @@ function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string): Tap
     inputs: [...inputs],
     until: round.at,
     name,
+    by,
     chips: chipsOf(round.events!),
   }
 }
@@ -47,13 +47,15 @@ export function useTapes(options: {
   table: ShallowRef<Readonly<Table> | null>
   game: () => Game
   player: () => Player | null
+  /** the name of the mind that is watched, '' for you */
+  by: () => string
 }) {
-  const kept = shallowRef<Tape[]>([])
+  const store = useTapeStore()
+  const { kept } = storeToRefs(store)
   /** the whole tape while the table stands at one of its turns; null while it simply goes on */
   const whole = shallowRef<Tape | null>(null)
   const now = shallowRef<Tape | null>(null)
-  const name = shallowRef(`${WORD} 1`)
-  let counted = 1
+  const name = shallowRef(`${WORD} ${store.begun}`)
   /** looked at once for each deal */
   const deals = new WeakMap<Cells, Played['deal']>()
   /** how many inputs led to where the table was put */
@@ -69,7 +71,7 @@ export function useTapes(options: {
       one.name === tape.name && JSON.stringify(one.inputs) === JSON.stringify(tape.inputs)
     kept.value = [tape, ...kept.value.filter((one) => !same(one))].slice(0, MOST_KEPT)
   }
-  const fresh = (): string => `${WORD} ${++counted}`
+  const fresh = (): string => `${WORD} ${++store.begun}`
 
   /** To be called with every change of the table. */
   function follow(): void {
@@ -86,7 +88,7 @@ export function useTapes(options: {
     }
     const { cells } = table.value.round
     if (!deals.has(cells)) deals.set(cells, dealOf(options.game(), table.value))
-    now.value = tapeOf(table.value, deals.get(cells), name.value)
+    now.value = tapeOf(table.value, deals.get(cells), name.value, options.by())
   }
   /** Before another deal: what was played is kept, and a new tape begins. */
   function leave(): void {
@@ -116,7 +118,7 @@ export function useTapes(options: {
     const table = tableOf(options.game(), played)
     if (!table.ok) return null
     const round = replay(table.value.rules, table.value.cells, played)
-    return { ...played, until: round.at, name: title, chips: chipsOf(round.events!) }
+    return { ...played, until: round.at, name: title, by: '', chips: chipsOf(round.events!) }
   }
   /** Takes a tape up: the table is to be dealt for it already. */
   function take(tape: Tape, turn = tape.chips.length): void {

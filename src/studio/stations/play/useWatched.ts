@@ -43,5 +43,6 @@ export function useWatched(by: string) {
       return new MindsAtTable(each, table.round, SEED, number)
     },
   }
-  return { chosen, choices, seats, nextSeed }
+  const name = computed(() => minds.value.find(({ id }) => id === chosen.value)?.name ?? '')
+  return { chosen, name, choices, seats, nextSeed }
 }

@@ -42,9 +42,11 @@ const given = (at: number): string => `Player ${at + 1}`
 function setCount(text: string): void {
   const count = Math.max(BOUNDS.players[0], Math.min(BOUNDS.players[1], Number(text)))
   const next = Array.from({ length: count }, (_, i) => names.value[i] ?? given(i))
-  const left = players.value.minds.slice(0, count)
+  const { minds: seated } = players.value
   // one who plays alone is a person
-  bench.set('players', { names: next, minds: count === 1 ? [] : left }, 'change the players', 'single')
+  const left = count === 1 ? [] : seated.slice(0, count)
+  const patch = seated.length > left.length ? { names: next, minds: left } : { names: next }
+  bench.set('players', patch, 'change the players', 'single')
 }
 function setMind(at: number, id: string): void {
   const mind = minds.value.find((one) => one.id === id)

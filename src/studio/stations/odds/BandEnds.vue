@@ -1,0 +1,113 @@
+<script setup lang="ts">
+import { useEventListener } from '@vueuse/core'
+import { computed, ref } from 'vue'
+import { PLOT } from './ladder-chart.ts'
+
+/** The two ends of the band that is wanted, dragged up and down over the chart or moved by keys: wins of 100. */
+const props = defineProps<{ levels: number }>()
+const band = defineModel<[number, number]>({ required: true })
+const NAMES = ['Wins wanted on the first level', 'Wins wanted on the last level'] as const
+const [LEAST, MOST] = [1, 100]
+const box = ref<HTMLElement>()
+/** levels stand in the middle of their part of the axis */
+const ends = computed(() =>
+  NAMES.map((name, end) => ({
+    name,
+    value: band.value[end]!,
+    across: (end === 0 ? 0.5 : props.levels - 0.5) / props.levels,
+  })).slice(0, props.levels > 1 ? 2 : 1),
+)
+const set = (end: number, value: number): void => {
+  const next: [number, number] = [...band.value]
+  next[end] = Math.max(LEAST, Math.min(MOST, Math.round(value)))
+  band.value = next
+}
+const held = ref(-1)
+function hold(event: PointerEvent, end: number): void {
+  held.value = end
+  ;(event.target as HTMLElement).setPointerCapture(event.pointerId)
+}
+useEventListener(box, 'pointermove', (event) => {
+  if (held.value < 0) return
+  const { top, height } = box.value!.getBoundingClientRect()
+  set(held.value, 100 * (1 - (event.clientY - top) / height))
+})
+const KEYS: Record<string, number> = {
+  ArrowUp: 1,
+  ArrowRight: 1,
+  ArrowDown: -1,
+  ArrowLeft: -1,
+  PageUp: 10,
+  PageDown: -10,
+}
+function byKey(event: KeyboardEvent, end: number): void {
+  const step = KEYS[event.key]
+  if (step === undefined) return
+  event.preventDefault()
+  set(end, band.value[end]! + step)
+}
+</script>
+
+<template>
+  <div
+    ref="box"
+    class="ends"
+    :style="{
+      left: `${PLOT.left}px`,
+      right: `${PLOT.right}px`,
+      top: `${PLOT.top}px`,
+      bottom: `${PLOT.bottom}px`,
+    }"
+  >
+    <span
+      v-for="({ name, value, across }, end) in ends"
+      :key="name"
+      role="slider"
+      tabindex="0"
+      :aria-label="name"
+      :aria-valuenow="value"
+      :aria-valuemin="LEAST"
+      :aria-valuemax="MOST"
+      :aria-valuetext="`${value} of 100`"
+      aria-orientation="vertical"
+      :class="{ held: held === end }"
+      :style="{ left: `${across * 100}%`, top: `${100 - value}%` }"
+      @pointerdown="hold($event, end)"
+      @pointerup="held = -1"
+      @pointercancel="held = -1"
+      @keydown="byKey($event, end)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.ends {
+  position: absolute;
+  pointer-events: none;
+}
+span {
+  position: absolute;
+  width: 44px;
+  height: 24px;
+  margin: -12px -22px;
+  border-radius: 12px;
+  cursor: ns-resize;
+  pointer-events: auto;
+  touch-action: none;
+}
+span::after {
+  content: '';
+  position: absolute;
+  inset: 6px 12px;
+  border: 2px solid #c2704a;
+  border-radius: 6px;
+  background: #fff8f3;
+}
+span:hover::after,
+.held::after {
+  background: #f1cdbd;
+}
+span:focus-visible {
+  outline: 2px solid var(--lagoon);
+}
+</style>

@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
+
+/** What was fitted: figures with their intervals, and the curve of what was taken by how long ago it was seen. */
+const props = defineProps<{ fit: Fit }>()
+const percent = (value: number): string => `${Math.round(value * 100)} %`
+const seconds = (value: number): string => `${(value / 1000).toFixed(2)} s`
+const FIGURES = [
+  ['notice', 'remembers a missed card', percent],
+  ['fade', 'loses each turn', percent],
+  ['first', 'before the first card', seconds],
+  ['second', 'before the second card', seconds],
+  ['spread', 'spread', (value: number) => value.toFixed(2)],
+] as const
+const figures = computed(() =>
+  FIGURES.map(([name, words, write]) => {
+    const fitted: Fitted | null = props.fit[name]
+    return {
+      name,
+      words,
+      value: fitted ? write(fitted.value) : 'not known',
+      about: fitted
+        ? `${write(fitted.interval[0])} to ${write(fitted.interval[1])}`
+        : `on fewer than ${TOO_FEW}`,
+    }
+  }),
+)
+</script>
+
+<template>
+  <div class="told">
+    <dl aria-label="The mind that fits">
+      <div v-for="{ name, words, value, about } in figures" :key="name">
+        <dt>{{ words }}</dt>
+        <dd>
+          <b>{{ value }}</b> <span class="soft">{{ about }}</span>
+        </dd>
+      </div>
+    </dl>
+    <table v-if="fit.curve.length" aria-label="Taken, by how long ago the twin was seen">
+      <thead>
+        <tr>
+          <th scope="col">seen</th>
+          <th scope="col" colspan="2">taken</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="row in fit.curve.slice(0, 10)" :key="row.ago">
+          <th scope="row">{{ row.ago }} {{ row.ago === 1 ? 'turn' : 'turns' }} ago</th>
+          <td>{{ row.taken }} of {{ row.of }}</td>
+          <td class="bar" aria-hidden="true">
+            <i
+              :style="{
+                left: percent(row.interval[0]),
+                width: percent(row.interval[1] - row.interval[0]),
+              }"
+            />
+            <b :style="{ left: percent(row.taken / row.of) }" />
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  </div>
+</template>
+
+<style scoped>
+.told {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+  margin-top: 10px;
+}
+dl {
+  margin: 0;
+}
+dl div {
+  padding: 5px 0;
+  border-bottom: 1px solid var(--sand);
+}
+dt {
+  color: var(--ink-soft);
+  font-size: 14px;
+}
+dd {
+  margin: 0;
+}
+table {
+  align-self: start;
+  border-collapse: collapse;
+  font-size: 14px;
+}
+th,
+td {
+  padding: 3px 8px 3px 0;
+  font-weight: 400;
+  text-align: left;
+  white-space: nowrap;
+}
+thead th {
+  color: var(--ink-soft);
+}
+.bar {
+  position: relative;
+  width: 120px;
+}
+.bar i {
+  position: absolute;
+  top: 9px;
+  height: 6px;
+  border-radius: 3px;
+  background: #a9cfcd;
+}
+.bar b {
+  position: absolute;
+  top: 5px;
+  width: 4px;
+  height: 14px;
+  margin-left: -2px;
+  border-radius: 2px;
+  background: var(--lagoon);
+}
+@media (max-width: 700px) {
+  .told {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

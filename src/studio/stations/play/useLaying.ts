@@ -1,0 +1,42 @@
+import type { Cells } from '../../../core/deal/deal.ts'
+import { tableOf } from '../../../core/game/check.ts'
+import type { Played } from '../../../core/play/record.ts'
+import { problemLine } from '../../../core/result.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { useBench } from '../../store/bench.ts'
+import type { Tape } from '../../store/tapes.ts'
+import { readDealt } from './tried.ts'
+import type { useTapes } from './useTapes.ts'
+
+/** Lays on the table what was given: a seed, a deal as a line, a tape, a check or a record. `deal` deals on a level. */
+export function useLaying(
+  tapes: ReturnType<typeof useTapes>,
+  deal: (seed: string, cells?: Cells, level?: string) => void,
+) {
+  const bench = useBench()
+  const { say } = useToasts()
+
+  /** A seed, or a deal as a line of JSON. */
+  function useSeed(text: string): void {
+    if (!text.startsWith('{')) return deal(text)
+    const read = readDealt(text, bench.game!.deck.pairs)
+    if (read.ok) lay(read.value)
+    else say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
+  }
+  /** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
+  function lay(played: Played): boolean {
+    const found = tableOf(bench.game!, played)
+    if (found.ok) deal(played.seed, found.value.cells, played.level)
+    else say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
+    return found.ok
+  }
+  function takeTape(tape: Tape, turn?: number): void {
+    if (lay(tape)) tapes.take(tape, turn)
+  }
+  function show(played: Played, name: string, turn: number): void {
+    const tape = tapes.read(played, name)
+    if (tape) takeTape(tape, Math.min(turn, tape.chips.length))
+    else lay(played)
+  }
+  return { useSeed, takeTape, show }
+}
