@@ -1,38 +1,8 @@
-import { expect, type Page } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { readFileSync } from 'node:fs'
-import { readGame } from '../src/core/files/game-file.ts'
-import { writeRecord } from '../src/core/files/record-file.ts'
-import { tableOf } from '../src/core/game/check.ts'
-import { playMinds } from '../src/core/odds/play-minds.ts'
-import type { Input } from '../src/core/play/events.ts'
-import { newRound } from '../src/core/play/new-round.ts'
-import { choice, choose, expectNoViolations, fileOf, gameOf, openRung, openStation, type } from './helpers.ts'
+import { choice, choose, expectNoViolations, openRung, openStation, type } from './helpers.ts'
+import { gameNow, limit, mindCard, played, winsOf } from './odds-page.ts'
 import { test } from './test.ts'
-
-/** The games of all minds are there when nothing is being played any more. */
-async function played(page: Page): Promise<void> {
-  await expect(page.getByRole('heading', { name: /, 4,000 games a mind$/ })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Again', exact: true })).toBeVisible()
-}
-const mindCard = (page: Page, name: string) =>
-  page
-    .getByRole('list', { name: 'Minds' })
-    .getByRole('button', { name: new RegExp(`^${name}`), pressed: undefined })
-    .first()
-/** What is told of a mind's wins, as "92 91 to 92". */
-const winsOf = (page: Page, name: string) =>
-  page
-    .getByRole('term')
-    .filter({ hasText: new RegExp(`^${name}$`) })
-    .locator('xpath=following-sibling::dd[1]')
-const limit = (page: Page) => page.getByRole('slider', { name: 'Time limit' })
-/** The game as it stands; the station is opened again afterwards. */
-async function gameNow(page: Page) {
-  const game = await gameOf(page)
-  await page.getByRole('link', { name: 'Odds', exact: true }).click()
-  return game
-}
 
 test('minds play the open level as they do on the command line, and are switched on and off', async ({
   page,
@@ -82,6 +52,28 @@ test('minds play the open level as they do on the command line, and are switched
   // one mind is always left
   for (const name of ['Perfect', 'Keen', 'Everyday', 'No memory']) await mindCard(page, name).click()
   await expect(mindCard(page, 'No memory')).toHaveAttribute('aria-pressed', 'true')
+})
+
+test('the same figures come out with another number of workers', async ({ browser }) => {
+  const figures = async (workers: number): Promise<string[]> => {
+    const context = await browser.newContext()
+    await context.addInitScript((count) => {
+      localStorage.setItem('lucky-twin.walked', 'true')
+      Object.defineProperty(navigator, 'hardwareConcurrency', { get: () => count })
+    }, workers)
+    const page = await context.newPage()
+    const started: string[] = []
+    page.on('worker', (worker) => started.push(worker.url()))
+    await openStation(page, 'odds/cabinet')
+    await played(page)
+    expect(started.filter((url) => url.includes('games')).length).toBe(workers)
+    const told = await page.getByRole('definition').allInnerTexts()
+    await context.close()
+    return told
+  }
+  const one = await figures(1)
+  expect(one.length).toBeGreaterThan(4)
+  expect(await figures(3)).toEqual(one)
 })
 
 test('the limit is dragged and moved by keys, and the shares follow', async ({ page }) => {
@@ -141,79 +133,6 @@ test('the sentence solves for a rule, and sets it on the level or in the house r
   await expect(set).toBeDisabled()
 })
 
-test('the ladder is evened out in one step that can be undone', async ({ page }) => {
-  await openStation(page, 'odds/bench')
-  await played(page)
-  const before = (await gameNow(page)).levels
-  await type(page, 'Wins wanted on the first level, of 100', '95')
-  await type(page, 'Wins wanted on the last level, of 100', '50')
-  await page.getByRole('button', { name: 'Even it out…' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Even out the ladder' })
-  await expect(dialog.getByRole('row', { name: /^Cabinet 50 1:50 \d:\d\d/ })).toBeVisible()
-  await expectNoViolations(page)
-  await dialog.getByRole('button', { name: 'Change 4 levels' }).click()
-  await expect(page.getByText('The ladder is evened out: 4 levels changed')).toBeVisible()
-  await expect(openRung(page)).not.toContainText('1:10')
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
-  await expect(openRung(page)).toContainText('1:10')
-  expect((await gameNow(page)).levels).toEqual(before)
-})
-
-test('a mind of its own is copied, edited, read from a file, and kept in the game', async ({ page }) => {
-  await openStation(page, 'odds/warm-up')
-  await page.getByRole('button', { name: 'Keen: look at it, or edit it' }).click()
-  const slip = page.getByRole('dialog')
-  await expect(
-    slip.getByRole('list', { name: 'The same eight cards, turn by turn' }).getByRole('listitem').first(),
-  ).toBeVisible()
-  await expectNoViolations(page)
-  await slip.getByRole('button', { name: 'Copy it' }).click()
-  await slip.getByRole('textbox', { name: 'Name of the mind' }).fill('Aunt Tock')
-  await slip.getByRole('textbox', { name: 'Name of the mind' }).press('Enter')
-  await type(page, 'Cards held', '2')
-  await slip.getByRole('button', { name: 'Add it to this game' }).click()
-  await expect(mindCard(page, 'Aunt Tock')).toHaveAttribute('aria-pressed', 'false')
-  expect((await gameNow(page)).minds).toMatchObject([
-    { id: 'keen-copy', name: 'Aunt Tock', memory: { hold: 2 } },
-  ])
-  await mindCard(page, 'Aunt Tock').click()
-  await expect(winsOf(page, 'Aunt Tock')).toBeVisible()
-
-  // from a file; a wrong one is named
-  await page.getByRole('button', { name: 'Mind', exact: true }).click()
-  const file = page.getByLabel('A mind from a file', { exact: true })
-  const mind = {
-    format: 'lucky-twin/mind',
-    version: 1,
-    id: 'tick',
-    name: 'Tick',
-    memory: { notice: 1, hold: 3, fade: 0, blur: 0, glance: 0 },
-    pace: { first: 800, second: 800, spread: 0 },
-  }
-  await file.setInputFiles(
-    fileOf(
-      'wrong.mind.json',
-      JSON.stringify({ ...mind, memory: { ...mind.memory, hold: -1 } }),
-      'application/json',
-    ),
-  )
-  await expect(page.getByText('wrong.mind.json: memory.hold: at least 0')).toBeVisible()
-  await file.setInputFiles(fileOf('tick.mind.json', JSON.stringify(mind), 'application/json'))
-  await expect(slip.getByRole('textbox', { name: 'Name of the mind' })).toHaveValue('Tick')
-  await slip.getByRole('button', { name: 'Add it to this game' }).click()
-  await expect(mindCard(page, 'Tick')).toBeVisible()
-  await page.getByRole('button', { name: 'Tick: look at it, or edit it' }).click()
-  await slip.getByRole('button', { name: 'Remove it' }).click()
-  await expect(mindCard(page, 'Tick')).toHaveCount(0)
-  await page.keyboard.press('Control+z')
-  await expect(mindCard(page, 'Tick')).toBeVisible()
-
-  // where the only ones that play are of another game, an everyday one does
-  for (const name of ['Perfect', 'Keen', 'Everyday', 'Fleeting']) await mindCard(page, name).click()
-  await openStation(page, 'odds', 'signal-room')
-  await expect(winsOf(page, 'Everyday')).toBeVisible()
-})
-
 test('figures that are out of date are counted again by themselves, or when asked', async ({ page }) => {
   await openStation(page, 'odds/bench')
   await played(page)
@@ -266,108 +185,54 @@ test('a level that cannot be dealt says so, and is left out of the ladder', asyn
   await played(page)
   await expect(openRung(page)).toContainText('Warm-up')
   await expect(
-    page.getByRole('img', { name: /^Wins of 100 up the ladder.*Bench cannot be dealt/ }),
+    page.getByRole('img', { name: /^Up the ladder: who wins, of 100.*Bench cannot be dealt/ }),
   ).toBeVisible()
 })
 
-test('a mind is fitted to records that are dropped here, and plays', async ({ page }) => {
-  await openStation(page, 'odds/warm-up')
-  await page.getByRole('button', { name: 'Fit one…' }).click()
-  const dialog = page.getByRole('dialog', { name: 'A mind that plays like your players' })
-  const use = dialog.getByRole('button', { name: 'Use it' })
-  await expect(use).toBeDisabled()
-  const records = recordsOf('cabinet', 24)
-  const choose = dialog.getByLabel('Records to fit', { exact: true })
-  await choose.setInputFiles(records.slice(0, 1))
-  await expect(
-    dialog.getByText(/^1 record is used; \d+ turns? tells? what was remembered: too few, 30 are needed/),
-  ).toBeVisible()
-  await expect(use).toBeDisabled()
-  // one of another game, and one that is none, are named and left out
-  await choose.setInputFiles([
-    ...records.slice(1),
-    fileOf(
-      'other.play.json',
-      records[0]!.buffer.toString().replace('clockmakers-drawer', 'signal-room'),
-      'application/json',
-    ),
-    fileOf('none.play.json', '{', 'application/json'),
-  ])
-  await expect(dialog.getByText(/^24 records are used; \d+ turns tell what was remembered\./)).toBeVisible()
-  await dialog.getByText('2 left out').click()
-  await expect(dialog.getByText('other.play.json: a record of "signal-room"')).toBeVisible()
-  await expect(dialog.getByText(/^none.play.json: .*JSON/)).toBeVisible()
-  await expect(dialog.getByRole('table', { name: 'Taken, by how long ago the twin was seen' })).toBeVisible()
-  await expectNoViolations(page)
-  await use.click()
-  await expect(mindCard(page, 'Fitted')).toHaveAttribute('aria-pressed', 'true')
-  await expect(winsOf(page, 'Fitted')).toBeVisible()
-  const [mind] = (await gameNow(page)).minds
-  expect(Math.abs(mind.memory.notice - 0.9)).toBeLessThan(0.12)
-  expect(Math.abs(mind.memory.fade - 0.1)).toBeLessThan(0.06)
-  expect(Math.abs(mind.pace.first - 1500)).toBeLessThan(120)
-})
-
-/** Records of a level as a mind with notice 0.9 and fade 0.1 plays it. */
-function recordsOf(level: string, count: number) {
-  const read = readGame(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
-  if (!read.ok) throw new Error(read.problem.message)
-  const game = read.value
-  const memory = { notice: 0.9, hold: null, fade: 0.1, blur: 0, glance: 0 }
-  const mind = { id: 'real', name: 'Real', memory, pace: { first: 1500, second: 700, spread: 0.3 } }
-  return Array.from({ length: count }, (_, i) => {
-    const seed = `fit-${i}`
-    const table = tableOf(game, { level, seed })
-    if (!table.ok) throw new Error(table.problem.message)
-    const round = newRound(table.value.rules, table.value.cells)
-    playMinds(round, [mind], 'real', i + 1)
-    const inputs = round.events!.flatMap((event): Input[] =>
-      event.kind === 'flip' ? [{ at: event.at, do: 'press', cell: event.cell }] : [],
-    )
-    const text = writeRecord({ game: game.id, level, seed, inputs, until: round.at })
-    return fileOf(`real-${i}.play.json`, text, 'application/json')
-  })
-}
-
-test('a level that hardly anybody wins is a finding: it opens Odds, and is mended by a value that is solved for', async ({
+test('by keys alone: a mind is switched on, the limit moved, a value solved for and set, the ladder evened out', async ({
   page,
 }) => {
-  await openStation(page, 'rules/top-drawer')
-  await type(page, 'Time limit', '0:22')
-  const meaning = page.getByRole('complementary', { name: 'What that means' })
-  await expect(
-    meaning.getByText(/hardly anybody wins: players like everyday won \d+ of 100 games/i),
-  ).toBeVisible()
-  await page.getByRole('link', { name: 'Ship', exact: true }).click()
-  const line = page.getByRole('listitem').filter({ hasText: 'Top drawer: hardly anybody wins' })
-  await line.getByRole('link', { name: 'Go there' }).click()
-  await expect(page).toHaveURL(/odds\/top-drawer$/)
+  await openStation(page, 'odds/bench')
   await played(page)
-  const mend = page.getByRole('button', { name: /on the clock: 7 of 10 like everyday win$/ })
-  await expectNoViolations(page)
-  await mend.click()
-  await expect(mend).toBeHidden()
+  /** Goes on with Tab till this has the keyboard. */
+  const reach = async (name: RegExp, role: 'button' | 'slider' | 'combobox' | 'spinbutton') => {
+    const wanted = page.getByRole(role, { name }).first()
+    await expect(async () => {
+      await page.keyboard.press('Tab')
+      await expect(wanted).toBeFocused({ timeout: 1 })
+    }).toPass({ intervals: [0], timeout: 30_000 })
+  }
+  await reach(/^No memory/, 'button')
+  await page.keyboard.press('Space')
+  await expect(winsOf(page, 'No memory')).toBeVisible()
   await played(page)
-  const wins = Number((await winsOf(page, 'Everyday').innerText()).split(/\s/)[0])
-  expect(wins).toBeGreaterThan(60)
-  await page.keyboard.press('Control+z')
-  await expect(mend).toBeVisible()
-})
-
-test('a level that is easier than the one before is a finding, with a way out', async ({ page }) => {
-  await openStation(page, 'odds/cabinet')
-  await limit(page).focus()
-  for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp')
-  await expect(openRung(page)).toContainText('2:30')
-  const mend = page.getByRole('button', { name: /on the clock: as many win as before$/ })
-  await expect(
-    page.getByText(/easier than Top drawer, the level before: players like everyday won/i),
-  ).toBeVisible()
-  await mend.click()
-  await expect(mend).toBeHidden()
-  await expect(openRung(page)).not.toContainText('2:30')
-  // steps by keys in quick succession are one step to undo
-  await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
-  await expect(openRung(page)).toContainText('1:50')
+  await reach(/^Time limit$/, 'slider')
+  await page.keyboard.press('PageDown')
+  await expect(openRung(page)).toContainText('1:00')
+  await played(page)
+  await expect(limit(page)).toBeFocused()
+  await reach(/^Wins of 10$/, 'spinbutton')
+  await page.keyboard.press('ArrowDown')
+  await reach(/^Mind: /, 'combobox')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('combobox', { name: 'Mind: fleeting' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set it' })).toBeEnabled()
+  await reach(/^Set it$/, 'button')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Is set' })).toBeVisible()
+  await reach(/^Wins wanted on the first level$/, 'slider')
+  await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Shift+Tab')
+  await expect(page.getByRole('button', { name: 'Even it out…' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  const dialog = page.getByRole('dialog', { name: 'Even out the ladder' })
+  const change = dialog.getByRole('button', { name: /^Change \d levels?$/ })
+  await expect(change).toBeEnabled()
+  await reach(/^Change \d levels?$/, 'button')
+  await page.keyboard.press('Enter')
+  await expect(dialog).toBeHidden()
+  const undo = await page.getByRole('button', { name: 'Undo', exact: true }).first()
+  await expect(undo).toBeEnabled()
 })

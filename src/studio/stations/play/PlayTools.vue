@@ -106,6 +106,7 @@ function typed(text: string): void {
 .line {
   display: flex;
   flex: 1 0 100%;
+  flex-wrap: wrap;
   white-space: nowrap;
   align-items: center;
   gap: 6px;
