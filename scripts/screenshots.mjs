@@ -134,7 +134,7 @@ try {
   await page.getByRole('button', { name: 'Make a ladder' }).click()
   await shoot('ladder')
   await open('odds/top-drawer')
-  await page.getByRole('img', { name: /^Wins of 100/ }).waitFor()
+  await page.getByRole('img', { name: /^Up the ladder/ }).waitFor()
   for (const there of ['pairs a game are found by luck', '1 life more']) await page.getByText(there).waitFor()
   await page.getByText(/^\d+ of 100 win/).waitFor()
   await shoot('odds')

@@ -6,7 +6,7 @@ import { tableOf } from '../src/core/game/check.ts'
 import { playMinds } from '../src/core/odds/play-minds.ts'
 import type { Input } from '../src/core/play/events.ts'
 import { newRound } from '../src/core/play/new-round.ts'
-import { card, choose, expectNoViolations, fileOf, openStation, type } from './helpers.ts'
+import { card, choose, down, expectNoViolations, fileOf, openStation, type } from './helpers.ts'
 import { gameNow, mindCard, played, winsOf } from './odds-page.ts'
 import { test } from './test.ts'
 
