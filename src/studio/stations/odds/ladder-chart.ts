@@ -13,8 +13,7 @@ export type Climb = { name: string; colour: string; main: boolean; odds: (Odds |
 export const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
 
 /** What can be seen up the ladder: wins of 100, turns, or time. */
-export const CLIMBS = ['wins', 'turns', 'time'] as const
-export type ClimbOf = (typeof CLIMBS)[number]
+export type ClimbOf = 'wins' | 'turns' | 'time'
 export function climbOf(of: ClimbOf, odds: Odds | null): number | null {
   if (!odds) return null
   return of === 'wins' ? (odds.won / odds.games) * 100 : odds[of].mean
