@@ -67,6 +67,7 @@ test('the same figures come out with another number of workers', async ({ browse
     await openStation(page, 'odds/cabinet')
     await played(page)
     expect(started.filter((url) => url.includes('games')).length).toBe(workers)
+    await expect(page.getByRole('heading', { name: 'Deals', exact: true })).toBeVisible()
     const told = await page.getByRole('definition').allInnerTexts()
     await context.close()
     return told

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { card, choose, down, expectNoViolations, gameOf, openStation, up } from './helpers.ts'
+import { card, choose, down, expectNoViolations, gameOf, openStation, phase, up } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
@@ -152,6 +152,12 @@ test('a mind is watched on the table of Play: the game that Odds counted, on the
   await openStation(page, 'odds/warm-up')
   await page.getByRole('button', { name: 'Watch Perfect play' }).click()
   await expect(page.getByRole('textbox', { name: 'seed' })).toHaveValue('odds-1')
+  // step by step it presses, and time stands in between
+  await expect(async () => {
+    await page.getByRole('button', { name: 'Next', exact: true }).click()
+    await expect(phase(page)).toContainText('one card up', { timeout: 300 })
+  }).toPass()
+  await page.getByRole('button', { name: 'Go on' }).click()
   await page.getByRole('radiogroup', { name: 'Time' }).getByText('8×').click()
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
   const { turns } = JSON.parse(

@@ -43,6 +43,13 @@ export function reportSizes() {
   line('First load of the shelf, CSS', sum(css), 60_000)
   const charts = [...js].some((file) => chunk('chart').endsWith(file))
   line(`ECharts, ${charts ? 'ON' : 'not on'} the first load`, size(chunk('chart')), charts ? 0 : 190_000)
-  line('The station Odds, beside ECharts', size(chunk('OddsStation.vue')), 25_000)
-  line("Shipped file, the player's script", size(`${ROOT}/dist/player/player.js`), 30_000)
+  const odds = ['OddsStation.vue', 'GamesView.vue', 'LadderCurve.vue'].map((end) => size(chunk(end)))
+  line(
+    'The station Odds with what opens in it, beside ECharts',
+    odds.reduce((sum, bytes) => sum + bytes, 0),
+    25_000,
+  )
+  const player = size(`${ROOT}/dist/player/player.js`)
+  line("Shipped file, the player's script", player, 30_000)
+  line('What a rival adds to it', size(`${ROOT}/dist/player/player-rivals.js`) - player, 3_000)
 }

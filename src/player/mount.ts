@@ -238,7 +238,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (!round) return
     tick(table)
     // what falls due in the far future is not waited for
-    const next = round.nextDue === NEVER ? round.at : round.nextDue
+    const due = Math.min(round.nextDue, table.seated?.dueAt ?? NEVER)
+    const next = due === NEVER ? round.at : due
     stand(table.inputs, next)
   }
 

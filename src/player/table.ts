@@ -10,8 +10,8 @@ import { isOver, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
 
-/** Minds that sit at the table: whether one of them has the turn, and what they press up to a time (ms since the deal). */
-type Seated = { readonly haveTurn: boolean; next(now: number): Input | null }
+/** Minds that sit at the table: whether one of them has the turn, when it presses next, and what they press up to a time (ms since the deal). */
+type Seated = { readonly haveTurn: boolean; readonly dueAt: number; next(now: number): Input | null }
 /** What a player can do with minds at the table. Left out where there are none, so that nobody has to load them. */
 export type Rivals = {
   /** the settings of a round, with the rival that was chosen */

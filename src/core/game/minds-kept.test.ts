@@ -41,3 +41,32 @@ describe('minds of a game', () => {
     expect(!read.ok && read.problem.message).toContain(message)
   })
 })
+
+describe('minds at the table', () => {
+  const seated = (minds: (string | null)[]) => ({
+    ...gameWith({ players: { names: ['Ann', 'Ben'], minds } }),
+    minds: [mind('aunt'), mind('uncle')],
+  })
+  test('are those of the game or the ready ones; another one is named, with its place', () => {
+    expect(readGame(writeGame(seated([null, 'uncle']))).ok).toBe(true)
+    expect(readGame(writeGame(seated(['keen', null]))).ok).toBe(true)
+    const read = readGame(writeGame(seated([null, 'nobody'])))
+    expect(!read.ok && read.problem).toEqual({
+      at: 'levels[0].players.minds[1]',
+      message: 'no mind "nobody" here',
+    })
+    const house = {
+      ...gameWith(),
+      house: { ...gameWith().house, players: { ...gameWith().house.players, minds: ['aunt'] } },
+    }
+    const without = readGame(writeGame(house))
+    expect(!without.ok && without.problem.at).toBe('house.players.minds[0]')
+  })
+  test('go along in a shipped page, and no others', () => {
+    const shipped = readShippedPage(gameElement(seated([null, 'uncle']), {}))
+    expect(shipped.ok && shipped.value.minds!.map(({ id }) => id)).toEqual(['uncle'])
+    const offered = { ...seated([]), levels: [{ id: 'one', name: 'One', players: { offersRival: true } }] }
+    const all = readShippedPage(gameElement(offered, {}))
+    expect(all.ok && all.value.minds!.map(({ id }) => id)).toEqual(['aunt', 'uncle'])
+  })
+})

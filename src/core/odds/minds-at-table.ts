@@ -1,6 +1,6 @@
 import type { Event, Input } from '../play/events.ts'
 import { advance, isWaitingForButton } from '../play/machine.ts'
-import { isOver, type Round } from '../play/round.ts'
+import { isOver, NEVER, type Round } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
 import { mindStreams } from './chance.ts'
 import { nextSeat, readyAt } from './play-minds.ts'
@@ -39,8 +39,13 @@ export class MindsAtTable {
 
   /** Whether a mind has the turn, also while the cards of the turn before still lie open. */
   get haveTurn(): boolean {
+    return this.dueAt < NEVER
+  }
+
+  /** When a mind presses next, in ms since the deal; NEVER while a person has the turn. */
+  get dueAt(): number {
     this.follow()
-    return this.plan !== null
+    return this.plan?.at ?? NEVER
   }
 
   /** What a mind presses at or before this time (ms since the deal), or null. The round is to take it before it is asked again. */

@@ -5,6 +5,7 @@ import { READY_MINDS, type Memory, type Mind } from '../settings/mind.ts'
 import type { Own } from '../settings/levels.ts'
 import { exactTurns } from '../testing/exact-minds.ts'
 import { pairsNamed, settingsWith } from '../testing/games.ts'
+import { levelOf, mindWith, PERFECT } from '../testing/levels.ts'
 import { joinGames, playGames } from './games.ts'
 import { oddsOf, OddsTally, type Odds } from './odds-of.ts'
 import { par } from './par.ts'
@@ -12,20 +13,9 @@ import { playMinds } from './play-minds.ts'
 import { missChances } from './turns.ts'
 
 const ready = (id: string): Mind => READY_MINDS.find((mind) => mind.id === id)!
-const PERFECT: Memory = { notice: 1, hold: null, fade: 0, blur: 0, glance: 0 }
-const mindWith = (memory: Partial<Memory>, pace: Partial<Mind['pace']> = {}): Mind => ({
-  id: 'one',
-  name: 'One',
-  memory: { ...PERFECT, ...memory },
-  pace: { first: 1000, second: 500, spread: 0, ...pace },
-})
-
 /** Seeded games of a mind on a board of two rows of different pairs. */
 function played(pairs: number, mind: Mind, games: number, own: Own = {}): Odds {
-  const settings = settingsWith({ board: { rows: 2, columns: pairs }, ...own })
-  const dealer = prepareDeal(pairsNamed(pairs), settings)
-  if (!dealer.ok) throw new Error(dealer.problem.message)
-  return oddsOf(playGames({ settings, dealer: dealer.value }, mind, 'odds', 1, games))
+  return oddsOf(playGames(levelOf(pairs, own), mind, 'odds', 1, games))
 }
 const errors = ({ turns }: Odds, expected: number): number => Math.abs(turns.mean - expected) / turns.error!
 

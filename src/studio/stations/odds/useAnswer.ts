@@ -31,12 +31,13 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
     const tables = (ladder ? levels : [level]).map(({ settings, rivals }) => ({ settings, rivals }))
     return of && plain({ pairs, levels: tables, seed: SEED, ...of })
   }
+  let input: OddsInput | null = null
   let key = ''
   useLatestJob<OddsAnswers[Ask]>({
     follow: () => [asked(), question()],
     pause: PAUSE,
     changed: () => {
-      const input = inputOf()
+      input = inputOf()
       key = JSON.stringify(input)
       const known = kept.get(key) as OddsAnswers[Ask] | undefined
       answer.value = known ?? null
@@ -44,7 +45,6 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
       working.value = input !== null && known === undefined
     },
     start: () => {
-      const input = inputOf()
       if (!input || !working.value) return null
       return startJob<OddsInput, OddsAnswers[Ask]>(
         new Worker(new URL('../../workers/jobs/odds.worker.ts', import.meta.url), { type: 'module' }),

@@ -79,7 +79,11 @@ function rename(at: number, text: string): void {
 
 <template>
   <span
-    :data-setting="names.length > 1 ? 'players.names' : 'players.names players.minds players.matchGoesAgain'"
+    :data-setting="
+      names.length > 1
+        ? 'players.names players.offersRival'
+        : 'players.names players.minds players.matchGoesAgain'
+    "
     ><ChoiceWord
       :model-value="String(names.length)"
       label="How many players"

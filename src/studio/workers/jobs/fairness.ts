@@ -1,10 +1,8 @@
 import { buffersOf, type Tally } from '../../../core/audit/tally.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { bare, plain } from './bare.ts'
-import { startJob, type Job } from './job.ts'
+import { startJob, workerCount, type Job } from './job.ts'
 import type { CountInput, Fairness, SumInput } from './messages.ts'
-
-const MOST_WORKERS = 4
 
 /** Deals a level `count` times in workers, each a part of it, and judges what came of it. */
 export function measureFairness(
@@ -16,7 +14,7 @@ export function measureFairness(
 ): Job<Fairness> {
   const settings = plain({ board, fill, deal })
   const deck = bare(pairs)
-  const workers = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
+  const workers = workerCount()
   const shares = new Array<number>(workers).fill(0)
   const jobs = shares.map((_, i) =>
     startJob<CountInput, Tally>(

@@ -1,9 +1,8 @@
 import type { Result } from '../../../core/result.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import type { GamesInput, GamesLot } from './games.worker.ts'
-import { startJob, type Job } from './job.ts'
+import { startJob, workerCount, type Job } from './job.ts'
 
-const MOST_WORKERS = 4
 /** The first lots are small, so that first figures come soon; a lot is played by all minds. */
 const LOTS = [50, 150] as const
 const LOT = 200
@@ -27,7 +26,7 @@ export function playLots(
   seed: string,
   take: (lot: GamesLot) => void,
 ): Job<Result<null>> {
-  const count = Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
+  const count = workerCount()
   const all = lotsOf(games)
   const jobs = Array.from({ length: count }, (_, at) =>
     startJob<GamesInput, Result<null>, GamesLot>(

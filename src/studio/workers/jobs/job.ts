@@ -3,6 +3,11 @@ export type Job<Out> = { done: Promise<Out>; cancel: () => void }
 
 type Message<Out> = { progress: number } | { part: unknown } | { out: Out } | { failed: string }
 
+const MOST_WORKERS = 4
+/** How many workers share a work: as many as the machine has cores, up to four. */
+export const workerCount = (): number =>
+  Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
+
 /** A job that its user gave up. */
 export class Cancelled extends Error {}
 
