@@ -20,13 +20,21 @@ export function mayDraw(src: string): boolean {
 }
 
 const STRETCH = 20
-const checking = new Set<string>()
+/** by image: the work that checks it now */
+const checking = new Map<string, Promise<void>>()
 
-/** Checks images; what checks them is fetched only now. */
+/** Checks images, and waits for those that are being checked already. */
 async function check(all: readonly string[]): Promise<void> {
   const fresh = all.filter((src) => !sound.has(src) && !checking.has(src))
-  if (!fresh.length) return
-  for (const src of fresh) checking.add(src)
+  if (fresh.length) {
+    const work = checkFresh(fresh)
+    for (const src of fresh) checking.set(src, work)
+  }
+  await Promise.all(all.map((src) => checking.get(src)))
+}
+
+/** Checks images of which nothing is known yet; what checks them is fetched only now. */
+async function checkFresh(fresh: readonly string[]): Promise<void> {
   const { checkImageUrl } = await import('../../core/files/image.ts')
   let began = performance.now()
   for (const src of fresh) {
