@@ -20,13 +20,15 @@ export const happens = (stream: Stream, chance: number): boolean =>
   chance >= 1 || (chance > 0 && stream.next() >>> 0 < chance * TWO_32)
 
 /**
- * Two draws from the standard normal distribution, of two numbers u and v of the stream, put into `into`: r cos φ and r sin φ, with r = √(−2 ln((u + 1) / 2³²)) and φ = 2π v / 2³².
- * Source: G. E. P. Box and M. E. Muller, "A Note on the Generation of Random Normal Deviates", Annals of Mathematical Statistics 29 (1958).
+ * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. One number of the stream says it: the first `k` are spared if the number, divided by
+ * 2³², is below 1 − (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), III.2.1, the geometric distribution by inversion.
  */
-export function twoNormals(stream: Stream, into: Float64Array): void {
-  const u = ((stream.next() >>> 0) + 1) / TWO_32
-  const v = (stream.next() >>> 0) / TWO_32
-  const r = Math.sqrt(-2 * Math.log(u))
-  into[0] = r * Math.cos(2 * Math.PI * v)
-  into[1] = r * Math.sin(2 * Math.PI * v)
+export function spared(stream: Stream, chance: number, most: number): number {
+  const drawn = TWO_32 - (stream.next() >>> 0)
+  let left = TWO_32
+  for (let kept = 0; kept < most; kept++) {
+    left *= 1 - chance
+    if (drawn > left) return kept
+  }
+  return most
 }

@@ -12,12 +12,12 @@ import { gatherShown } from './fit-records.ts'
 import { playMinds } from './play-minds.ts'
 
 /** Games that a mind played, as what was pressed. */
-function recorded(mind: Mind, games: number, pairs: number, own: Own = {}) {
+function recorded(mind: Mind, games: number, pairs: number, own: Own = {}, seed = 'fit') {
   const { settings, dealer } = levelOf(pairs, own)
   return Array.from({ length: games }, (_, i) => {
-    const cells = dealer.deal(`fit-${i + 1}`)
+    const cells = dealer.deal(`${seed}-${i + 1}`)
     const round = newRound(settings, cells)
-    playMinds(round, [mind], 'fit', i + 1)
+    playMinds(round, [mind], seed, i + 1)
     const inputs = round.events!.flatMap((event): Input[] =>
       event.kind === 'flip' ? [{ at: event.at, do: 'press', cell: event.cell }] : [],
     )
@@ -25,14 +25,14 @@ function recorded(mind: Mind, games: number, pairs: number, own: Own = {}) {
       settings,
       cells,
       inputs,
-      seed: `fit-${i + 1}`,
+      seed: `${seed}-${i + 1}`,
       story: storyOf(round.events!, settings.board.columns),
     }
   })
 }
-const shownIn = (mind: Mind, games: number, pairs: number, own?: Own) =>
+const shownIn = (mind: Mind, games: number, pairs: number, seed?: string) =>
   joinShown(
-    recorded(mind, games, pairs, own).map(({ settings, cells, inputs }) =>
+    recorded(mind, games, pairs, {}, seed).map(({ settings, cells, inputs }) =>
       shownBy(settings, cells, { inputs }),
     ),
   )
@@ -43,18 +43,23 @@ describe('fitting', () => {
     ['a good memory', { notice: 0.95, fade: 0.02 }, { first: 1200, second: 800, spread: 0.3 }],
     ['one that fades', { notice: 0.9, fade: 0.1 }, { first: 900, second: 700, spread: 0.5 }],
     ['one that hardly notices', { notice: 0.5, fade: 0.05 }, { first: 1500, second: 1500, spread: 0.2 }],
-  ])('gives back %s from 40 records', (_name, memory, pace) => {
-    const fit = fitMind(shownIn(mindWith(memory, pace), 40, 12))
-    expect(fit.turns).toBeGreaterThan(150)
-    expect([holds(fit.notice!, memory.notice!), fit.notice]).toEqual([true, fit.notice])
-    expect([holds(fit.fade!, memory.fade!), fit.fade]).toEqual([true, fit.fade])
-    expect([holds(fit.first!, pace.first!), fit.first]).toEqual([true, fit.first])
-    expect([holds(fit.second!, pace.second!), fit.second]).toEqual([true, fit.second])
-    expect([holds(fit.spread!, pace.spread!), fit.spread]).toEqual([true, fit.spread])
+  ])('gives back %s from 40 records, as often as its intervals of 95 %% say', (_name, memory, pace) => {
+    const mind = mindWith(memory, pace)
+    const fits = ['one', 'two', 'three', 'four'].map((seed) => fitMind(shownIn(mind, 40, 12, seed)))
+    const figures = fits.flatMap(({ notice, fade, first, second, spread }) =>
+      Object.entries({ notice, fade, first, second, spread }),
+    )
+    const known = { ...mind.memory, ...mind.pace }
+    const missed = figures.filter(([name, fitted]) => !holds(fitted!, known[name as keyof typeof known]!))
+    // of 20 more than 4 miss in 1 of 400 cases
+    expect(figures).toHaveLength(20)
+    expect(missed.length <= 4 ? [] : missed).toEqual([])
+    const [fit] = fits
+    expect(fit!.turns).toBeGreaterThan(150)
     // the curve is that of the turns themselves
-    expect(fit.curve.reduce((sum, { of }) => sum + of, 0)).toBe(fit.turns)
-    expect(fit.curve.map(({ ago }) => ago)).toEqual(
-      [...fit.curve.map(({ ago }) => ago)].sort((a, b) => a - b),
+    expect(fit!.curve.reduce((sum, { of }) => sum + of, 0)).toBe(fit!.turns)
+    expect(fit!.curve.map(({ ago }) => ago)).toEqual(
+      [...fit!.curve.map(({ ago }) => ago)].sort((a, b) => a - b),
     )
   })
   test('of a perfect memory ends at 1 and 0', () => {

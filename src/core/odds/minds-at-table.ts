@@ -3,7 +3,7 @@ import { advance, isWaitingForButton } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
 import { mindStreams } from './chance.ts'
-import { nextSeat, readyAt } from './play-minds.ts'
+import { nextSeat, readyAfter } from './play-minds.ts'
 import { MindPlayer } from './player-mind.ts'
 
 /** How much later a mind tries again a press that was refused, in ms. */
@@ -102,7 +102,7 @@ export class MindsAtTable {
     const { rules } = this.round
     for (const player of this.players) player?.settled(first, second, isMatch)
     this.seat = nextSeat(rules, this.seat, this.players.length, isMatch)
-    this.planFirst(readyAt(rules, isMatch, at))
+    this.planFirst(at + readyAfter(rules, isMatch))
   }
 
   private planFirst(ready: number): void {

@@ -32,7 +32,10 @@ export function playMinds(
   /** when the board is ready for the next turn */
   let ready = rules.turn.firstLook
   let waited = 0
-  while (!isOver(round) && round.turns < turnsAtMost(round)) {
+  const afterMatch = readyAfter(rules, true)
+  const afterMiss = readyAfter(rules, false)
+  const most = turnsAtMost(round)
+  while (!isOver(round) && round.turns < most) {
     // a turn that passes does so as the cards settle, which may wait for this very press
     const { phase, judgedMatch } = round
     const player =
@@ -43,8 +46,9 @@ export function playMinds(
     const second = player.second(first)
     if (!flip(round, round.at + player.thought('second'), second)) break
     for (const one of seats) one.settled(first, second, round.judgedMatch)
-    ready = readyAt(rules, round.judgedMatch, round.at)
-    if (!isOver(round)) waited += ready - round.at
+    const wait = round.judgedMatch ? afterMatch : afterMiss
+    ready = round.at + wait
+    if (!isOver(round)) waited += wait
     turned?.(seats)
   }
   return waited
@@ -64,12 +68,12 @@ function flip(round: Round, at: number, cell: number): boolean {
   return round.flips > flips
 }
 
-/** When a mind takes the board to be ready again after a turn that was judged at `at`, in ms. */
-export function readyAt({ turn }: Settings, isMatch: boolean, at: number): number {
+/** How long after a turn was judged a mind takes the board to be ready again, in ms. */
+export function readyAfter({ turn }: Settings, isMatch: boolean): number {
   const look = isMatch ? turn.matchLook : turn.missLook
   const onMiss = isMatch ? 'timed' : turn.onMiss
   // a look of no time is over at once
-  if (onMiss === 'timed' && look === 0) return at
-  if (onMiss === 'press' && turn.duringLook === 'wait') return at + Math.max(LOOKS_AT_LEAST, look)
-  return onMiss === 'button' || turn.duringLook !== 'wait' ? at + LOOKS_AT_LEAST : at + look
+  if (onMiss === 'timed' && look === 0) return 0
+  if (onMiss === 'press' && turn.duringLook === 'wait') return Math.max(LOOKS_AT_LEAST, look)
+  return onMiss === 'button' || turn.duringLook !== 'wait' ? LOOKS_AT_LEAST : look
 }

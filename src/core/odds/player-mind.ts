@@ -3,7 +3,8 @@ import type { Cells } from '../deal/deal.ts'
 import { draw } from '../deal/draw.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import type { Mind } from '../settings/mind.ts'
-import { happens, twoNormals, type MindStreams } from './chance.ts'
+import { happens, spared, type MindStreams } from './chance.ts'
+import { drawFactor, paceOf, type Pace } from './pace.ts'
 import { Traces, type KnownPair } from './traces.ts'
 
 /**
@@ -16,11 +17,8 @@ export class MindPlayer {
   private readonly columns: number
   private readonly streams: MindStreams
   private readonly cells: Cells
-  /** by cell: 1 while its card lies face down, or did when the turn began */
-  private readonly down: Uint8Array
   private plan: KnownPair | null = null
-  /** the two draws that the pace of this turn rests on */
-  private readonly drawn = new Float64Array(2)
+  private readonly pace: Pace
 
   constructor(mind: Mind, cells: Cells, columns: number, streams: MindStreams) {
     this.mind = mind
@@ -28,8 +26,7 @@ export class MindPlayer {
     this.columns = columns
     this.streams = streams
     this.traces = new Traces(cells)
-    this.down = new Uint8Array(cells.length)
-    for (const cell of cardCells(cells)) this.down[cell] = 1
+    this.pace = paceOf(mind.pace.spread)
   }
 
   /** All cards lay open for so many ms. */
@@ -48,18 +45,23 @@ export class MindPlayer {
     const { notice, fade } = this.mind.memory
     const { remembering } = this.streams
     const { traces } = this
-    if (isMatch)
-      for (const cell of [first, second]) {
-        traces.matched(cell)
-        this.down[cell] = 0
-      }
-    else for (const cell of [first, second]) if (happens(remembering, notice)) traces.lay(cell)
+    if (isMatch) {
+      traces.matched(first)
+      traces.matched(second)
+    } else {
+      if (happens(remembering, notice)) traces.lay(first)
+      if (happens(remembering, notice)) traces.lay(second)
+    }
     this.holdOnly()
-    if (fade === 0) return
-    for (let trace = traces.oldest(); trace >= 0;) {
+    if (fade === 0 || traces.count === 0) return
+    let left = traces.count
+    let trace = traces.oldest()
+    for (let kept = spared(remembering, fade, left); kept < left; kept = spared(remembering, fade, left)) {
+      for (let i = 0; i < kept; i++) trace = traces.next(trace)
       const next = traces.next(trace)
-      if (happens(remembering, fade)) traces.lose(trace)
+      traces.lose(trace)
       trace = next
+      left -= kept + 1
     }
   }
 
@@ -87,11 +89,10 @@ export class MindPlayer {
 
   /** How long after the board is ready, or after the first card, it presses; whole ms, 1 at least. */
   thought(card: 'first' | 'second'): number {
-    const { spread, [card]: median } = this.mind.pace
+    const { spread, first, second } = this.mind.pace
+    const median = card === 'first' ? first : second
     if (spread === 0) return median
-    const isFirst = card === 'first'
-    if (isFirst) twoNormals(this.streams.pacing, this.drawn)
-    return Math.max(1, Math.round(median * Math.exp(spread * this.drawn[isFirst ? 0 : 1]!)))
+    return Math.max(1, Math.round(median * drawFactor(this.pace, this.streams.pacing)))
   }
 
   private holdOnly(): void {
@@ -117,17 +118,16 @@ export class MindPlayer {
 
   /** The cell that is pressed for a remembered one. */
   private aim(cell: number, first: number): number {
-    const { blur } = this.mind.memory
-    if (blur === 0) return cell
-    const { columns, down } = this
+    const { choosing } = this.streams
+    if (!happens(choosing, this.mind.memory.blur)) return cell
+    const { columns, traces } = this
     const column = cell % columns
     const beside = [
       cell - columns,
       cell + columns,
       column > 0 ? cell - 1 : -1,
       column < columns - 1 ? cell + 1 : -1,
-    ].filter((one) => one !== first && down[one] === 1)
-    if (!beside.length || !happens(this.streams.choosing, blur)) return cell
-    return beside[draw(this.streams.choosing, beside.length)]!
+    ].filter((one) => one !== first && traces.isDown(one))
+    return beside.length ? beside[draw(choosing, beside.length)]! : cell
   }
 }

@@ -3,7 +3,7 @@ import { cardsMatch, NO_CARD } from '../deck/card.ts'
 import type { Played } from '../play/record.ts'
 import { replay } from '../play/replay.ts'
 import type { Settings } from '../settings/settings.ts'
-import { readyAt } from './play-minds.ts'
+import { readyAfter } from './play-minds.ts'
 
 /**
  * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the cell of a twin of the first card that lay there and had been seen, `ago`
@@ -56,7 +56,7 @@ export function shownBy(rules: Settings, cells: Cells, played: Pick<Played, 'inp
         ago,
       })
       seen[first] = seen[second] = isMatch ? 0 : turn
-      since = readyAt(rules, isMatch, event.at)
+      since = event.at + readyAfter(rules, isMatch)
     }
   }
   const cards = cells.filter((card) => card !== NO_CARD).length

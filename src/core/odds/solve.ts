@@ -11,7 +11,7 @@ export type Wanted = { mind: Mind; share: number; by: Lever }
 type Wins = { won: number; games: number; share: number; interval: [number, number] }
 /**
  * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from what was asked for. `wins`: on fresh deals, by which it was
- * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here, whatever is wanted; `too-hard`, something else ends the games, `most` by what most of them.
+ * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here, whatever is wanted; `too-hard`, something else ends the games, `most` by what most of them at the least severe value.
  */
 export type Solved =
   | { ok: true; value: number; range: [number, number]; wins: Wins }
@@ -56,7 +56,7 @@ export function solve(
         value: at(best),
         wins: fresh(at(best)),
         why,
-        most: mostEnds(level, wanted, at(best), seed, games),
+        most: mostEnds(level, wanted, at(count - 1), seed, games),
       }
     }
     const wins = fresh(at(found))

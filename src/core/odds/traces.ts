@@ -4,7 +4,7 @@ import { BOUNDS } from '../settings/settings.ts'
 
 // to copy from: a slice is several times as quick as filling a new array
 const NOWHERE: number[] = Array.from({ length: BOUNDS.cards[1] + 1 }, () => -1)
-const NEVER_LAID: number[] = Array.from({ length: BOUNDS.cards[1] + 1 }, () => 0)
+const NO_FACES: number[] = Array.from({ length: BOUNDS.pairs[1] * 2 + 2 }, () => -1)
 
 /** Two traces that match; the older first. */
 export type KnownPair = readonly [older: number, other: number]
@@ -17,15 +17,15 @@ export class Traces {
   count = 0
   private readonly cells: Cells
   private readonly end: number
-  /** by cell, and from the end: the next younger and the next older trace */
-  private readonly younger: number[]
-  private readonly older: number[]
-  /** by cell: when its trace was laid, 0 for none, and when it was laid or refreshed last */
+  /** the cells whose traces were laid or refreshed, in that order; only the last time of each counts, and only while it has a trace. None does before `from` */
+  private readonly log: number[] = []
+  private from = 0
+  /** by cell: the place in the log at which its trace was laid, −1 for none, and at which it was laid or refreshed last */
   private readonly laidAt: number[]
   private readonly freshAt: number[]
-  private clock = 0
-  /** by face: the cells with a trace of it, in any order */
-  private readonly byFace: (number[] | undefined)[] = []
+  /** by face: the cell whose trace of it was laid last, −1 for none; and by cell, that of the same face laid before */
+  private readonly lastOf: number[]
+  private readonly sameBefore: number[]
   /** face-down cells without a trace, in any order, and where each stands among them, −1 for nowhere */
   private readonly bare: number[] = []
   private readonly place: number[]
@@ -36,28 +36,37 @@ export class Traces {
   constructor(cells: Cells) {
     this.cells = cells
     this.end = cells.length
-    this.younger = NOWHERE.slice(0, this.end + 1)
-    this.older = NOWHERE.slice(0, this.end + 1)
-    this.younger[this.end] = this.older[this.end] = this.end
-    this.laidAt = NEVER_LAID.slice(0, this.end)
-    this.freshAt = NEVER_LAID.slice(0, this.end)
+    this.laidAt = NOWHERE.slice(0, this.end)
+    this.freshAt = NOWHERE.slice(0, this.end)
     this.place = NOWHERE.slice(0, this.end)
-    for (let cell = 0; cell < this.end; cell++) if (cells[cell] !== NO_CARD) this.bareAgain(cell)
+    this.sameBefore = NOWHERE.slice(0, this.end)
+    let highest = 0
+    for (let cell = 0; cell < this.end; cell++) {
+      const card = cells[cell]!
+      if (card === NO_CARD) continue
+      this.bareAgain(cell)
+      if (card > highest) highest = card
+    }
+    this.lastOf = NO_FACES.slice(0, faceIndex(highest) + 2)
   }
 
   has(cell: number): boolean {
-    return this.laidAt[cell]! > 0
+    return this.laidAt[cell]! >= 0
   }
 
   /** The trace that was laid or refreshed longest ago, −1 for none. */
   oldest(): number {
-    return this.next(this.end)
+    const { log, freshAt } = this
+    while (this.from < log.length && freshAt[log[this.from]!] !== this.from) this.from++
+    return this.from < log.length ? log[this.from]! : -1
   }
 
   /** The trace that was laid or refreshed next after this one's, −1 for none. */
   next(cell: number): number {
-    const next = this.younger[cell]!
-    return next === this.end ? -1 : next
+    const { log, freshAt } = this
+    let at = freshAt[cell]! + 1
+    while (at < log.length && freshAt[log[at]!] !== at) at++
+    return at < log.length ? log[at]! : -1
   }
 
   /** How many face-down cells have no trace; the one at a place among them, from 0. */
@@ -70,26 +79,25 @@ export class Traces {
   isBare(cell: number): boolean {
     return this.place[cell]! >= 0
   }
+  /** Whether a card lies face down there, or did when the turn began; any whole number may come in. */
+  isDown(cell: number): boolean {
+    return cell >= 0 && cell < this.end && (this.isBare(cell) || this.has(cell))
+  }
 
   /** Lays a trace, or makes the one that is there the freshest. */
   lay(cell: number): void {
-    if (this.has(cell)) this.unlink(cell)
-    else {
-      this.laidAt[cell] = this.clock + 1
+    const at = this.log.length
+    if (!this.has(cell)) {
+      this.laidAt[cell] = at
       this.count++
       this.notBare(cell)
       this.completeWith(cell)
       const face = faceIndex(this.cells[cell]!)
-      const same = this.byFace[face]
-      if (same) same.push(cell)
-      else this.byFace[face] = [cell]
+      this.sameBefore[cell] = this.lastOf[face]!
+      this.lastOf[face] = cell
     }
-    this.freshAt[cell] = ++this.clock
-    const last = this.older[this.end]!
-    this.younger[last] = cell
-    this.older[cell] = last
-    this.younger[cell] = this.end
-    this.older[this.end] = cell
+    this.freshAt[cell] = at
+    this.log.push(cell)
   }
 
   /** Loses the trace of a cell that stays face down. */
@@ -117,34 +125,33 @@ export class Traces {
   /** The freshest trace whose card matches that of a cell, but for its own; −1 for none. */
   matching(cell: number): number {
     let freshest = -1
-    for (const trace of this.byFace[twinFace(this.cells[cell]!)] ?? [])
-      if (trace !== cell && (freshest < 0 || this.freshAt[trace]! > this.freshAt[freshest]!)) freshest = trace
+    for (let one = this.lastOf[twinFace(this.cells[cell]!)]!; one >= 0; one = this.sameBefore[one]!)
+      if (one !== cell && (freshest < 0 || this.freshAt[one]! > this.freshAt[freshest]!)) freshest = one
     return freshest
   }
 
   /** What this cell's trace completes; of several pairs at once, that with the older trace comes first. */
   private completeWith(cell: number): void {
-    const traces = this.byFace[twinFace(this.cells[cell]!)]
-    if (!traces?.length) return
     const { laidAt, freshAt } = this
-    const inOrder = traces.length === 1 ? traces : [...traces].sort((a, b) => freshAt[a]! - freshAt[b]!)
-    for (const one of inOrder)
+    const last = this.lastOf[twinFace(this.cells[cell]!)]!
+    if (last < 0) return
+    const traces = [last]
+    for (let one = this.sameBefore[last]!; one >= 0; one = this.sameBefore[one]!) traces.push(one)
+    if (traces.length > 1) traces.sort((a, b) => freshAt[a]! - freshAt[b]!)
+    for (const one of traces)
       this.complete.push({ one, other: cell, laid: laidAt[one]!, laidOther: laidAt[cell]! })
   }
 
-  private unlink(cell: number): void {
-    const [older, younger] = [this.older[cell]!, this.younger[cell]!]
-    this.younger[older] = younger
-    this.older[younger] = older
-  }
-
   private drop(cell: number): void {
-    this.unlink(cell)
-    this.laidAt[cell] = 0
+    this.laidAt[cell] = this.freshAt[cell] = -1
     this.count--
-    const same = this.byFace[faceIndex(this.cells[cell]!)]!
-    const last = same.pop()!
-    if (last !== cell) same[same.indexOf(cell)] = last
+    const face = faceIndex(this.cells[cell]!)
+    let after = this.lastOf[face]!
+    if (after === cell) this.lastOf[face] = this.sameBefore[cell]!
+    else {
+      while (this.sameBefore[after] !== cell) after = this.sameBefore[after]!
+      this.sameBefore[after] = this.sameBefore[cell]!
+    }
   }
 
   private bareAgain(cell: number): void {

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { streamOf } from '../deal/seed.ts'
-import { happens, twoNormals } from './chance.ts'
+import { happens } from './chance.ts'
 import { wilson } from './wilson.ts'
 
 describe('the interval of a share', () => {
@@ -24,23 +24,4 @@ describe('the interval of a share', () => {
     expect(held).toBeGreaterThan(925)
     expect(held).toBeLessThan(975)
   })
-})
-
-test('a normal draw has its mean, its spread and its share beyond two', () => {
-  const stream = streamOf('normal', 'pacing')
-  const two = new Float64Array(2)
-  const pairs = Array.from({ length: 20_000 }, () => {
-    twoNormals(stream, two)
-    return [...two] as [number, number]
-  })
-  const values = pairs.flat()
-  // the two of a pair have nothing to do with each other
-  expect(Math.abs(pairs.reduce((sum, [one, other]) => sum + one * other, 0) / pairs.length)).toBeLessThan(
-    0.03,
-  )
-  const mean = values.reduce((a, b) => a + b) / values.length
-  const variance = values.reduce((sum, value) => sum + value * value, 0) / values.length
-  expect(Math.abs(mean)).toBeLessThan(0.02)
-  expect(Math.abs(variance - 1)).toBeLessThan(0.03)
-  expect(values.filter((value) => value > 2).length / values.length).toBeCloseTo(0.0228, 2)
 })

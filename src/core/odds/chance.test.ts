@@ -1,0 +1,44 @@
+import { expect, test } from '@jest/globals'
+import fc from 'fast-check'
+import { streamOf } from '../deal/seed.ts'
+import { happens, spared } from './chance.ts'
+
+test('something happens as often as its chance says, and nothing is drawn for 0 and 1', () => {
+  const stream = streamOf('happens', 'remembering')
+  let happened = 0
+  for (let i = 0; i < 100_000; i++) happened += Number(happens(stream, 0.3))
+  expect(Math.abs(happened / 100_000 - 0.3)).toBeLessThan(4 * Math.sqrt(0.21 / 100_000))
+  const none = {
+    next: () => {
+      throw new Error('a number was drawn')
+    },
+  }
+  expect([happens(none, 0), happens(none, 1)]).toEqual([false, true])
+})
+
+test('of things in a row each is lost on its own: so many are spared as often as a number for each would have it', () => {
+  const [chance, most, draws] = [0.15, 5, 100_000]
+  const stream = streamOf('spared', 'remembering')
+  const counts = new Array<number>(most + 1).fill(0)
+  for (let i = 0; i < draws; i++) counts[spared(stream, chance, most)]!++
+  for (const [kept, count] of counts.entries()) {
+    const share = 0.85 ** kept * (kept < most ? 0.15 : 1)
+    expect(Math.abs(count / draws - share)).toBeLessThan(4 * Math.sqrt((share * (1 - share)) / draws))
+  }
+})
+
+test('all are spared without a chance of loss, none where each is lost, and never more than there are', () =>
+  fc.assert(
+    fc.property(
+      fc.integer({ min: -(2 ** 31), max: 2 ** 31 - 1 }),
+      fc.nat(400),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (number, most, chance) => {
+        const stream = { next: () => number }
+        expect(spared(stream, 0, most)).toBe(most)
+        expect(spared(stream, 1, most)).toBe(0)
+        const kept = spared(stream, chance, most)
+        expect(kept >= 0 && kept <= most).toBe(true)
+      },
+    ),
+  ))
