@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import jStat from 'jstat'
 import { streamOf } from '../deal/seed.ts'
-import { happens, spared } from './chance.ts'
+import { happens, normal, spared } from './chance.ts'
 
 test('something happens as often as its chance says, and nothing is drawn for 0 and 1', () => {
   const stream = streamOf('happens', 'remembering')
@@ -42,3 +43,19 @@ test('all are spared without a chance of loss, none where each is lost, and neve
       },
     ),
   ))
+
+test('a normal draw has its mean and its spread, and lies as often below each value as the distribution says', () => {
+  const stream = streamOf('normal', 'pacing')
+  const drawn = Array.from({ length: 200_000 }, () => normal(stream))
+  for (const end of [-3.5, -3, -2, -1, -0.3, 0, 0.5, 1.5, 2.5, 3.3]) {
+    const expected = jStat.normal.cdf(end, 0, 1)
+    const below = drawn.filter((one) => one < end).length / drawn.length
+    expect(Math.abs(below - expected)).toBeLessThan(4 * Math.sqrt((expected * (1 - expected)) / drawn.length))
+  }
+  const mean = drawn.reduce((sum, one) => sum + one, 0) / drawn.length
+  expect(Math.abs(mean)).toBeLessThan(4 / Math.sqrt(drawn.length))
+  expect(Math.abs(drawn.reduce((sum, one) => sum + one * one, 0) / drawn.length - 1)).toBeLessThan(0.015)
+  // one draw has nothing to do with the next
+  const next = drawn.slice(1).reduce((sum, one, i) => sum + one * drawn[i]!, 0) / drawn.length
+  expect(Math.abs(next)).toBeLessThan(4 / Math.sqrt(drawn.length))
+})

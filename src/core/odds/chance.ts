@@ -15,20 +15,41 @@ export function mindStreams(seed: string, game: number, seat = 0): MindStreams {
   }
 }
 
-/** Whether something with this chance (0 to 1) happens: a number of the stream divided by 2³² is below it. Nothing is drawn for 0 and 1. */
+/** The next number of a stream divided by 2³²: from 0 to below 1. */
+export const share = (stream: Stream): number => (stream.next() >>> 0) / TWO_32
+
+/** Whether something with this chance (0 to 1) happens: the share that is drawn is below it. Nothing is drawn for 0 and 1. */
 export const happens = (stream: Stream, chance: number): boolean =>
-  chance >= 1 || (chance > 0 && stream.next() >>> 0 < chance * TWO_32)
+  chance >= 1 || (chance > 0 && share(stream) < chance)
 
 /**
- * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. One number of the stream says it: the first `k` are spared if the number, divided by
- * 2³², is below 1 − (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), III.2.1, the geometric distribution by inversion.
+ * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. One draw says it: the least k for which the share that is drawn is not below
+ * (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), X.2, the geometric distribution by inversion.
  */
 export function spared(stream: Stream, chance: number, most: number): number {
-  const drawn = TWO_32 - (stream.next() >>> 0)
-  let left = TWO_32
+  const drawn = share(stream)
+  let left = 1
   for (let kept = 0; kept < most; kept++) {
     left *= 1 - chance
-    if (drawn > left) return kept
+    if (drawn >= left) return kept
   }
   return most
+}
+
+/** Of the ratio of uniforms: how far its second number reaches, and the bounds within which a ratio is taken, or refused, without a logarithm. */
+const REACH = Math.sqrt(8 / Math.E)
+const SURE = 4 * Math.exp(0.25)
+const UNSURE = 4 * Math.exp(-1.35)
+
+/**
+ * A draw from the standard normal distribution, by two numbers of the stream a try.
+ * Source: A. J. Kinderman and J. F. Monahan, "Computer Generation of Random Variables Using the Ratio of Uniform Deviates", ACM TOMS 3 (1977); D. E. Knuth, "The Art of Computer Programming" 2, 3.4.1, algorithm R.
+ */
+export function normal(stream: Stream): number {
+  for (;;) {
+    const u = 1 - share(stream)
+    const z = (REACH * (share(stream) - 0.5)) / u
+    const square = z * z
+    if (square <= 5 - SURE * u || (square < UNSURE / u + 1.4 && square <= -4 * Math.log(u))) return z
+  }
 }

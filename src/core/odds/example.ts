@@ -31,7 +31,7 @@ export function exampleOf(mind: Mind): Example {
     const judged = round.events!.findLast((event) => event.kind === 'match' || event.kind === 'miss')
     if (turns.length >= SHOWN || (judged?.kind !== 'match' && judged?.kind !== 'miss')) return
     const { first, second, how } = judged
-    turns.push({ first, second, how, remembered: player!.remembered() })
+    turns.push({ first, second, how, remembered: player!.traces.held() })
   })
   return { columns: COLUMNS, cells, turns, complete: round.turns === turns.length }
 }

@@ -3,8 +3,7 @@ import type { Cells } from '../deal/deal.ts'
 import { draw } from '../deal/draw.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import type { Mind } from '../settings/mind.ts'
-import { happens, spared, type MindStreams } from './chance.ts'
-import { drawFactor, paceOf, type Pace } from './pace.ts'
+import { happens, normal, spared, type MindStreams } from './chance.ts'
 import { Traces, type KnownPair } from './traces.ts'
 
 /**
@@ -12,13 +11,12 @@ import { Traces, type KnownPair } from './traces.ts'
  * settle, its own or another player's. In: the deal's cells and the board's columns.
  */
 export class MindPlayer {
-  private readonly traces: Traces
+  readonly traces: Traces
   private readonly mind: Mind
   private readonly columns: number
   private readonly streams: MindStreams
   private readonly cells: Cells
   private plan: KnownPair | null = null
-  private readonly pace: Pace
 
   constructor(mind: Mind, cells: Cells, columns: number, streams: MindStreams) {
     this.mind = mind
@@ -26,7 +24,6 @@ export class MindPlayer {
     this.columns = columns
     this.streams = streams
     this.traces = new Traces(cells)
-    this.pace = paceOf(mind.pace.spread)
   }
 
   /** All cards lay open for so many ms. */
@@ -53,23 +50,12 @@ export class MindPlayer {
       if (happens(remembering, notice)) traces.lay(second)
     }
     this.holdOnly()
-    if (fade === 0 || traces.count === 0) return
-    let left = traces.count
-    let trace = traces.oldest()
-    for (let kept = spared(remembering, fade, left); kept < left; kept = spared(remembering, fade, left)) {
-      for (let i = 0; i < kept; i++) trace = traces.next(trace)
-      const next = traces.next(trace)
-      traces.lose(trace)
-      trace = next
-      left -= kept + 1
-    }
-  }
-
-  /** The cells of the cards that it remembers now, from the oldest trace to the freshest. */
-  remembered(): number[] {
-    const cells: number[] = []
-    for (let cell = this.traces.oldest(); cell >= 0; cell = this.traces.next(cell)) cells.push(cell)
-    return cells
+    const { count } = traces
+    if (fade === 0 || count === 0) return
+    let lost = spared(remembering, fade, count)
+    if (lost === count) return
+    for (const held = traces.held(); lost < count; lost += 1 + spared(remembering, fade, count - lost - 1))
+      traces.lose(held[lost]!)
   }
 
   /** The cell of the first card of a turn. */
@@ -92,7 +78,7 @@ export class MindPlayer {
     const { spread, first, second } = this.mind.pace
     const median = card === 'first' ? first : second
     if (spread === 0) return median
-    return Math.max(1, Math.round(median * drawFactor(this.pace, this.streams.pacing)))
+    return Math.max(1, Math.round(median * Math.exp(spread * normal(this.streams.pacing))))
   }
 
   private holdOnly(): void {
@@ -110,10 +96,8 @@ export class MindPlayer {
       // the last stands in for the first card's, which may not be pressed
       return cell === first ? traces.bareAt(bare) : cell
     }
-    const others = traces.count - (first >= 0 && traces.has(first) ? 1 : 0)
-    let left = draw(choosing, others)
-    for (let trace = traces.oldest(); ; trace = traces.next(trace))
-      if (trace !== first && left-- === 0) return trace
+    const others = traces.held().filter((cell) => cell !== first)
+    return others[draw(choosing, others.length)]!
   }
 
   /** The cell that is pressed for a remembered one. */

@@ -5,11 +5,7 @@ import { Traces } from './traces.ts'
 /** Four cards of one pair, two of another that is related, and a gap. */
 const [same, one, other] = [cardOf(0, 'a', false), cardOf(1, 'a', true), cardOf(1, 'b', true)]
 const cells = [same, same, one, NO_CARD, other, same, same]
-const held = (traces: Traces): number[] => {
-  const list: number[] = []
-  for (let cell = traces.oldest(); cell >= 0; cell = traces.next(cell)) list.push(cell)
-  return list
-}
+const held = (traces: Traces): number[] => traces.held()
 
 test('traces stand in the order in which they were laid or refreshed', () => {
   const traces = new Traces(cells)

@@ -3,8 +3,7 @@ import { faceIndex, NO_CARD, twinFace } from '../deck/card.ts'
 import { BOUNDS } from '../settings/settings.ts'
 
 // to copy from: a slice is several times as quick as filling a new array
-const NOWHERE: number[] = Array.from({ length: BOUNDS.cards[1] + 1 }, () => -1)
-const NO_FACES: number[] = Array.from({ length: BOUNDS.pairs[1] * 2 + 2 }, () => -1)
+const NOWHERE: number[] = Array.from({ length: BOUNDS.pairs[1] * 2 + 2 }, () => -1)
 
 /** Two traces that match; the older first. */
 export type KnownPair = readonly [older: number, other: number]
@@ -16,57 +15,59 @@ export type KnownPair = readonly [older: number, other: number]
 export class Traces {
   count = 0
   private readonly cells: Cells
-  private readonly end: number
   /** the cells whose traces were laid or refreshed, in that order; only the last time of each counts, and only while it has a trace. None does before `from` */
   private readonly log: number[] = []
   private from = 0
   /** by cell: the place in the log at which its trace was laid, −1 for none, and at which it was laid or refreshed last */
   private readonly laidAt: number[]
   private readonly freshAt: number[]
-  /** by face: the cell whose trace of it was laid last, −1 for none; and by cell, that of the same face laid before */
+  /** by face: the last cell that bears it, −1 for none; and by cell, the one before of the same face */
   private readonly lastOf: number[]
   private readonly sameBefore: number[]
   /** face-down cells without a trace, in any order, and where each stands among them, −1 for nowhere */
   private readonly bare: number[] = []
   private readonly place: number[]
-  /** pairs of matching traces in the order in which they became complete, some of them gone by now */
-  private complete: { one: number; other: number; laid: number; laidOther: number }[] = []
+  /** pairs of matching traces in the order in which they became complete, at this place in the log; some of them gone by now */
+  private readonly complete: { one: number; other: number; at: number }[] = []
   private firstComplete = 0
 
   constructor(cells: Cells) {
+    const size = cells.length
     this.cells = cells
-    this.end = cells.length
-    this.laidAt = NOWHERE.slice(0, this.end)
-    this.freshAt = NOWHERE.slice(0, this.end)
-    this.place = NOWHERE.slice(0, this.end)
-    this.sameBefore = NOWHERE.slice(0, this.end)
+    this.laidAt = NOWHERE.slice(0, size)
+    this.freshAt = NOWHERE.slice(0, size)
+    this.sameBefore = NOWHERE.slice(0, size)
+    this.place = NOWHERE.slice(0, size)
     let highest = 0
-    for (let cell = 0; cell < this.end; cell++) {
-      const card = cells[cell]!
-      if (card === NO_CARD) continue
-      this.bareAgain(cell)
-      if (card > highest) highest = card
-    }
-    this.lastOf = NO_FACES.slice(0, faceIndex(highest) + 2)
+    for (const card of cells) if (card > highest) highest = card
+    this.lastOf = NOWHERE.slice(0, faceIndex(highest) + 2)
+    for (let cell = 0; cell < size; cell++)
+      if (cells[cell] !== NO_CARD) {
+        const face = faceIndex(cells[cell]!)
+        this.sameBefore[cell] = this.lastOf[face]!
+        this.lastOf[face] = cell
+        this.bareAgain(cell)
+      }
   }
 
   has(cell: number): boolean {
     return this.laidAt[cell]! >= 0
   }
 
-  /** The trace that was laid or refreshed longest ago, −1 for none. */
+  /** The trace that was laid or refreshed longest ago; there must be one. */
   oldest(): number {
-    const { log, freshAt } = this
-    while (this.from < log.length && freshAt[log[this.from]!] !== this.from) this.from++
-    return this.from < log.length ? log[this.from]! : -1
+    while (this.freshAt[this.log[this.from]!] !== this.from) this.from++
+    return this.log[this.from]!
   }
 
-  /** The trace that was laid or refreshed next after this one's, −1 for none. */
-  next(cell: number): number {
-    const { log, freshAt } = this
-    let at = freshAt[cell]! + 1
-    while (at < log.length && freshAt[log[at]!] !== at) at++
-    return at < log.length ? log[at]! : -1
+  /** The cells with a trace, from the oldest to the freshest. */
+  held(): number[] {
+    const held: number[] = []
+    for (let at = this.from; at < this.log.length; at++) {
+      const cell = this.log[at]!
+      if (this.freshAt[cell] === at) held.push(cell)
+    }
+    return held
   }
 
   /** How many face-down cells have no trace; the one at a place among them, from 0. */
@@ -81,23 +82,19 @@ export class Traces {
   }
   /** Whether a card lies face down there, or did when the turn began; any whole number may come in. */
   isDown(cell: number): boolean {
-    return cell >= 0 && cell < this.end && (this.isBare(cell) || this.has(cell))
+    return this.isBare(cell) || this.has(cell)
   }
 
   /** Lays a trace, or makes the one that is there the freshest. */
   lay(cell: number): void {
-    const at = this.log.length
+    const at = this.log.push(cell) - 1
     if (!this.has(cell)) {
-      this.laidAt[cell] = at
       this.count++
       this.notBare(cell)
-      this.completeWith(cell)
-      const face = faceIndex(this.cells[cell]!)
-      this.sameBefore[cell] = this.lastOf[face]!
-      this.lastOf[face] = cell
+      this.completeWith(cell, at)
+      this.laidAt[cell] = at
     }
     this.freshAt[cell] = at
-    this.log.push(cell)
   }
 
   /** Loses the trace of a cell that stays face down. */
@@ -114,49 +111,51 @@ export class Traces {
 
   /** The pair of matching traces that was complete first, or null. */
   firstPair(): KnownPair | null {
-    for (; this.firstComplete < this.complete.length; this.firstComplete++) {
-      const { one, other, laid, laidOther } = this.complete[this.firstComplete]!
-      if (this.laidAt[one] === laid && this.laidAt[other] === laidOther)
-        return this.freshAt[one]! < this.freshAt[other]! ? [one, other] : [other, one]
+    const { complete, laidAt, freshAt } = this
+    for (; this.firstComplete < complete.length; this.firstComplete++) {
+      const { one, other, at } = complete[this.firstComplete]!
+      // either may have been lost since; one that was laid again made another pair
+      if (laidAt[other] === at && this.has(one) && laidAt[one]! < at)
+        return freshAt[one]! < freshAt[other]! ? [one, other] : [other, one]
     }
     return null
   }
 
   /** The freshest trace whose card matches that of a cell, but for its own; −1 for none. */
   matching(cell: number): number {
+    const { freshAt, sameBefore } = this
     let freshest = -1
-    for (let one = this.lastOf[twinFace(this.cells[cell]!)]!; one >= 0; one = this.sameBefore[one]!)
-      if (one !== cell && (freshest < 0 || this.freshAt[one]! > this.freshAt[freshest]!)) freshest = one
+    let latest = -1
+    for (let one = this.lastTwin(cell); one >= 0; one = sameBefore[one]!)
+      if (one !== cell && freshAt[one]! > latest) {
+        freshest = one
+        latest = freshAt[one]!
+      }
     return freshest
   }
 
-  /** What this cell's trace completes; of several pairs at once, that with the older trace comes first. */
-  private completeWith(cell: number): void {
-    const { laidAt, freshAt } = this
-    const last = this.lastOf[twinFace(this.cells[cell]!)]!
-    if (last < 0) return
-    const traces = [last]
-    for (let one = this.sameBefore[last]!; one >= 0; one = this.sameBefore[one]!) traces.push(one)
-    if (traces.length > 1) traces.sort((a, b) => freshAt[a]! - freshAt[b]!)
-    for (const one of traces)
-      this.complete.push({ one, other: cell, laid: laidAt[one]!, laidOther: laidAt[cell]! })
+  /** What a trace that is laid in this cell completes; of several pairs at once, that with the older trace comes first. */
+  private completeWith(cell: number, at: number): void {
+    const { complete, freshAt, sameBefore } = this
+    const from = complete.length
+    for (let one = this.lastTwin(cell); one >= 0; one = sameBefore[one]!)
+      if (freshAt[one]! >= 0) complete.push({ one, other: cell, at })
+    if (complete.length > from + 1)
+      complete.push(...complete.splice(from).sort((a, b) => freshAt[a.one]! - freshAt[b.one]!))
+  }
+
+  /** The last cell whose card bears the face that this one's twin does. */
+  private lastTwin(cell: number): number {
+    return this.lastOf[twinFace(this.cells[cell]!)]!
   }
 
   private drop(cell: number): void {
     this.laidAt[cell] = this.freshAt[cell] = -1
     this.count--
-    const face = faceIndex(this.cells[cell]!)
-    let after = this.lastOf[face]!
-    if (after === cell) this.lastOf[face] = this.sameBefore[cell]!
-    else {
-      while (this.sameBefore[after] !== cell) after = this.sameBefore[after]!
-      this.sameBefore[after] = this.sameBefore[cell]!
-    }
   }
 
   private bareAgain(cell: number): void {
-    this.place[cell] = this.bare.length
-    this.bare.push(cell)
+    this.place[cell] = this.bare.push(cell) - 1
   }
 
   private notBare(cell: number): void {
