@@ -12,7 +12,7 @@ import { deckKey, playedBy, type Asked } from './useAsked.ts'
 /** So many games are played of each mind. */
 export const GAMES = 4000
 /** Lots are shown as they come, at most so often, in ms. */
-const SHOWN_EVERY = 150
+const SHOWN_EVERY = 400
 /** So many results are kept during a visit. */
 const KEPT = 60
 
@@ -110,7 +110,8 @@ export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readon
     const { pairs, settings, rivals } = of
     const mine = playLots({ pairs, settings, rivals }, plain(wanted), GAMES, SEED, (lot) => {
       lots[lot.mind]!.take(lot)
-      if (!timer) timer = window.setTimeout(show, SHOWN_EVERY)
+      // the first figures at once
+      if (!timer) timer = window.setTimeout(show, played.value.size ? SHOWN_EVERY : 0)
     })
     job = mine
     try {
