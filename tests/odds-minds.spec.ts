@@ -93,6 +93,17 @@ test('a mind is fitted to records that are dropped here, and plays', async ({ pa
   await expect(dialog.getByText('other.play.json: a record of "signal-room"')).toBeVisible()
   await expect(dialog.getByText(/^none.play.json: .*JSON/)).toBeVisible()
   await expect(dialog.getByRole('table', { name: 'Taken, by how long ago the twin was seen' })).toBeVisible()
+  // each row's interval is drawn where it is said to lie
+  const bars = dialog.getByRole('img', { name: / % to / })
+  for (const bar of await bars.all()) {
+    const [low, high] = (await bar.getAttribute('aria-label'))!.match(/\d+/g)!.map(Number)
+    const [left, right] = await bar.evaluate((one) => {
+      const [whole, part] = [one.getBoundingClientRect(), one.firstElementChild!.getBoundingClientRect()]
+      return [part.left, part.right].map((x) => (100 * (x - whole.left)) / whole.width)
+    })
+    expect(Math.abs(left! - low!) + Math.abs(right! - high!)).toBeLessThan(4)
+  }
+  expect(await bars.count()).toBeGreaterThan(5)
   await expectNoViolations(page)
   await use.click()
   await expect(mindCard(page, 'Fitted')).toHaveAttribute('aria-pressed', 'true')

@@ -49,14 +49,20 @@ const figures = computed(() =>
         <tr v-for="row in fit.curve.slice(0, 10)" :key="row.ago">
           <th scope="row">{{ row.ago }} {{ row.ago === 1 ? 'turn' : 'turns' }} ago</th>
           <td>{{ row.taken }} of {{ row.of }}</td>
-          <td class="bar" aria-hidden="true">
-            <i
-              :style="{
-                left: percent(row.interval[0]),
-                width: percent(row.interval[1] - row.interval[0]),
-              }"
-            />
-            <b :style="{ left: percent(row.taken / row.of) }" />
+          <td>
+            <span
+              class="bar"
+              role="img"
+              :aria-label="`${percent(row.interval[0])} to ${percent(row.interval[1])}`"
+            >
+              <i
+                :style="{
+                  left: `${100 * row.interval[0]}%`,
+                  width: `${100 * (row.interval[1] - row.interval[0])}%`,
+                }"
+              />
+              <b :style="{ left: `${(100 * row.taken) / row.of}%` }" />
+            </span>
           </td>
         </tr>
       </tbody>
@@ -102,18 +108,20 @@ thead th {
 }
 .bar {
   position: relative;
+  display: block;
   width: 120px;
+  height: 18px;
 }
 .bar i {
   position: absolute;
-  top: 9px;
+  top: 6px;
   height: 6px;
   border-radius: 3px;
   background: #a9cfcd;
 }
 .bar b {
   position: absolute;
-  top: 5px;
+  top: 2px;
   width: 4px;
   height: 14px;
   margin-left: -2px;
