@@ -16,10 +16,14 @@ const run = (...args: string[]): string =>
 const seats = (page: Page) => page.getByRole('list', { name: 'Players' }).getByRole('listitem')
 
 /** Ships the clockmaker's game with its players and quick looks; gives its address and the first level's deal of a seed. */
-function shipped(name: string, players: object): { url: string; size: number; deal: (string | null)[] } {
+function shipped(
+  name: string,
+  players: object,
+  turn: object = {},
+): { url: string; size: number; deal: (string | null)[] } {
   const file = JSON.parse(readFileSync(DEMO, 'utf8'))
   file.levels[0].turn.firstLook = 0
-  Object.assign(file.house.turn, { matchLook: 100, missLook: 100 })
+  Object.assign(file.house.turn, { matchLook: 100, missLook: 100, ...turn })
   Object.assign(file.house.finish, { wait: 100 })
   Object.assign(file.house.players, players)
   file.minds = [
@@ -102,6 +106,24 @@ test('nothing can be pressed for a mind', async ({ page }) => {
   const before = await down(page).count()
   await down(page).first().press('Enter')
   expect(await down(page).count()).toBe(before)
+})
+
+test('the button that turns missed cards back is there for a person alone', async ({ page }) => {
+  const { url, deal } = shipped(
+    'button',
+    { names: ['Ann', 'Quick'], minds: [null, 'none'] },
+    { onMiss: 'button' },
+  )
+  await page.goto(url)
+  await page.getByRole('button', { name: 'Begin' }).click()
+  const turnBack = page.getByRole('button', { name: 'Turn them back' })
+  for (const cell of await missOf(page, deal)) await card(page, cell).click()
+  await expect(up(page)).toHaveCount(2)
+  await expect(turnBack).toBeHidden()
+  // the mind turns them back itself; what it misses then is Ann's to turn back
+  await turnBack.click()
+  await expect(seats(page).first()).toContainText('Ann (your turn)')
+  await expect(up(page)).toHaveCount(0)
 })
 
 test('a person plays against a mind to the end, in the shipped file', async ({ page }) => {

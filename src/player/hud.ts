@@ -85,7 +85,9 @@ export class Hud {
     const playing = round !== null && !isOver(round)
     this.pauseButton.disabled = !playing
     this.row.hidden = round === null
-    const button = round !== null && isWaitingForButton(round)
+    // where a mind goes on, it turns the cards back itself
+    const waitsForPlayer = !table.seated?.haveTurn
+    const button = round !== null && isWaitingForButton(round) && waitsForPlayer
     this.turnBackButton.hidden = !button
     this.line.hidden = button
     if (!round) {
@@ -99,7 +101,7 @@ export class Hud {
     this.bar.hidden = left === null
     if (left !== null)
       this.fill.style.transform = `scaleX(${Math.min(1, left / settings.clock.limit).toFixed(4)})`
-    if (isWaitingForPress(round)) this.say('press anywhere to turn them back', 'plain')
+    if (isWaitingForPress(round) && waitsForPlayer) this.say('press anywhere to turn them back', 'plain')
   }
 
   /** The figures that the level shows, in its order. */
