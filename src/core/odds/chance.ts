@@ -16,7 +16,7 @@ export function mindStreams(seed: string, game: number, seat = 0): MindStreams {
 }
 
 /** The next number of a stream divided by 2³²: from 0 to below 1. */
-export const share = (stream: Stream): number => (stream.next() >>> 0) / TWO_32
+const share = (stream: Stream): number => (stream.next() >>> 0) / TWO_32
 
 /** Whether something with this chance (0 to 1) happens: the share that is drawn is below it. Nothing is drawn for 0 and 1. */
 export const happens = (stream: Stream, chance: number): boolean =>
