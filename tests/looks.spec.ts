@@ -26,6 +26,8 @@ test('an image behind the cards is chosen, told in words, and comes to light as 
   page,
 }) => {
   await openStation(page, 'rules/bench')
+  // it is played quickly, however slow the machine
+  await choose(page, 'Clock', 'counts up')
   await addRule(page, 'how it looks', 'a picture behind the cards')
   await expect(choice(page, 'Behind the cards', 'a picture of the library')).toBeFocused()
   await page
@@ -198,4 +200,17 @@ test('lives that only luck saves are a finding, mended with one press', async ({
     .click()
   await expect(finding).toHaveCount(0)
   await expect(page.getByText('< 1 %', { exact: true })).toHaveCount(0)
+})
+
+test('what lies under a tip can be pressed while the tip is there', async ({ page }) => {
+  await openStation(page, 'play/bench')
+  await page.getByRole('button', { name: 'In order' }).hover()
+  const tip = page.getByRole('tooltip')
+  await expect(tip).toBeVisible()
+  const { x, y, width, height } = (await tip.boundingBox())!
+  const isHit = await tip.evaluate(
+    (one, [left, top]) => one.contains(document.elementFromPoint(left!, top!)),
+    [x + width / 2, y + height / 2],
+  )
+  expect(isHit).toBe(false)
 })

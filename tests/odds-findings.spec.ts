@@ -83,6 +83,8 @@ test('the band that is wanted is dragged at its ends, and moved by keys; turns a
   await expect(page.getByRole('spinbutton', { name: 'Wins wanted on the last level, of 100' })).toHaveValue(
     String(dragged + 1),
   )
+  await end.press('End')
+  await expect(end).toHaveAttribute('aria-valuetext', '100 of 100')
   await expectNoViolations(page)
   await choose(page, 'What is seen', 'turns of a game')
   await expect(end).toHaveCount(0)

@@ -3,7 +3,7 @@ import { useEventListener } from '@vueuse/core'
 import { ElTooltip } from 'element-plus'
 import { ref, shallowRef } from 'vue'
 
-/** The one tooltip of the app: whatever has `data-tip` is explained by it, when the pointer rests there or keys come to it. */
+/** The one tooltip of the app: whatever has `data-tip` is explained by it, when the pointer rests there or keys come to it. What lies under it can be pressed. */
 const REST = 450
 const at = shallowRef<HTMLElement>()
 const text = ref('')
@@ -49,6 +49,7 @@ useEventListener(document, 'keydown', hide)
     :content="text"
     :persistent="false"
     :show-after="0"
+    :popper-style="{ pointerEvents: 'none' }"
     append-to="#over"
     placement="top"
     effect="dark"

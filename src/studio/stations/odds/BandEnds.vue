@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
+import { keyValue } from '../../parts/settings/slider.ts'
 import { PLOT } from './ladder-chart.ts'
 
 /** The two ends of the band that is wanted, dragged up and down over the chart or moved by keys: wins of 100. */
@@ -32,19 +33,9 @@ useEventListener(box, 'pointermove', (event) => {
   const { top, height } = box.value!.getBoundingClientRect()
   set(held.value, 100 * (1 - (event.clientY - top) / height))
 })
-const KEYS: Record<string, number> = {
-  ArrowUp: 1,
-  ArrowRight: 1,
-  ArrowDown: -1,
-  ArrowLeft: -1,
-  PageUp: 10,
-  PageDown: -10,
-}
 function byKey(event: KeyboardEvent, end: number): void {
-  const step = KEYS[event.key]
-  if (step === undefined) return
-  event.preventDefault()
-  set(end, band.value[end]! + step)
+  const value = keyValue(event, band.value[end]!, [LEAST, MOST], { step: 1, big: 10 })
+  if (value !== null) set(end, value)
 }
 </script>
 

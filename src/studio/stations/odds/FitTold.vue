@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
+import { percent } from './odds-words.ts'
 
 /** What was fitted: figures with their intervals, and the curve of what was taken by how long ago it was seen. */
 const props = defineProps<{ fit: Fit }>()
-const percent = (value: number): string => `${Math.round(value * 100)} %`
 const seconds = (value: number): string => `${(value / 1000).toFixed(2)} s`
 const FIGURES = [
   ['notice', 'remembers a missed card', percent],

@@ -2,6 +2,7 @@
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { BOUNDS } from '../../../core/settings/settings.ts'
+import { keyValue } from '../../parts/settings/slider.ts'
 import { numberOf } from './odds-words.ts'
 
 /** The limit as a line over the chart, dragged or moved by keys: whole seconds, or turns. What is moved by keys is taken when they rest on it. */
@@ -42,19 +43,9 @@ function drop(): void {
 }
 useEventListener(line, 'pointermove', move)
 
-const KEYS: Record<string, number> = {
-  ArrowRight: 1,
-  ArrowUp: 1,
-  ArrowLeft: -1,
-  ArrowDown: -1,
-  PageUp: 10,
-  PageDown: -10,
-}
 function byKey(event: KeyboardEvent): void {
-  const steps = KEYS[event.key]
-  if (steps === undefined) return
-  event.preventDefault()
-  emit('drop', within(props.value + steps * step.value), true)
+  const value = keyValue(event, props.value, bounds.value, { step: step.value, big: 10 * step.value })
+  if (value !== null) emit('drop', within(value), true)
 }
 </script>
 

@@ -8,6 +8,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
+import { percent } from './odds-words.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { Asked } from './useAsked.ts'
 
@@ -26,7 +27,6 @@ const { answer, working, done } = useAnswer(
   () => props.asked,
   () => (props.ready ? { ask: 'luck', mind: props.mind, other: props.other } : null),
 )
-const percent = (share: number): string => `${Math.round(share * 100)} %`
 /** whether deals differ at all */
 const varies = computed(() => {
   const { way, seed } = props.asked.settings.deal

@@ -10,6 +10,9 @@ export function numberOf(axis: Axis, value: number): string {
   return Math.round(value).toLocaleString('en')
 }
 
+/** A share (0 to 1) in whole percent. */
+export const percent = (share: number): string => `${Math.round(share * 100)} %`
+
 /** By what games were lost, the most frequent first; nothing where none was. */
 export function lostWords({ games, won, lostBy }: Odds): string {
   const given = games - won - lostBy.clock - lostBy.lives - lostBy.turns
