@@ -7,12 +7,14 @@ export default defineConfig(({ mode }) => {
   return {
     plugins: [Icons({ compiler: 'raw', scale: 1 })],
     publicDir: false,
+    // see src/player/minds-play.ts
+    define: { 'import.meta.env.VITE_MINDS_PLAY': String(rivals) },
     build: {
       outDir: 'dist/player',
       emptyOutDir: !rivals,
       target: 'es2022',
       lib: {
-        entry: rivals ? 'src/player/shipped-rivals.ts' : 'src/player/shipped.ts',
+        entry: 'src/player/shipped.ts',
         formats: ['iife'],
         name: 'LuckyTwin',
         fileName: () => (rivals ? 'player-rivals.js' : 'player.js'),

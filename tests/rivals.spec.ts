@@ -68,6 +68,24 @@ async function playBadly(page: Page, deal: (string | null)[]): Promise<void> {
   }
 }
 
+test('where no mind plays, the table stays as it is while time passes', async ({ page }) => {
+  await openStation(page, 'play/cabinet')
+  await down(page).first().click()
+  await expect(up(page)).toHaveCount(1)
+  const table = page
+    .getByRole('region', { name: "The Clockmaker's Drawer" })
+    .filter({ has: page.getByRole('grid') })
+  const changes = await table.last().evaluate(async (root) => {
+    let count = 0
+    const watch = new MutationObserver((list) => (count += list.length))
+    watch.observe(root, { attributes: true, attributeFilter: ['class'] })
+    for (let frame = 0; frame < 10; frame++) await new Promise(requestAnimationFrame)
+    watch.disconnect()
+    return count
+  })
+  expect(changes).toBe(0)
+})
+
 test('a seat is given to a mind in Rules, which plays it in Play at its own pace', async ({ page }) => {
   await openStation(page, 'rules/bench')
   await choose(page, 'How many players', 'Two players take turns')

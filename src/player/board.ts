@@ -51,6 +51,8 @@ export class BoardView {
     this.placedFor = ''
     this.behind.build()
     if (!table.round) return
+    // while it is empty: later, all cards would be styled twice
+    const room = this.room()
     for (let row = 0; row < rows; row++) {
       const line = element('div', 'lt-row')
       line.setAttribute('role', 'row')
@@ -66,7 +68,7 @@ export class BoardView {
       }
       root.append(line)
     }
-    this.place()
+    this.place(room)
     this.draw()
   }
 
@@ -81,14 +83,10 @@ export class BoardView {
   }
 
   /** Puts every card where the geometry says. To be called when the size of the table may have changed. */
-  place(): void {
+  place({ width, height } = this.room()): void {
     const { root, table } = this
     const { board, look } = table.settings
     const { rows, columns } = board
-    const box = root.getBoundingClientRect()
-    // a scaled preview has another size on screen than in its own px
-    const width = root.offsetWidth || box.width
-    const height = root.offsetHeight || box.height
     if (this.placedFor === `${width} ${height}`) return
     this.placedFor = `${width} ${height}`
     const surface = tableSurface(width, height, table.settings)
@@ -102,6 +100,14 @@ export class BoardView {
       view.button.style.setProperty('--order', String(order?.[cell] ?? cell))
     })
     this.behind.place(laid)
+  }
+
+  /** How much room there is for the cards, in px. */
+  private room(): { width: number; height: number } {
+    const { root } = this
+    const box = root.getBoundingClientRect()
+    // a scaled preview has another size on screen than in its own px
+    return { width: root.offsetWidth || box.width, height: root.offsetHeight || box.height }
   }
 
   draw(): void {

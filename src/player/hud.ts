@@ -11,6 +11,7 @@ import { button, element, icon } from './element.ts'
 import { figuresOf } from '../core/settings/figures.ts'
 import { FIGURES, type Figure } from '../core/settings/settings.ts'
 import type { Best } from './best.ts'
+import { MINDS_PLAY } from './minds-play.ts'
 import { playerNames, type Table } from './table.ts'
 import { clockText, grouped } from './words.ts'
 
@@ -86,7 +87,7 @@ export class Hud {
     this.pauseButton.disabled = !playing
     this.row.hidden = round === null
     // where a mind goes on, it turns the cards back itself
-    const waitsForPlayer = !table.seated?.haveTurn
+    const waitsForPlayer = !(MINDS_PLAY && table.seated?.haveTurn)
     const button = round !== null && isWaitingForButton(round) && waitsForPlayer
     this.turnBackButton.hidden = !button
     this.line.hidden = button
@@ -138,7 +139,7 @@ export class Hud {
 
   /** Who sits at the table, with what each has won; whose turn it is stands out, and is said. */
   private drawSeats(): void {
-    const { round, settings } = this.table
+    const { round } = this.table
     const names = playerNames(this.table)
     const seats = round?.seats ?? []
     this.seats.hidden = seats.length === 0
@@ -150,7 +151,14 @@ export class Hud {
       const now = at === round!.player && !isOver(round!)
       const pairs = `${matches} ${matches === 1 ? 'pair' : 'pairs'}`
       this.put(name!, names[at]!)
-      this.put(turn!, now ? (settings.players.minds[at] ? ' (plays now): ' : ' (your turn): ') : ': ')
+      this.put(
+        turn!,
+        now
+          ? MINDS_PLAY && this.table.settings.players.minds[at]
+            ? ' (plays now): '
+            : ' (your turn): '
+          : ': ',
+      )
       this.put(won!, `${pairs}, ${grouped(score)} ${score === 1 ? 'point' : 'points'}`)
       if (now) seat.setAttribute('aria-current', 'true')
       else seat.removeAttribute('aria-current')

@@ -17,6 +17,7 @@ import { newLoop } from './loop.ts'
 import { keepPace, moveByLook } from './motion.ts'
 import { PanelHost } from './panel-host.ts'
 import './player.css'
+import { MINDS_PLAY } from './minds-play.ts'
 import { newOpenKeeper, readOpen } from './open-game.ts'
 import { readNames } from './who-panel.ts'
 import {
@@ -78,7 +79,8 @@ const BRIEF = 2000
 /** Puts a table into `host` and deals. The one table: the shipped game and the studio's Play both call this. */
 export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const { game, keep = null, keepGame = null, keepNames = null } = options
-  const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!, options.rivals)
+  const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!)
+  if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
   table.ownNames = readNames(keepNames)
   let wereAsked = keepNames === null
@@ -104,10 +106,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const panels = new PanelHost(table, board, felt, {
     resume,
     again: () => again(),
-    deal: (level) => again(level.id),
+    deal: (level, seed) => again(level.id, seed),
     close: resume,
     name,
-    rival,
   })
   const celebration = newCelebration(table, felt)
   const keeper = newOpenKeeper(keepGame, table)
@@ -150,14 +151,15 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       announcer.tell(events)
       if (events.some(({ kind }) => kind === 'won')) {
         // against a rival that was chosen it is another game than the level's own
-        isRecord = !table.rival && keepBest(keep, table.level.id, resultOf(table.round!))
+        isRecord = !(MINDS_PLAY && table.rival) && keepBest(keep, table.level.id, resultOf(table.round!))
         celebration.begin()
       }
       keeper.changed()
     }
     if (events.length || stale === 'cards') board.draw()
     root.classList.toggle('lt-is-won', table.round?.phase === 'won')
-    root.classList.toggle('lt-theirs', table.seated?.haveTurn)
+    // without a second value it would be the other way round at every frame
+    if (MINDS_PLAY) root.classList.toggle('lt-theirs', table.seated?.haveTurn ?? false)
     if (events.length) options.onChange?.(table)
     stale = 'nothing'
     hud.draw()
@@ -197,7 +199,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     announcer.dealt()
     keeper.changed()
     options.onChange?.(table)
-    if (!wereAsked && (table.round?.seats || table.rivals?.mayChoose(table))) {
+    if (!wereAsked && (table.round?.seats || (MINDS_PLAY && table.rivals?.mayChoose(table)))) {
       wereAsked = true
       open('who')
     }
@@ -211,16 +213,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     keyboardGoesToBoard = true
   }
 
-  /** The same deal, against a mind. */
-  function rival(mind: string): void {
-    table.rival = mind
-    again(undefined, table.seed)
-  }
-
   function input(what: Parameters<typeof act>[1]): void {
     if (table.panel !== 'none' && what.do === 'press') return
     tick(table)
-    if (table.seated?.haveTurn) return loop.ask()
+    if (MINDS_PLAY && table.seated?.haveTurn) return loop.ask()
     act(table, what)
     loop.ask()
   }
@@ -238,7 +234,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (!round) return
     tick(table)
     // what falls due in the far future is not waited for
-    const due = Math.min(round.nextDue, table.seated?.dueAt ?? NEVER)
+    const due = MINDS_PLAY && table.seated ? Math.min(round.nextDue, table.seated.dueAt) : round.nextDue
     const next = due === NEVER ? round.at : due
     stand(table.inputs, next)
   }
@@ -293,7 +289,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
 
   const left = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
   wereAsked ||= left !== null
-  table.rival = left?.rival ?? ''
+  if (MINDS_PLAY) table.rival = left?.rival
   deal(left?.level, left?.seed ?? options.seed)
   if (left) {
     stand(left.inputs, left.at)

@@ -9,6 +9,7 @@ import { resultOf, winners, type RoundResult } from '../core/play/result.ts'
 import { pairsLeft } from '../core/play/round.ts'
 import type { Best } from './best.ts'
 import { button, element, icon } from './element.ts'
+import { MINDS_PLAY } from './minds-play.ts'
 import { panel } from './panel-box.ts'
 import { whoPanel } from './who-panel.ts'
 import { nextLevel, playerNames, type Table } from './table.ts'
@@ -17,12 +18,11 @@ import { clockText, grouped, lostWords, tale } from './words.ts'
 export type PanelActs = {
   resume(): void
   again(): void
-  deal(level: Level): void
+  /** a round of a level; without a seed, the level's own rule gives it */
+  deal(level: Level, seed?: string): void
   close(): void
   /** takes what the players call themselves, by their place at the table */
   name(names: string[]): void
-  /** takes the mind that one who plays alone plays against; '' for none */
-  rival(mind: string): void
   /** makes the panel small, or whole again; out: whether it is small now */
   peek(): boolean
 }
@@ -42,8 +42,8 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
     case 'problem':
       return panel('This level cannot be dealt', [element('p', '', `${table.problem}.`)], [])
     case 'who':
-      return table.rivals?.mayChoose(table)
-        ? table.rivals.panel(table, acts.rival)
+      return MINDS_PLAY && table.rivals?.mayChoose(table)
+        ? table.rivals.panel(table, acts.deal)
         : whoPanel(table, acts.name)
     case 'brief':
       return briefPanel(table, acts)

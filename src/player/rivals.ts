@@ -20,12 +20,14 @@ export const rivals: Rivals = {
     const minds = seatMinds(settings, mindsOf(game))
     return round && minds.some((mind) => mind) ? new MindsAtTable(minds, round, seed, 1) : null
   },
-  panel({ game }, choose) {
-    const choices = mindsOf(game).map(({ id, name }) =>
+  panel(table, deal) {
+    const choose = (mind?: string): void => {
+      table.rival = mind
+      deal(table.level, table.seed)
+    }
+    const choices = mindsOf(table.game).map(({ id, name }) =>
       button('lt-button lt-rival', `Against ${name}`, () => choose(id), iconMind),
     )
-    return panel('Who plays?', choices, [
-      button('lt-button lt-main', 'Play alone', () => choose(''), iconPlay),
-    ])
+    return panel('Who plays?', choices, [button('lt-button lt-main', 'Play alone', () => choose(), iconPlay)])
   },
 }

@@ -1,4 +1,24 @@
-import { start } from './start.ts'
+import type { Game } from '../core/game/game.ts'
+import { keepUnder } from './best.ts'
+import './fonts.css'
+import { MINDS_PLAY } from './minds-play.ts'
+import { mountPlayer } from './mount.ts'
+import { rivals } from './rivals.ts'
 
-/** The script of a shipped file where only persons play. */
-start()
+// the start of a shipped file: reads the game that lies beside this script and puts the table up
+const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {
+  game: Game
+  art: Record<string, string>
+}
+const asked = new URLSearchParams(location.search)
+document.title = data.game.title
+mountPlayer(document.getElementById('lucky-twin')!, {
+  game: data.game,
+  art: (name) => data.art[name] ?? '',
+  level: asked.get('level') ?? undefined,
+  seed: asked.get('seed')?.slice(0, 64) || undefined,
+  keep: keepUnder(`lucky-twin:${data.game.id}`),
+  keepNames: keepUnder(`lucky-twin:${data.game.id}:names`),
+  keepGame: keepUnder(`lucky-twin:${data.game.id}:open`),
+  rivals: MINDS_PLAY ? rivals : undefined,
+})

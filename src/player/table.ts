@@ -9,6 +9,7 @@ import { standingWhen } from '../core/play/tape.ts'
 import { isOver, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
+import { MINDS_PLAY } from './minds-play.ts'
 
 /** Minds that sit at the table: whether one of them has the turn, when it presses next, and what they press up to a time (ms since the deal). */
 type Seated = { readonly haveTurn: boolean; readonly dueAt: number; next(now: number): Input | null }
@@ -20,8 +21,8 @@ export type Rivals = {
   seat(table: Readonly<Table>): Seated | null
   /** whether one who plays alone is to be asked whom to play against */
   mayChoose(table: Readonly<Table>): boolean
-  /** asks for it; `choose` takes the id of a mind, or '' for none */
-  panel(table: Readonly<Table>, choose: (mind: string) => void): HTMLElement
+  /** asks for it; the same deal is then dealt again, against the one that was chosen */
+  panel(table: Table, deal: (level: Level, seed: string) => void): HTMLElement
 }
 
 /** `who`: the players say their names; `brief`: a short result before the next level begins by itself */
@@ -55,17 +56,19 @@ export type Table = {
   sound: boolean
   /** what the players call themselves, by their place at the table; empty where the game's own name holds */
   ownNames: readonly string[]
-  readonly rivals: Rivals | null
-  /** the id of the mind that one who plays alone chose to play against, '' for none */
-  rival: string
-  seated: Seated | null
+  /** where minds can play */
+  rivals?: Rivals
+  /** the id of the mind that one who plays alone chose to play against */
+  rival?: string
+  /** the minds in the round that lies on the table; null if none plays */
+  seated?: Seated | null
   /** the cell that the keyboard stands on */
   cursor: number
   /** how many of the round's events have been heard and told */
   heard: number
 }
 
-export function newTable(game: Game, art: Art, level: Level, rivals: Rivals | null = null): Table {
+export function newTable(game: Game, art: Art, level: Level): Table {
   return {
     game,
     art,
@@ -83,9 +86,6 @@ export function newTable(game: Game, art: Art, level: Level, rivals: Rivals | nu
     glass: false,
     sound: true,
     ownNames: [],
-    rivals,
-    rival: '',
-    seated: null,
     cursor: 0,
     heard: 0,
   }
@@ -94,7 +94,7 @@ export function newTable(game: Game, art: Art, level: Level, rivals: Rivals | nu
 /** A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are laid instead of what the seed gives. */
 export function dealTable(table: Table, level: Level, seed?: string, cells?: Cells): void {
   const own = resolveLevel(table.game, level)
-  const settings = table.rivals?.settle(table, own) ?? own
+  const settings = (MINDS_PLAY && table.rivals?.settle(table, own)) || own
   const fresh = crypto.getRandomValues(new Uint32Array(1))[0]!
   table.level = level
   table.settings = settings
@@ -113,7 +113,9 @@ export function dealTable(table: Table, level: Level, seed?: string, cells?: Cel
 }
 
 /** Gives minds their seats at a new round. */
-const sit = (table: Table): void => void (table.seated = table.rivals?.seat(table) ?? null)
+function sit(table: Table): void {
+  if (MINDS_PLAY) table.seated = table.rivals?.seat(table)
+}
 
 /** The round's time now, in whole ms since the deal. */
 export const timeNow = (table: Table): number =>
@@ -147,7 +149,7 @@ export function tick(table: Table): boolean {
   const { round } = table
   if (!round) return false
   const now = timeNow(table)
-  for (let input; (input = table.seated?.next(now));) {
+  for (let input; MINDS_PLAY && (input = table.seated?.next(now));) {
     table.inputs.push(input)
     apply(round, input)
   }

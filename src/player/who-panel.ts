@@ -2,6 +2,7 @@ import iconPlay from '~icons/ph/play-fill?raw'
 import { LENGTHS } from '../core/settings/settings.ts'
 import type { Keep } from './best.ts'
 import { button, element } from './element.ts'
+import { MINDS_PLAY } from './minds-play.ts'
 import { panel } from './panel-box.ts'
 import type { Table } from './table.ts'
 
@@ -19,14 +20,15 @@ export function readNames(keep: Keep | null): string[] {
 
 /** Asks before the game which persons sit where. An empty field leaves the name that the game gives. */
 export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
-  const { names, minds } = table.settings.players
-  const fields = names.map((given, at) => {
+  const { players } = table.settings
+  const fields = players.names.map((given, at) => {
     const field = element('input', 'lt-name')
     field.maxLength = LENGTHS.player
     field.placeholder = given
     field.value = table.ownNames[at] ?? ''
     field.autocomplete = 'off'
     const label = element('label', 'lt-who', element('span', '', given), field)
+    if (MINDS_PLAY && players.minds[at]) label.style.display = 'none'
     return { field, label }
   })
   const start = button(
@@ -41,7 +43,7 @@ export function whoPanel(table: Table, name: (names: string[]) => void): HTMLEle
     })
   return panel(
     'Who plays?',
-    fields.flatMap(({ label }, at) => (minds[at] ? [] : [label])),
+    fields.map(({ label }) => label),
     [start],
   )
 }

@@ -16,8 +16,8 @@ type Values = {
   'unknown-picture': { holder: string; name: string }
   /** `by`: the limit that even perfect luck does not keep */
   'cannot-be-won': { by: 'turns'; pairs: number; turns: number } | { by: 'clock' }
-  /** a perfect memory wins so many of so many games under this limit alone; `games` 0: fewer than 1 of 20. With `enough` it wins 9 of 10; null: not worked out, or there is none. */
-  'needs-luck': { by: Limit; limit: number; won: number; games: number; enough: number | null }
+  /** a perfect memory wins so many of so many games under this limit alone; `games` 0: fewer than 1 of 20. With `enough` it wins 9 of 10; null: there is none; left out: not worked out. */
+  'needs-luck': { by: Limit; limit: number; won: number; games: number; enough?: number | null }
   /** everyday players won so many of so many games; `enough`: with this value 7 of 10 of them win; null: not worked out, or there is none */
   'hardly-won': { by: Lever; won: number; games: number; enough: number | null }
   /** fleeting players won so many of so many games, although there is a limit; with `enough` 9 of 10 of them win */

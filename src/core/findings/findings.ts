@@ -173,8 +173,9 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
     const wins = limitBy === by ? null : winsUnder(settings, dealer, limitBy)
     if (!wins || limit === null || wins.share >= BY_LUCK) continue
     const { won, games } = wins
-    const enough = isBrief ? null : valueToWin(settings, dealer, limitBy)
-    add('warns', 'needs-luck', section, key, { by: limitBy, limit, won, games, enough })
+    const told = { by: limitBy, limit, won, games }
+    const values = isBrief ? told : { ...told, enough: valueToWin(settings, dealer, limitBy) }
+    add('warns', 'needs-luck', section, key, values)
   }
   // where not even a perfect memory wins, nothing more is to be said
   if (found.some(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')) return found

@@ -109,7 +109,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
     case 'cannot-be-won':
       return toWin(game, settings, finding.values.by, say)
     case 'needs-luck':
-      return toWin(game, settings, finding.values.by, say)
+      return toWin(game, settings, finding.values.by, say, finding.values.enough)
     case 'hardly-won':
     case 'hardly-lost':
     case 'easier-than-before': {
@@ -153,11 +153,14 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
   }
 }
 
-/** The most severe limit with which a perfect memory wins in 9 of 10 games, or, where there is none, no such limit. */
-function toWin(game: Game, settings: Settings, by: Limit, say: Say): Mend[] {
-  const dealer = prepareDeal(game.deck.pairs, settings)
-  if (!dealer.ok) return []
-  const value = valueToWin(settings, dealer.value, by)
+/** The most severe limit with which a perfect memory wins in 9 of 10 games, or, where there is none, no such limit. `enough`: that value, null for none, where the finding says it. */
+function toWin(game: Game, settings: Settings, by: Limit, say: Say, enough?: number | null): Mend[] {
+  let value = enough
+  if (value === undefined) {
+    const dealer = prepareDeal(game.deck.pairs, settings)
+    if (!dealer.ok) return []
+    value = valueToWin(settings, dealer.value, by)
+  }
   if (value !== null) {
     const label = amountThat(by, value, 'wins 9 of 10')
     return [

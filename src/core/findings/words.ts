@@ -38,7 +38,7 @@ const WORDS: Words = {
       : `${level} cannot be won: even perfect luck takes longer than the clock`,
   'needs-luck': ({ by, limit, won, games, enough }) => {
     const often = games ? `${won} of ${games}` : 'fewer than 1 of 20'
-    const more = enough === null ? '' : `; ${amount(by, enough)} ${isAre(by, enough)} in 9 of 10`
+    const more = typeof enough === 'number' ? `; ${amount(by, enough)} ${isAre(by, enough)} in 9 of 10` : ''
     return `only luck wins: ${amount(by, limit)} ${isAre(by, limit)} enough for a perfect memory in ${often} games${more}`
   },
   'hardly-won': (values) => `hardly anybody wins: players like everyday won ${ofGames(values)}`,

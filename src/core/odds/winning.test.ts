@@ -108,4 +108,14 @@ describe('what only luck wins', () => {
     const finding = findingsOf(game).find(({ code }) => code === 'cannot-be-won')!
     expect(mendsOf(game, finding).map(({ label }) => label)).toEqual(['13 turns: wins 9 of 10'])
   })
+  test('a value that the finding knows is not worked out again', () => {
+    const game = gameWith({ board, limits: { lives: 2 } }, pairsNamed(8))
+    const finding = findingsOf(game).find(({ code }) => code === 'needs-luck')!
+    const told = (enough: number | null): string[] =>
+      mendsOf(game, { ...finding, values: { ...finding.values, enough } } as typeof finding).map(
+        ({ label }) => label,
+      )
+    expect(told(7)).toEqual(['7 lives: wins 9 of 10'])
+    expect(told(null)).toEqual(['No lives to lose'])
+  })
 })
