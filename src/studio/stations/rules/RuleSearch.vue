@@ -16,6 +16,8 @@ const router = useRouter()
 const { reads, add } = useClauses()
 const query = ref('')
 const found = computed(() => settingsLike(query.value))
+/** while it is not, nobody reads what is said beside each setting, and no edit waits for it */
+const isOpen = ref(false)
 
 const clauseOff = ({ key }: FoundSetting) => {
   const clause = clauseOf(key)
@@ -55,12 +57,13 @@ async function go(key: string): Promise<void> {
     :fit-input-width="false"
     placement="bottom-end"
     append-to="#over"
+    @visible-change="isOpen = $event"
     @update:model-value="go"
   >
     <ElOption v-for="setting in found" :key="setting.key" :value="setting.key" :label="setting.label">
       <span class="found">
         {{ setting.label }}
-        <span class="soft">{{ beside(setting) }}</span>
+        <span class="soft">{{ isOpen ? beside(setting) : '' }}</span>
       </span>
     </ElOption>
     <ElOption v-if="!found.length" value="" label="No setting found" disabled />

@@ -18,8 +18,8 @@ export type FindingsOutput = { run: number; findings: Finding[]; house: Finding[
 
 /** How long it is worked at a stretch before a newer game can take over, in ms. */
 const STRETCH = 40
-/** How long the page has to show an edit first, in ms: with two cores, this work would take one of its own. */
-const HEAD_START = 60
+/** How long the page has to show an edit, and quick hands to make the next, in ms: with two cores, this work would take one of them. */
+const HEAD_START = 200
 
 let game: Game = {
   id: 'checked',
