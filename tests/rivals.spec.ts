@@ -3,7 +3,7 @@ import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { pathToFileURL } from 'node:url'
+import { fileURLToPath, pathToFileURL } from 'node:url'
 import { card, choose, down, expectNoViolations, gameOf, openStation, phase, up } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -113,6 +113,14 @@ test('a seat is given to a mind in Rules, which plays it in Play at its own pace
   await expect(tape.nth(2)).toBeVisible()
   await expect(page.getByText(/Player 1 has the next turn\./)).toBeAttached()
   await expectNoViolations(page)
+})
+
+test('a page in which nobody plays but persons has nothing of minds in its script', () => {
+  const ofMinds = /haveTurn|Against /
+  const scriptOf = (players: object): string =>
+    readFileSync(fileURLToPath(shipped('script', players).url.split('?')[0]!), 'utf8').split('<script>')[1]!
+  expect(scriptOf({})).not.toMatch(ofMinds)
+  expect(scriptOf({ names: ['Ann', 'Quick'], minds: [null, 'quick'] })).toMatch(ofMinds)
 })
 
 test('nothing can be pressed for a mind', async ({ page }) => {

@@ -52,7 +52,7 @@ export class BoardView {
     this.behind.build()
     if (!table.round) return
     // while it is empty: later, all cards would be styled twice
-    const room = this.room()
+    const { offsetWidth, offsetHeight } = root
     for (let row = 0; row < rows; row++) {
       const line = element('div', 'lt-row')
       line.setAttribute('role', 'row')
@@ -68,7 +68,7 @@ export class BoardView {
       }
       root.append(line)
     }
-    this.place(room)
+    this.place(offsetWidth, offsetHeight)
     this.draw()
   }
 
@@ -82,8 +82,8 @@ export class BoardView {
     return { button, inner, front, drawn: null }
   }
 
-  /** Puts every card where the geometry says. To be called when the size of the table may have changed. */
-  place({ width, height } = this.room()): void {
+  /** Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. To be called when the size of the table may have changed. */
+  place(width = this.root.offsetWidth, height = this.root.offsetHeight): void {
     const { root, table } = this
     const { board, look } = table.settings
     const { rows, columns } = board
@@ -100,14 +100,6 @@ export class BoardView {
       view.button.style.setProperty('--order', String(order?.[cell] ?? cell))
     })
     this.behind.place(laid)
-  }
-
-  /** How much room there is for the cards, in px. */
-  private room(): { width: number; height: number } {
-    const { root } = this
-    const box = root.getBoundingClientRect()
-    // a scaled preview has another size on screen than in its own px
-    return { width: root.offsetWidth || box.width, height: root.offsetHeight || box.height }
   }
 
   draw(): void {

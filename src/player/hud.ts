@@ -87,8 +87,8 @@ export class Hud {
     this.pauseButton.disabled = !playing
     this.row.hidden = round === null
     // where a mind goes on, it turns the cards back itself
-    const waitsForPlayer = !(MINDS_PLAY && table.seated?.haveTurn)
-    const button = round !== null && isWaitingForButton(round) && waitsForPlayer
+    const isTheirs = MINDS_PLAY && table.seated?.haveTurn
+    const button = !isTheirs && round !== null && isWaitingForButton(round)
     this.turnBackButton.hidden = !button
     this.line.hidden = button
     if (!round) {
@@ -102,7 +102,7 @@ export class Hud {
     this.bar.hidden = left === null
     if (left !== null)
       this.fill.style.transform = `scaleX(${Math.min(1, left / settings.clock.limit).toFixed(4)})`
-    if (isWaitingForPress(round) && waitsForPlayer) this.say('press anywhere to turn them back', 'plain')
+    if (!isTheirs && isWaitingForPress(round)) this.say('press anywhere to turn them back', 'plain')
   }
 
   /** The figures that the level shows, in its order. */

@@ -4,6 +4,7 @@ import type { Input } from '../core/play/events.ts'
 import { isSeed } from '../core/deal/seed.ts'
 import { isOver } from '../core/play/round.ts'
 import type { Keep } from './best.ts'
+import { MINDS_PLAY } from './minds-play.ts'
 import type { Table } from './table.ts'
 
 /** A game that is not over, as it is kept for the next visit: enough to play it again up to where it stood. */
@@ -20,9 +21,13 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
     timer = 0
     if (!keep || !table.round) return
     const open = table.inputs.some((input) => input.do === 'press') && !isOver(table.round)
-    const { level, seed, rival, inputs, round } = table
-    const game = { level: level.id, seed, rival, inputs, at: round.at } satisfies OpenGame
-    keep.write(open ? JSON.stringify(game) : '')
+    const { level, seed, inputs, round } = table
+    const rival = MINDS_PLAY && { rival: table.rival }
+    keep.write(
+      open
+        ? JSON.stringify({ level: level.id, seed, inputs, at: round.at, ...rival } satisfies OpenGame)
+        : '',
+    )
   }
   function changed(): void {
     if (keep) timer ||= window.setTimeout(now, KEEP_AFTER)

@@ -1,7 +1,9 @@
-import iconMind from '~icons/ph/brain?raw'
+import iconMind from '~icons/ph/user-circle?raw'
 import iconPlay from '~icons/ph/play-fill?raw'
 import { MindsAtTable } from '../core/odds/minds-at-table.ts'
-import { mayChooseRival, mindsOf, seatMinds, withRival } from '../core/settings/seats.ts'
+import type { Game } from '../core/game/game.ts'
+import type { Mind } from '../core/settings/mind.ts'
+import { mayChooseRival, seatMinds, withRival } from '../core/settings/seats.ts'
 import { resolveLevel } from '../core/settings/levels.ts'
 import { button } from './element.ts'
 import { panel } from './panel-box.ts'
@@ -9,8 +11,11 @@ import type { Rivals, Table } from './table.ts'
 
 const mayChoose = ({ game, level }: Readonly<Table>): boolean => mayChooseRival(resolveLevel(game, level))
 
-/** Minds play the seats that a level gives them, and against one who plays alone, if the game lets them choose. The same deal and the same presses lead to the same game. */
-export const rivals: Rivals = {
+/**
+ * Minds play the seats that a level gives them, and against one who plays alone, if the game lets them choose. The same deal and the same presses lead to the same game. In: the minds
+ * that a game has to choose from.
+ */
+export const rivalsAmong = (mindsOf: (game: Game) => readonly Mind[]): Rivals => ({
   mayChoose,
   settle({ game, rival }, settings) {
     const mind = mayChooseRival(settings) && mindsOf(game).find(({ id }) => id === rival)
@@ -30,4 +35,4 @@ export const rivals: Rivals = {
     )
     return panel('Who plays?', choices, [button('lt-button lt-main', 'Play alone', () => choose(), iconPlay)])
   },
-}
+})

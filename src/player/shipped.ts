@@ -1,14 +1,16 @@
 import type { Game } from '../core/game/game.ts'
+import type { Mind } from '../core/settings/mind.ts'
 import { keepUnder } from './best.ts'
 import './fonts.css'
 import { MINDS_PLAY } from './minds-play.ts'
 import { mountPlayer } from './mount.ts'
-import { rivals } from './rivals.ts'
+import { rivalsAmong } from './rivals.ts'
 
 // the start of a shipped file: reads the game that lies beside this script and puts the table up
 const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {
   game: Game
   art: Record<string, string>
+  minds?: Mind[]
 }
 const asked = new URLSearchParams(location.search)
 document.title = data.game.title
@@ -20,5 +22,5 @@ mountPlayer(document.getElementById('lucky-twin')!, {
   keep: keepUnder(`lucky-twin:${data.game.id}`),
   keepNames: keepUnder(`lucky-twin:${data.game.id}:names`),
   keepGame: keepUnder(`lucky-twin:${data.game.id}:open`),
-  rivals: MINDS_PLAY ? rivals : undefined,
+  ...(MINDS_PLAY && { rivals: rivalsAmong(() => data.minds ?? []) }),
 })

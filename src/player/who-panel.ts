@@ -20,15 +20,14 @@ export function readNames(keep: Keep | null): string[] {
 
 /** Asks before the game which persons sit where. An empty field leaves the name that the game gives. */
 export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
-  const { players } = table.settings
-  const fields = players.names.map((given, at) => {
+  const fields = table.settings.players.names.map((given, at) => {
     const field = element('input', 'lt-name')
     field.maxLength = LENGTHS.player
     field.placeholder = given
     field.value = table.ownNames[at] ?? ''
     field.autocomplete = 'off'
     const label = element('label', 'lt-who', element('span', '', given), field)
-    if (MINDS_PLAY && players.minds[at]) label.style.display = 'none'
+    if (MINDS_PLAY && table.settings.players.minds[at]) label.style.display = 'none'
     return { field, label }
   })
   const start = button(

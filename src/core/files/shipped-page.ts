@@ -1,6 +1,6 @@
 import { bad, type Result } from '../result.ts'
 import type { Game } from '../game/game.ts'
-import { seatedMinds } from '../settings/seats.ts'
+import { mindsOf, seatedMinds } from '../settings/seats.ts'
 import { notAGame } from './file-kind.ts'
 import { GAME_FORMAT, GAME_VERSION, gameFrom } from './game-file.ts'
 import { parseJson } from './read-json.ts'
@@ -17,14 +17,16 @@ const safeJson = (value: unknown): string =>
     (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
   )
 
-/** The element of a page that holds its game. In: a game, and its library pictures as data URLs by name. */
+/** The element of a page that holds its game, with the minds that may play there, so that its script need not know those that are always there. In: a game, and its library pictures as data URLs by name. */
 export function gameElement(game: Game, art: Record<string, string>): string {
   // the author's own checks are nothing to players, nor are minds that have no seat
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
   const kept = minds.filter(({ id }) => seated.has(id))
   const played = kept.length ? { ...rest, minds: kept } : rest
-  return `${BEGIN}${safeJson({ version: GAME_VERSION, game: played, art })}${END}`
+  const players = mindsOf(game).filter(({ id }) => seated.has(id))
+  const page = { version: GAME_VERSION, game: played, art, ...(players.length ? { minds: players } : {}) }
+  return `${BEGIN}${safeJson(page)}${END}`
 }
 
 /** The game inside a page that was shipped, checked like one from a file of its own; it has no kept checks. In: the text of an HTML page. */

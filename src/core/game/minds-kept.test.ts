@@ -13,6 +13,17 @@ describe('minds of a game', () => {
     const shipped = readShippedPage(`<html>${gameElement(game, {})}</html>`)
     expect(shipped.ok && shipped.value.minds).toBeUndefined()
   })
+  test('that may play lie in a shipped page, also those that are always there', () => {
+    const inPage = (players: object): string[] | undefined => {
+      const game = { ...gameWith({ players }), minds: [mind('aunt'), mind('uncle')] }
+      const data = JSON.parse(/>(\{.*\})</.exec(gameElement(game, {}))![1]!) as { minds?: { id: string }[] }
+      return data.minds?.map(({ id }) => id)
+    }
+    const two = { names: ['Ann', 'Ben', 'Cem'] }
+    expect(inPage(two)).toBeUndefined()
+    expect(inPage({ ...two, minds: [null, 'uncle', 'keen'] })).toEqual(['keen', 'uncle'])
+    expect(inPage({ offersRival: true })).toHaveLength(7)
+  })
   test('are none in a game that has none', () =>
     expect(JSON.parse(writeGame(gameWith())).minds).toBeUndefined())
   test.each([

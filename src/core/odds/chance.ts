@@ -23,10 +23,11 @@ export const happens = (stream: Stream, chance: number): boolean =>
   chance >= 1 || (chance > 0 && share(stream) < chance)
 
 /**
- * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. One draw says it: the least k for which the share that is drawn is not below
+ * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. Nothing is drawn for chances of 0 and 1, else one draw says it: the least k for which the share that is drawn is not below
  * (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), X.2, the geometric distribution by inversion.
  */
 export function spared(stream: Stream, chance: number, most: number): number {
+  if (chance === 0 || chance === 1) return chance === 0 ? most : 0
   const drawn = share(stream)
   let left = 1
   for (let kept = 0; kept < most; kept++) {
@@ -38,8 +39,8 @@ export function spared(stream: Stream, chance: number, most: number): number {
 
 /** Of the ratio of uniforms: how far its second number reaches, and the bounds within which a ratio is taken, or refused, without a logarithm. */
 const REACH = Math.sqrt(8 / Math.E)
-const SURE = 4 * Math.exp(0.25)
-const UNSURE = 4 * Math.exp(-1.35)
+const SURE = 4 * Math.E ** 0.25
+const UNSURE = 4 * Math.E ** -1.35
 
 /**
  * A draw from the standard normal distribution, by two numbers of the stream a try.

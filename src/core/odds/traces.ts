@@ -3,7 +3,7 @@ import { faceIndex, NO_CARD, twinFace } from '../deck/card.ts'
 import { BOUNDS } from '../settings/settings.ts'
 
 // to copy from: a slice is several times as quick as filling a new array
-const NOWHERE: number[] = Array.from({ length: BOUNDS.pairs[1] * 2 + 2 }, () => -1)
+const NOWHERE = /* @__PURE__ */ (() => new Array<number>(BOUNDS.pairs[1] * 2 + 2).fill(-1))()
 
 /** Two traces that match; the older first. */
 export type KnownPair = readonly [older: number, other: number]
@@ -63,7 +63,8 @@ export class Traces {
   /** The cells with a trace, from the oldest to the freshest. */
   held(): number[] {
     const held: number[] = []
-    for (let at = this.from; at < this.log.length; at++) {
+    if (this.count > 0) this.oldest()
+    for (let at = this.from; held.length < this.count; at++) {
       const cell = this.log[at]!
       if (this.freshAt[cell] === at) held.push(cell)
     }

@@ -3,7 +3,7 @@ import { dealSeed, SEED } from '../../../core/odds/games.ts'
 import { MindsAtTable } from '../../../core/odds/minds-at-table.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import { rivals } from '../../../player/rivals.ts'
+import { rivalsAmong } from '../../../player/rivals.ts'
 import type { Rivals } from '../../../player/table.ts'
 import { useBench } from '../../store/bench.ts'
 
@@ -33,6 +33,7 @@ export function useWatched(by: string) {
   function nextSeed(settings: Settings): string | undefined {
     return chosen.value ? dealSeed(settings, SEED, ++number) : undefined
   }
+  const rivals = rivalsAmong(mindsOf)
   const seats: Rivals = {
     ...rivals,
     seat(table) {
