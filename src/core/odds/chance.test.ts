@@ -15,7 +15,7 @@ test('something happens as often as its chance says, and nothing is drawn for 0 
     },
   }
   expect([happens(none, 0), happens(none, 1)]).toEqual([false, true])
-  expect([spared(none, 0, 5), spared(none, 1, 5)]).toEqual([5, 0])
+  expect([spared(none, 0, 5), spared(none, 1, 5), spared(none, 0.5, 0)]).toEqual([5, 0, 0])
 })
 
 test('of things in a row each is lost on its own: so many are spared as often as a number for each would have it', () => {

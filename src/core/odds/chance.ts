@@ -23,11 +23,12 @@ export const happens = (stream: Stream, chance: number): boolean =>
   chance >= 1 || (chance > 0 && share(stream) < chance)
 
 /**
- * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. Nothing is drawn for chances of 0 and 1, else one draw says it: the least k for which the share that is drawn is not below
+ * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. Nothing is drawn where there are none, nor for chances of 0 and 1; else one draw says it: the least k for which the share that is drawn is not below
  * (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), X.2, the geometric distribution by inversion.
  */
 export function spared(stream: Stream, chance: number, most: number): number {
-  if (chance === 0 || chance === 1) return chance === 0 ? most : 0
+  if (most === 0 || chance === 1) return 0
+  if (chance === 0) return most
   const drawn = share(stream)
   let left = 1
   for (let kept = 0; kept < most; kept++) {

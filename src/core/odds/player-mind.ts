@@ -51,7 +51,6 @@ export class MindPlayer {
     }
     this.holdOnly()
     const { count } = traces
-    if (count === 0) return
     let lost = spared(remembering, fade, count)
     if (lost === count) return
     for (const held = traces.held(); lost < count; lost += 1 + spared(remembering, fade, count - lost - 1))

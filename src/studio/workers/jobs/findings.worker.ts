@@ -18,8 +18,8 @@ export type FindingsOutput = { run: number; findings: Finding[]; house: Finding[
 
 /** How long it is worked at a stretch before a newer game can take over, in ms. */
 const STRETCH = 40
-/** How long the page has to show an edit, and quick hands to make the next, in ms: with two cores, this work would take one of them. */
-const HEAD_START = 200
+/** How long the page has to show an edit first, in ms: with two cores, this work would take one of them. Where it takes long itself, quick hands can make the next edit before it begins. */
+const HEAD_START = { least: 60, most: 250 } as const
 
 let game: Game = {
   id: 'checked',
@@ -29,6 +29,8 @@ let game: Game = {
   levels: [],
 }
 let latest = 0
+/** what the last work took, in ms */
+let took = 0
 
 self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
   const { run, pairs, house, levels, back } = data
@@ -39,9 +41,12 @@ self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
     house: house ?? game.house,
     levels: known(levels, game.levels),
   }
-  setTimeout(() => {
-    if (latest === run) void find(run, game)
-  }, HEAD_START)
+  setTimeout(
+    () => {
+      if (latest === run) void find(run, game)
+    },
+    Math.min(HEAD_START.most, Math.max(HEAD_START.least, took)),
+  )
 }
 
 /** A list in which numbers stand for what was at that place in the one before. */
@@ -49,7 +54,8 @@ const known = <T extends object>(list: readonly (T | number)[], before: readonly
   list.map((one) => (typeof one === 'number' ? before[one]! : one))
 
 async function find(run: number, now: Game): Promise<void> {
-  let began = performance.now()
+  const start = performance.now()
+  let began = start
   for (const [i, level] of now.levels.entries()) {
     // what is found of a level is kept, so that all together take no time at the end
     levelFindings(now, level, i, true)
@@ -60,4 +66,5 @@ async function find(run: number, now: Game): Promise<void> {
   }
   const house = houseFindings(now)
   self.postMessage({ run, findings: findingsOf(now), house } satisfies FindingsOutput)
+  took = performance.now() - start
 }

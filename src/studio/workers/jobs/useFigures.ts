@@ -6,8 +6,8 @@ import type { Figures, FiguresInput } from './figures.worker.ts'
 import { startJob } from './job.ts'
 import { useLatestJob } from './useLatestJob.ts'
 
-/** How long edits are waited out before the figures follow, in ms: their work would slow the next edit of quick hands. */
-const PAUSE = 200
+/** How long edits are waited out before the figures follow, in ms. */
+const PAUSE = 60
 
 /**
  * Figures of a level that may take long to work out: they follow its settings in a worker, and the next change ends the work on the last. `working`: what is
