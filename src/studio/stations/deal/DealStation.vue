@@ -74,23 +74,26 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
       <BoardAbove :settings="settings" :cells="cells" @swap="swap" />
     </section>
     <aside class="side">
-      <h2>{{ bench.level?.name ?? 'House rules' }}</h2>
-      <p class="sum">
-        <strong
-          >{{ cards }} {{ cards === 1 ? 'card' : 'cards' }},
-          {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong
-        >
-      </p>
-      <FindingsList :findings="findings" />
-      <p v-if="bench.game!.deck.pairs.length === 0" class="soft">
-        The deck is empty: add pairs on the light table first.
-      </p>
-      <BoardPanel :settings="settings" />
-      <CardsPanel :settings="settings" :made="made" />
-      <FillPanel :settings="settings" />
-      <WayPanel :settings="settings" :laid="laid" />
-      <DealtPanel v-if="dealer.ok" :settings="settings" />
-      <FramePanel :settings="settings" :cells="cells" />
+      <div class="panels">
+        <h2>{{ bench.level?.name ?? 'House rules' }}</h2>
+        <p class="sum">
+          <strong
+            >{{ cards }} {{ cards === 1 ? 'card' : 'cards' }},
+            {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong
+          >
+        </p>
+        <p v-if="bench.game!.deck.pairs.length === 0" class="soft">
+          The deck is empty: add pairs on the light table first.
+        </p>
+        <BoardPanel :settings="settings" />
+        <CardsPanel :settings="settings" :made="made" />
+        <FillPanel :settings="settings" />
+        <WayPanel :settings="settings" :laid="laid" />
+        <DealtPanel v-if="dealer.ok" :settings="settings" />
+        <FramePanel :settings="settings" :cells="cells" />
+      </div>
+      <!-- at the foot: where they come and go they move nothing that is about to be pressed -->
+      <FindingsList class="found" :findings="findings" />
     </aside>
     <FairnessPanel class="below" :settings="settings" :ready="dealer.ok" />
   </div>
@@ -137,8 +140,21 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
   font-size: 14px;
 }
 .side {
+  display: flex;
+  flex-direction: column;
+  min-height: 0;
+}
+.panels {
+  flex: 1;
+  min-height: 0;
   overflow-y: auto;
   padding: 16px 20px 16px;
+}
+.found {
+  flex: none;
+  max-height: 45%;
+  overflow-y: auto;
+  padding: 0 20px;
 }
 .side h2 {
   font-size: 20px;
@@ -158,7 +174,16 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
     padding: 8px 8px 0;
   }
   .side {
+    min-height: auto;
+  }
+  .panels,
+  .found {
+    flex: none;
+    max-height: none;
     overflow: visible;
+  }
+  .found {
+    order: -1;
   }
 }
 </style>
