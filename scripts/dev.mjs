@@ -1,4 +1,4 @@
-// npm run dev: the studio with hot reload. The player that ships is built once; Play always uses its source.
+// npm run dev: the studio with hot reload. The shipped player is built once; Play always uses its source.
 import { ensurePackages } from './tools/ensure.mjs'
 import { ROOT } from './tools/root.mjs'
 

@@ -1,5 +1,5 @@
 #!/usr/bin/env node
-// The command line, as `npx lucky-twin` finds it; the work is in src/cli, built to dist/node.
+// The command line, as `npx lucky-twin` finds it; its code is in src/cli, built to dist/node.
 import { existsSync } from 'node:fs'
 
 const built = new URL('../dist/node/cli.js', import.meta.url)

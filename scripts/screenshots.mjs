@@ -138,7 +138,7 @@ try {
   for (const there of ['pairs a game are found by luck', '1 life more']) await page.getByText(there).waitFor()
   await page.getByText(/^\d+ of 100 win/).waitFor()
   await shoot('odds')
-  await page.getByRole('button', { name: 'Everyday: look at it, or edit it' }).click()
+  await page.getByRole('button', { name: 'Everyday: view or edit' }).click()
   await page.getByRole('list', { name: 'The same eight cards, turn by turn' }).waitFor()
   await shoot('odds-mind')
   await page.keyboard.press('Escape')

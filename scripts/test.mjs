@@ -27,7 +27,7 @@ const read = (name) => {
 }
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
 let broken = false
-/** A step that is no test: if it fails, the whole run fails. */
+/** A step that is not a test: if it fails, the whole run fails. */
 const step = (name, code) => {
   if (code !== 0) {
     console.error(`${name} failed`)
@@ -58,7 +58,7 @@ const unit = read('unit.json')
 const browser = read('browser.json')
 if (!unit) step('unit tests', unitCode || 1)
 if (!browser) step('browser tests', browserCode || 1)
-// a file that could not be run at all counts as one failure
+// a file that could not run at all counts as one failure
 const passed = (unit?.numPassedTests ?? 0) + (browser?.stats.expected ?? 0)
 const failed =
   (unit ? unit.numFailedTests + unit.numRuntimeErrorTestSuites : 1) +

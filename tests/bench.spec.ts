@@ -66,7 +66,7 @@ test.describe('Deal', () => {
     const dialog = page.getByRole('dialog', { name: 'Which pairs this level uses' })
     const face = (name: RegExp) => dialog.getByRole('button', { name })
     await dialog.getByText('by tag', { exact: true }).click()
-    // the first tag is chosen to begin with: bench
+    // the first tag is chosen initially: bench
     await dialog.getByRole('button', { name: 'time', exact: true }).click()
     await expect(dialog.getByText('8 pairs chosen, 6 needed')).toBeVisible()
     await expectNoViolations(page)
@@ -145,7 +145,7 @@ test.describe('Deal', () => {
     await expect(page.getByText('This board holds at most 2.')).toBeVisible()
     const seed = page.getByLabel('This deal')
     await seed.fill('tick')
-    // undone from without: the field keeps the focus
+    // undone from outside: the field keeps the focus
     await page
       .getByRole('button', { name: 'Undo', exact: true })
       .evaluate((button: HTMLElement) => button.click())
@@ -275,7 +275,7 @@ test.describe('Play', () => {
 })
 
 test.describe('a new game', () => {
-  /** What a new game is of; the ways to begin below may be called the same. */
+  /** What a new game is about; the ways to begin below may have the same name. */
   const kindOf = (page: Page, kind: string) =>
     page.getByRole('radiogroup', { name: 'What is on the cards?' }).getByText(kind, { exact: true })
   for (const [kind, first] of [

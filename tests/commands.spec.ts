@@ -57,7 +57,7 @@ test.describe('odds', () => {
     const path = file('sure.mind.json', mind)
     const { code, out } = run('odds', CLOCK, '--level', 'warm-up', '--mind', path, '--games', '9', '--json')
     expect(code).toBe(0)
-    // all cards lie open at first, so every turn finds its pair
+    // all cards are open at first, so every turn finds its pair
     expect(JSON.parse(out)).toMatchObject({
       level: 'warm-up',
       mind: 'sure',
@@ -93,12 +93,12 @@ test.describe('solve', () => {
     expect(solved.wins.interval[1]).toBeGreaterThanOrEqual(0.5)
     const bench = JSON.parse(readFileSync(to, 'utf8')).levels[1]
     expect(bench.clock.limit).toBe(solved.value)
-    // the game that was written wins so often
+    // the written game is won that often
     const { won, games } = JSON.parse(run('odds', to, '--level', 'bench', '--mind', 'fleeting', '--json').out)
     expect(Math.abs(won / games - 0.5)).toBeLessThan(0.08)
     expect(run(...ask, 'clock').out).toContain(`clock ${solved.value / 1000} s; wins `)
   })
-  test('says where no value does it, and why', () => {
+  test('says where no value works, and why', () => {
     const { code, out } = run(
       'solve',
       CLOCK,
@@ -475,7 +475,7 @@ test.describe('the server', () => {
   })
 
   test('takes the next port if its own is taken, unless PORT says which', async () => {
-    // whoever has it, it is taken
+    // whoever uses it, it is taken
     const taken = createServer()
     const settled = Promise.race([
       once(taken, 'listening'),

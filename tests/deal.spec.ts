@@ -74,7 +74,7 @@ test('what a level says itself without effect is told, and given back', async ({
   await page.getByRole('link', { name: /^\d+ × \d+ px$/ }).click()
   await page.getByRole('button', { name: /^Shape of the cards: own/ }).click()
   await choose(page, 'How pairs are picked', 'the first in the deck')
-  await choose(page, 'Whether pairs repeat', 'each as often as I say')
+  await choose(page, 'Whether pairs repeat', 'each as often as I choose')
   await expect(without).toContainText(['How pairs are picked: the first in the deck, without effect'])
   await choose(page, 'Whether pairs repeat', 'never')
   await expect(without).toHaveText(/How many pairs of each: 8 pairs, without effect/)
@@ -117,7 +117,7 @@ test('on a large board, too, cells are pressed, dragged and reached by keys', as
   await choose(page, 'Whether pairs repeat', 'evenly, if there are too few')
   const canvas = boardAbove(page).locator('canvas')
   await expect(boardAbove(page).getByRole('button', { name: /^[A-T]\d/ })).toHaveCount(1)
-  // the cell that the keys are at says where all others are: the board stands in the middle of the canvas
+  // the focused cell shows where all others are: the board is in the middle of the canvas
   const board = (await canvas.boundingBox())!
   const one = (await page.getByRole('button', { name: /^A1, / }).boundingBox())!
   const across = (board.width - 2 * (one.x - board.x) - one.width) / 19
@@ -130,7 +130,7 @@ test('on a large board, too, cells are pressed, dragged and reached by keys', as
   const shown = async (name: string): Promise<string> =>
     (await named(name).getAttribute('aria-label'))!.slice(name.length + 2)
 
-  // as a hand goes there
+  // as the pointer goes there
   await page.mouse.move(...at(1, 2), { steps: 6 })
   const before = await shown('C2')
   await page.mouse.click(...at(1, 2))
@@ -159,7 +159,7 @@ test('lenses show threads, steps and measures; the measures are those of the pla
     await expectNoViolations(page)
   }
   await page.getByText('twin threads', { exact: true }).click()
-  // every thread is a bow
+  // every thread is a curve
   await expect
     .poll(async () => (await page.locator('.threads path').first().getAttribute('d'))!.match(/Q/g)!.length)
     .toBe(16)
@@ -230,9 +230,9 @@ test('cards too small for a finger are found, and a press makes a board that is 
   await openStation(page, 'deal/cabinet')
   await page.getByRole('button', { name: 'Full board' }).click()
   await type(page, 'Columns', '8')
-  await expect(page.getByText('on a phone of 360 × 640 px a card is 39 px; 44 can be touched')).toBeVisible()
+  await expect(page.getByText('on a phone of 360 × 640 px a card is 39 px; a finger needs 44')).toBeVisible()
   await page.getByRole('button', { name: /^\d × \d$/ }).click()
-  await expect(page.getByText('44 can be touched')).toBeHidden()
+  await expect(page.getByText('a finger needs 44')).toBeHidden()
 })
 
 test.describe('fairness', () => {
@@ -269,7 +269,7 @@ test.describe("other people's deals", () => {
       move(deck)
       return deck.join(',')
     }).join('\n')
-  /** Real randomness, from outside of our own generator. */
+  /** Real randomness, not from our own generator. */
   const random = (n: number): number => Math.floor(Math.random() * n)
 
   test('a file of boards is dropped, read, and judged; what does not fit is told by line', async ({
@@ -318,6 +318,6 @@ test.describe("other people's deals", () => {
     await dialog.getByRole('button', { name: 'Other boards', exact: true }).click()
     await dialog.getByRole('textbox', { name: 'Boards' }).fill('{"no":"cells"}')
     await dialog.getByRole('button', { name: 'Check these boards' }).click()
-    await expect(dialog.getByText('line 1: no list of cells')).toBeVisible()
+    await expect(dialog.getByText('line 1: not a list of cells')).toBeVisible()
   })
 })

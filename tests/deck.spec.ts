@@ -98,7 +98,7 @@ test.describe('the light table', () => {
     await page.getByRole('button', { name: 'night' }).click()
     await expect(page.getByRole('button', { name: 'night' })).toHaveAttribute('aria-pressed', 'true')
     await page.getByRole('link', { name: 'Play', exact: true }).click()
-    // as it is seen: the ink of night, and none of the apricot before
+    // as it is drawn: the ink of night, and none of the previous apricot
     await expect
       .poll(async () => inksOf(await card(page, 0).screenshot()))
       .toEqual({ night: true, apricot: false })
@@ -283,7 +283,7 @@ test.describe('many pairs at once', () => {
     await page.keyboard.press('ControlOrMeta+z')
     await expect.poll(order).toEqual(before)
 
-    // the chosen go together, in their order
+    // the selected ones move together, in their order
     await tiles(page).nth(6).click()
     await tiles(page)
       .nth(8)
@@ -325,11 +325,11 @@ test('a series needs no art', async ({ page }) => {
   await openStation(page, 'deck')
   await pressButton(page, 'Series')
   const dialog = page.getByRole('dialog', { name: 'Series' })
-  // letters are chosen by what they are, the others by number
+  // letters are chosen by name, the others by number
   await choose(page, 'From', 'C')
-  await expect(dialog.getByRole('list', { name: 'Pairs to be added' })).toHaveText('CDEFGHIJKL')
+  await expect(dialog.getByRole('list', { name: 'Pairs to add' })).toHaveText('CDEFGHIJKL')
   await dialog.getByRole('button', { name: 'numbers' }).click()
-  await choose(page, 'What the twin bears', 'as many dots')
+  await choose(page, 'What the twin shows', 'as many dots')
   await type(page, 'To', '6')
   await expectNoViolations(page)
   await dialog.getByRole('button', { name: 'Add 6 pairs' }).click()
@@ -369,7 +369,7 @@ test('words come from a CSV file, with its quotes and its head, and what is wron
   await page
     .getByLabel('File with words')
     .setInputFiles([fileOf('list.xls', Buffer.from([0xd0, 0xcf, 0x11, 0xe0]), 'text/csv')])
-  await expect(dialog.getByText('list.xls: this is no text')).toBeVisible()
+  await expect(dialog.getByText('list.xls: this is not text')).toBeVisible()
   await page.getByLabel('File with words').setInputFiles([fileOf('one.csv', 'cog\nkey\n', 'text/csv')])
   await expect(dialog.getByText('2 identical.')).toBeVisible()
   await dialog.getByRole('button', { name: 'Add 2 pairs' }).click()

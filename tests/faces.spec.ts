@@ -26,7 +26,7 @@ test('look-alikes are tied, more of them for those who see fewer colours, and fo
   await page.getByText('deutan', { exact: true }).click()
   await expect(ties).toHaveCount(2)
   await expectNoViolations(page)
-  // a turned face is another one
+  // a turned face is a different one
   await page.getByRole('option', { name: 'Left arrow alike' }).click()
   await expect(page.getByRole('heading', { name: 'Easily mistaken for' })).toBeVisible()
   await page.getByRole('button', { name: 'Text', exact: true }).click()

@@ -24,7 +24,7 @@ const changed = (change: (file: any) => void): string => {
   return JSON.stringify(file)
 }
 
-/** Lets files fall onto an element, as a person drops them. */
+/** Drops files onto an element, as a person does. */
 async function drop(page: Page, selector: string, files: Given[]): Promise<void> {
   const transfer = await page.evaluateHandle(
     (list) => {
@@ -205,6 +205,6 @@ test('text from a game never becomes HTML', async ({ page }) => {
   }
   expect(await page.evaluate(() => 'hacked' in window)).toBe(false)
   await expect(page.locator('img[src="x"]')).toHaveCount(0)
-  // our own bold figures stand there too; none of them may come from the tag
+  // our own bold figures are there too; none of them may come from the tag
   await expect(page.locator('b', { hasText: 'tag' })).toHaveCount(0)
 })

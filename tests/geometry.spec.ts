@@ -11,7 +11,7 @@ import type { Game } from '../src/core/game/game.ts'
 import type { Own } from '../src/core/settings/levels.ts'
 import { cards } from './helpers.ts'
 
-/** The shipped page of the clockmaker's game with one level that says all this itself, and that level's rules. */
+/** The shipped page of the clockmaker's game with one level that sets all this itself, and that level's rules. */
 function shipped(own: Own): { file: string; settings: ReturnType<typeof resolveLevel> } {
   const folder = mkdtempSync(join(tmpdir(), 'geometry-'))
   const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8')) as Game
@@ -99,7 +99,7 @@ for (const [what, own] of CASES)
       await page.goto(`file://${file}`)
       await expect(cards(page).first()).toBeVisible()
       const { places } = layoutIn({ width, height, safe: 0 }, settings)
-      // where they are laid, however they move on the way there
+      // their final places, however they move on the way there
       const laid = await cards(page).evaluateAll((cards) =>
         (cards as HTMLElement[]).map(({ offsetLeft: x, offsetTop: y, offsetWidth: w, offsetHeight: h }) => ({
           x,
@@ -111,7 +111,7 @@ for (const [what, own] of CASES)
       expect(laid, `${width} × ${height}`).toEqual(
         places.filter((_, cell) => !gaps.has(cellName(cell, settings.board.columns))),
       )
-      // nothing around the table is cut
+      // nothing around the table is cut off
       const cut = await page
         .locator('.lt-head, .lt-foot, .lt-seat')
         .evaluateAll((boxes) =>

@@ -12,7 +12,7 @@ export async function expectNoViolations(page: Page): Promise<void> {
         run(): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>
       }
     }
-    // what is still moving has no colour of its own yet
+    // what is still moving has no settled colour yet
     await Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined)))
     const { violations } = await axe.run()
     return violations.map(
@@ -28,7 +28,7 @@ export const cards = (page: Page | Locator, name?: RegExp): Locator =>
   page.getByRole('gridcell').getByRole('button', { name })
 export const card = (page: Page | Locator, cell: number): Locator =>
   page.getByRole('grid').locator(`[data-cell="${cell}"]`)
-/** Cards by what their names say: those that lie face down, that this turn has turned up, that are matched or taken. */
+/** Cards by their names: face down, turned up in this turn, matched or taken. */
 export const down = (page: Page | Locator): Locator => cards(page, /, face down$/)
 export const up = (page: Page | Locator): Locator =>
   cards(page, /^[A-Z]+\d+, (?!face down$|taken$)(?!.*, matched$)/)
@@ -46,7 +46,7 @@ export const phase = (page: Page): Locator => page.getByRole('note', { name: 'Ph
 /** The board of Deal, seen from above. */
 export const boardAbove = (page: Page): Locator => page.getByRole('group', { name: 'The board from above' })
 
-/** Keeps, from now on, the last accessible name with which each card lay face up; a look may be short. */
+/** Records, from now on, the last accessible name of each card while it was face up; a look may be short. */
 async function watchCards(page: Page): Promise<void> {
   await page.evaluate(() => {
     const seen: Record<string, string> = {}
@@ -60,7 +60,7 @@ async function watchCards(page: Page): Promise<void> {
   })
 }
 
-/** What a card showed when it was turned, as its accessible name said it: "B2, Old key" gives "Old key". */
+/** What a card showed when it was turned, from its accessible name: "B2, Old key" gives "Old key". */
 async function shown(page: Page, cell: number): Promise<string> {
   const read = (): Promise<string | undefined> =>
     page.evaluate((at) => (window as unknown as { seen: Record<string, string> }).seen[at], cell)
@@ -89,7 +89,7 @@ export const byKeys =
   }
 
 /**
- * Plays the open board to the win by remembering what the cards show. `twinOf` says what belongs to what is shown;
+ * Plays the open board to the win by remembering what the cards show. `twinOf` gives the twin of what is shown;
  * for identical pairs that is the same.
  */
 export async function playToTheWin(
@@ -105,7 +105,7 @@ export async function playToTheWin(
   const unseen = [...cells]
   let left = cells.length
   const settled = async (): Promise<void> => {
-    // first the cards must be seen to be turned: else none is up only because none is yet
+    // first the cards must be seen to be turned: otherwise none is up just because none is yet
     await expect(down(page)).toHaveCount(left)
     await expect(up(page)).toHaveCount(0)
   }
@@ -149,7 +149,7 @@ export async function playToTheWin(
   }
 }
 
-/** Opens a demo game's station and waits until it stands. */
+/** Opens a demo game's station and waits until it is ready. */
 export async function openStation(page: Page, path: string, game = 'clockmakers-drawer'): Promise<void> {
   await page.goto(`/games/${game}/${path}`)
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
@@ -171,7 +171,7 @@ export async function drag(page: Page, from: Locator, to: Locator): Promise<void
   await page.mouse.move(a.x + a.width / 2, a.y + a.height / 3)
   await page.mouse.down()
   await page.mouse.move(a.x + a.width / 2 + 6, a.y + a.height / 3 + 6, { steps: 3 })
-  // what lies between makes way with a motion of its own, and nothing is taken in the meantime
+  // the elements between move aside with an animation, and nothing is accepted in the meantime
   for (let i = 0; i < 4; i++) {
     await page.mouse.move(b.x + b.width * 0.7, b.y + b.height * 0.7 + i, { steps: 8 })
     await page.evaluate(() =>
@@ -187,23 +187,23 @@ export async function type(page: Page, name: string, value: string): Promise<voi
   await field.press('Enter')
 }
 
-/** Puts a rule into the story that is off, from the menu of its paragraph. */
+/** Adds a rule that is off to the story, from the menu of its paragraph. */
 export async function addRule(page: Page, about: string, name: string): Promise<void> {
   await page.getByRole('button', { name: `and… more about ${about}`, exact: true }).click()
   await page.getByRole('menuitem', { name, exact: true }).click()
 }
 
-/** The pairs that lie on the light table. */
+/** The pairs on the light table. */
 export const tiles = (page: Page): Locator => page.getByRole('listbox', { name: 'Pairs' }).getByRole('option')
 
-/** A choice in a sentence; its name says what is chosen too. */
+/** A choice in a sentence; its name includes the current value. */
 export const choice = (page: Page | Locator, name: string, words?: string): Locator =>
   page.getByRole('combobox', {
     name: words === undefined ? new RegExp(`^${name}: `) : `${name}: ${words}`,
     exact: true,
   })
 
-/** Takes one of the words that a choice offers. */
+/** Selects one of the options of a choice. */
 export async function choose(page: Page, name: string, words: string): Promise<void> {
   await choice(page, name).click()
   await page
@@ -215,7 +215,7 @@ export async function choose(page: Page, name: string, words: string): Promise<v
 /** One of them, by its whole name. */
 export const tile = (page: Page, name: string): Locator => page.getByRole('option', { name, exact: true })
 
-/** The game file as the Ship station hands it out. */
+/** The game file that the Ship station gives. */
 export async function gameOf(page: Page) {
   await page.getByRole('link', { name: 'Ship' }).click()
   const { path } = await downloadOf(page, () =>

@@ -10,7 +10,7 @@ import { HOSTILE } from '../src/core/testing/hostile.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
 import { cards } from './helpers.ts'
 
-/** Images that would take a browser with them, one for each bound, with the words by which each is refused. */
+/** Images that would crash a browser, one for each bound, with the words by which each is refused. */
 const IMAGES: { name: string; type: string; bytes: Buffer; refused: RegExp }[] = [
   ...Object.entries(HOSTILE).map(([name, [markup, refused]]) => ({
     name,
@@ -42,7 +42,7 @@ function gameOf(src: string, id = 'hostile', title = 'Hostile'): any {
 test('the command line refuses a game with any of them, by the place of the image', () => {
   const path = join(mkdtempSync(join(tmpdir(), 'hostile-')), 'hostile.game.json')
   const out = { print: () => undefined, tell: () => undefined }
-  /** What the command says before it ends with 2. */
+  /** The command's message before it exits with 2. */
   const refusal = (): string => {
     try {
       return `taken: ${check(path, {}, out)}`
@@ -57,7 +57,7 @@ test('the command line refuses a game with any of them, by the place of the imag
     expect(message).toMatch(image.refused)
     expect(message.length).toBeLessThan(400)
   }
-  // the last one once more as a process, as users call it
+  // the last one once more as a process, as users run it
   const { status, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'check', path], {
     encoding: 'utf8',
     timeout: 20_000,
@@ -75,7 +75,7 @@ test('the shelf refuses files with any of them, and answers throughout', async (
       buffer: Buffer.from(JSON.stringify(gameOf(srcOf(image)))),
     })
     await expect(page.getByRole('alert').getByText(image.refused).last()).toBeVisible()
-    // a page that is held up gives no frame
+    // a blocked page gives no frame
     await page.evaluate(() => new Promise(requestAnimationFrame))
   }
   await expect(page.getByRole('article')).toHaveCount(3)
@@ -92,7 +92,7 @@ test('games that were kept with them before open with signs in their place, and 
   await page.goto('/')
   const boxes = page.getByRole('article')
   await expect(boxes).toHaveCount(IMAGES.length)
-  // the names of the pairs stand in for their faces, on every box
+  // the names of the pairs replace their faces, on every box
   await expect(boxes.getByText('Cog', { exact: true })).toHaveCount(IMAGES.length)
   await expect(boxes.locator('img[src^="data:"]')).toHaveCount(0)
   await boxes
@@ -111,7 +111,7 @@ test('games that were kept with them before open with signs in their place, and 
 })
 
 test('an image that fails gives way to its name, in the shipped page too', async ({ page }) => {
-  // right by its header, and torn behind it
+  // right by its header, and damaged after it
   const torn = srcOf({ type: 'png', bytes: Buffer.from(pngOf(40, 40)) })
   await page.goto('/')
   await page.getByLabel('Game files').setInputFiles({
@@ -148,7 +148,7 @@ test('a shelf whose last drawing stopped the browser draws signs until it is ask
   })
   const box = page.getByRole('article').filter({ hasText: 'Seals' })
   await expect(box.locator('img[src^="data:"]')).toHaveCount(3)
-  // what a browser leaves that was ended while it drew them
+  // what a browser leaves behind that was ended while it drew them
   await page.route('**/note', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
   await page.goto('/note')
   await page.evaluate(() => localStorage.setItem('lucky-twin/drawing', JSON.stringify(['seals 1'])))

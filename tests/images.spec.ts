@@ -38,7 +38,7 @@ test.describe('images', () => {
       ])
     const dialog = page.getByRole('dialog', { name: 'Images' })
     await expect(
-      dialog.getByText('5 pairs from 6 images; 1 came twice and are taken once; 1 made smaller'),
+      dialog.getByText('5 pairs from 6 images; 1 came twice and were taken once; 1 made smaller'),
     ).toBeVisible()
     await dialog.getByLabel(/Make related pairs of 2 images/).check()
     await expectNoViolations(page)
@@ -157,7 +157,7 @@ test.describe('images', () => {
   test('each file that cannot be used is told with its reason, and the others are kept', async ({ page }) => {
     await openStation(page, 'deck')
     const good = png(16, 16)
-    // the head of a PNG of 80 megapixels, and nothing behind it
+    // the header of a PNG of 80 megapixels, and nothing after it
     const vast = Buffer.from(good)
     vast.writeUInt32BE(10_000, 16)
     vast.writeUInt32BE(8_000, 20)
@@ -263,7 +263,7 @@ test.describe('a sheet', () => {
     await count(24)
     await pressButton(page, 'none')
     await count(0)
-    // a box takes all that it touches, as it began on one that was left out
+    // a box takes all that it touches, since it began on one that was left out
     const box = async (from: Locator, to: Locator): Promise<void> => {
       const [a, b] = [(await from.boundingBox())!, (await to.boundingBox())!]
       await page.mouse.move(a.x + 8, a.y + 8)
@@ -275,7 +275,7 @@ test.describe('a sheet', () => {
     await count(6)
     await expect(tile(2, 3)).toBeChecked()
     await expect(tile(3, 3)).not.toBeChecked()
-    // begun on one that is taken, it leaves out
+    // begun on one that is taken, it leaves them out
     await box(tile(1, 3), tile(2, 3))
     await count(4)
     await pressButton(page, 'the others')

@@ -122,7 +122,7 @@ test('a second tab follows the first', async ({ page, context }) => {
 test('two tabs that edit at once never overwrite each other in silence', async ({ page, context }) => {
   await openStation(page, 'rules')
   const other = await context.newPage()
-  // this tab hears nothing of the other, so only the check at the save can stop it
+  // this tab does not hear the other, so only the check at the save can stop it
   await other.addInitScript(() => Reflect.deleteProperty(window, 'BroadcastChannel'))
   await openStation(other, 'rules')
   await title(page).fill('From the one')
@@ -181,7 +181,7 @@ test('a refused storage says so, and the game can be saved as a file', async ({ 
 })
 
 test('a full storage says so, keeps the work, and offers the file', async ({ page }) => {
-  // no quota that a test can set reaches IndexedDB here, so the browser's own error is raised in its place
+  // no quota that a test can set reaches IndexedDB here, so the browser's own error is thrown in its place
   await page.addInitScript(() => {
     const put = IDBObjectStore.prototype.put
     IDBObjectStore.prototype.put = function (...args: Parameters<typeof put>) {
@@ -192,7 +192,7 @@ test('a full storage says so, keeps the work, and offers the file', async ({ pag
   await openStation(page, 'rules')
   await page.evaluate(() => Object.assign(window, { full: true }))
   await retitle(page, 'Too much')
-  await expect(page.getByText('This browser did not keep the last changes')).toBeVisible()
+  await expect(page.getByText('This browser did not save the last changes')).toBeVisible()
   const { path } = await downloadOf(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   expect(JSON.parse(readFileSync(path, 'utf8')).title).toBe('Too much')
   await page.evaluate(() => Reflect.deleteProperty(window, 'full'))
@@ -257,7 +257,7 @@ test.describe('own images in the browser', () => {
     await expect(seals(page)).toHaveCount(0)
     await page.reload()
     await expect(page.getByRole('article')).toHaveCount(3)
-    // those in the bin show it still
+    // those in the bin still show it
     expect(await demos(page)).toBe(before + 1)
     await pressButton(page, 'The shelf')
     await page.getByRole('menuitem', { name: 'The bin, 2 games' }).click()

@@ -8,7 +8,7 @@ import { openStation } from './helpers.ts'
 
 /* What is told of time here holds where a browser has the machine to itself: nothing else is tested meanwhile. */
 
-/** A browser whose profile lies in this folder, and is locked by its process: chromium itself. */
+/** A browser whose profile is in this folder, and is locked by its process: chromium itself. */
 async function launchIn(
   folder: string,
   options: Parameters<typeof chromium.launchPersistentContext>[1],
@@ -49,8 +49,8 @@ test('a browser killed while a key is held down has lost half a second at most, 
   const launch = () =>
     launchIn(folder, { ...info.project.use.launchOptions, executablePath: CHROMIUM, baseURL })
   const limitOf = (page: Page) => page.getByRole('spinbutton', { name: 'Time limit', exact: true })
-  // each press is an edit; when it was made is noted once the page has taken it. The first is what
-  // stood there before: it is what is kept when the browser is killed right after its first press
+  // each press is an edit; its time is recorded once the page has taken it. The first entry is the
+  // initial state: it is what remains if the browser is killed right after its first press
   let edits: { value: string; at: number }[] = []
   let killed = 0
   for (let kill = 0; kill <= KILLS; kill++) {
@@ -60,7 +60,7 @@ test('a browser killed while a key is held down has lost half a second at most, 
     const limit = limitOf(page)
     await expect(limit).toBeVisible()
     if (edits.length) {
-      // what was kept is one of the edits; the first that was not is lost since then
+      // the saved state is one of the edits; the first one after it has been lost since then
       const before = await limit.inputValue()
       const kept = edits.findLastIndex(({ value }) => value === before)
       expect(kept, `${before} of ${edits.map(({ value }) => value).join(' ')}`).toBeGreaterThanOrEqual(0)

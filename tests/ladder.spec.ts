@@ -89,7 +89,7 @@ test.describe('the ladder, made at once', () => {
     const dialog = page.getByRole('dialog', { name: 'Make a ladder' })
     await typeWithin(dialog, 'How many levels', '3')
     await choose(page, 'Limits', 'a limit for so many wins')
-    await choose(page, 'Rule that is solved for', 'lives')
+    await choose(page, 'Rule to solve for', 'lives')
     await typeWithin(dialog, 'Wins of 100, the easiest', '80')
     const made = dialog.getByRole('list', { name: 'Preview of the ladder' }).getByRole('listitem')
     await expect(made.getByText(/of 100 win$/)).toHaveCount(3)
@@ -101,7 +101,7 @@ test.describe('the ladder, made at once', () => {
       expect(clock.mode).toBe('off')
       expect(limits.lives).toBeGreaterThan(0)
     }
-    // so many everyday players win the last one as was asked for, by the command line too
+    // as many everyday players win the last one as was asked for, by the command line too
     const told = winsOf(await gameOf(page), levels.at(-1).id)
     expect(told).toBeGreaterThan(55)
     expect(told).toBeLessThan(85)
@@ -176,7 +176,7 @@ test('a station keeps the house rules open, and Play says which level it plays',
   await expect(cards(page)).toHaveCount(12)
   await page.getByRole('link', { name: 'Rules', exact: true }).click()
   await expect(openRung(page)).toContainText('House rules')
-  // what is set now is said by the house
+  // from now on the house rules decide
   await type(page, 'Look time of a miss', '1.4')
   const { house, levels } = await gameOf(page)
   expect([house.turn.missLook, levels[0].turn?.missLook]).toEqual([1400, undefined])

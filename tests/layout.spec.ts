@@ -17,7 +17,7 @@ const value = (page: Page, name: string): Locator => page.getByRole('spinbutton'
 const handle = (page: Page, name: RegExp): Locator => boardAbove(page).getByRole('button', { name })
 const corner = (page: Page): Locator => handle(page, /^Size of the cards: \d/)
 
-/** Drags a handle by so many px of the page. */
+/** Drags a handle by this many px of the page. */
 async function pull(page: Page, from: Locator, x: number, y: number): Promise<void> {
   const box = (await from.boundingBox())!
   const [startX, startY] = [box.x + box.width / 2, box.y + box.height / 2]
@@ -39,7 +39,7 @@ test('cards of one size, the room between them and where the board stands are se
   await type(page, 'Room between rows', '10')
   await expect(corner(page)).toHaveAccessibleName('Size of the cards: 80 × 100 px; arrow keys change it')
 
-  // the corner by hand: one step to undo, however many px it took
+  // the corner by hand: one undo step, however many px it took
   await pull(page, corner(page), 12, -20)
   await expect(value(page, 'Width of a card')).toHaveValue('92 px')
   await expect(value(page, 'Height of a card')).toHaveValue('80 px')
@@ -119,7 +119,7 @@ test('a board that can be touched upright and not across is found, and mended wi
   await openStation(page, 'deal/bench')
   await type(page, 'Rows', '7')
   await type(page, 'Columns', '4')
-  const found = page.getByText(/on a phone held across, 780 × 360 px, a card is \d+ px; 44 can be touched/)
+  const found = page.getByText(/on a phone held sideways, 780 × 360 px, a card is \d+ px; a finger needs 44/)
   await expect(found).toBeVisible()
   await page.getByRole('button', { name: /^\d+ × \d+$/ }).click()
   await expect(found).toBeHidden()
@@ -151,7 +151,7 @@ test.describe('copies', () => {
 
   test('so many pairs of each are chosen on the faces, and their sum is told', async ({ page }) => {
     await openStation(page, 'deal/bench')
-    await choose(page, 'Whether pairs repeat', 'each as often as I say')
+    await choose(page, 'Whether pairs repeat', 'each as often as I choose')
     await expect(page.getByText('The counts add up to 8 pairs, as many as the board takes.')).toBeVisible()
     await pressButton(page, 'Say how many pairs of each')
     const dialog = page.getByRole('dialog', { name: 'How many pairs of each' })
@@ -173,7 +173,7 @@ test.describe('copies', () => {
   })
 })
 
-test.describe('deals to take along', () => {
+test.describe('deals to export', () => {
   test('one as a line of JSON is copied: the deal that is seen', async ({ page, context }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write'])
     await openStation(page, 'deal/bench')
@@ -187,7 +187,7 @@ test.describe('deals to take along', () => {
 
   test('many as CSV and as grids are downloaded', async ({ page }) => {
     await openStation(page, 'deal/bench')
-    await type(page, 'How many deals to take', '25')
+    await type(page, 'How many deals to export', '25')
     await choose(page, 'Form of the deals', 'CSV')
     const csv = await downloadOf(page, () => pressButton(page, 'Save the deals'))
     expect(csv.name).toBe('the-clockmakers-drawer-bench-deals.csv')

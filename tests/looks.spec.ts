@@ -13,7 +13,7 @@ function png(width: number, height: number): Buffer {
 }
 const lit = (page: Page) => page.locator('.lt-piece.lt-lit')
 
-/** Presses twin after twin; the board lies in order. */
+/** Presses twin after twin; the board is in order. */
 async function match(page: Page, turns: readonly number[]): Promise<void> {
   for (const turn of turns) {
     await card(page, 2 * turn).click()
@@ -22,11 +22,9 @@ async function match(page: Page, turns: readonly number[]): Promise<void> {
   }
 }
 
-test('an image behind the cards is chosen, told in words, and comes to light as they leave', async ({
-  page,
-}) => {
+test('an image behind the cards is chosen, told in words, and appears as they leave', async ({ page }) => {
   await openStation(page, 'rules/bench')
-  // it is played quickly, however slow the machine
+  // it is played fast, however slow the machine
   await choose(page, 'Clock', 'counts up')
   await addRule(page, 'how it looks', 'a picture behind the cards')
   await expect(choice(page, 'Behind the cards', 'a picture of the library')).toBeFocused()
@@ -35,17 +33,17 @@ test('an image behind the cards is chosen, told in words, and comes to light as 
     .setInputFiles({ name: 'night bridge.png', mimeType: 'image/png', buffer: png(1800, 900) })
   await expect(page.getByText('night bridge.png is made smaller')).toBeVisible()
   const words = page.getByLabel('What the picture behind shows, in words')
-  const missing = page.getByText('the picture behind the cards has no words for those who cannot see it')
+  const missing = page.getByText('the picture behind the cards has no alt text')
   await expect(missing).toBeVisible()
   await expect(words).toBeFocused()
   await words.fill('A bridge at night')
   await words.press('Enter')
   await expect(missing).toBeHidden()
-  await expect(page.getByText('comes to light when the game is won')).toBeVisible()
-  await choose(page, 'What becomes of twins', 'leave the board')
-  await expect(page.getByText('comes to light as twins leave')).toBeVisible()
+  await expect(page.getByText('appears when the game is won')).toBeVisible()
+  await choose(page, 'What happens to twins', 'leave the board')
+  await expect(page.getByText('appears as twins leave')).toBeVisible()
   await expectNoViolations(page)
-  // own images that lie behind the cards alone: they make a zip worth while
+  // own images that are only behind the cards: they make a zip worth while
   await page.getByRole('link', { name: 'Ship' }).click()
   await expect(page.getByRole('button', { name: 'With images as a zip' })).toBeVisible()
 
@@ -56,7 +54,7 @@ test('an image behind the cards is chosen, told in words, and comes to light as 
   await expect(lit(page)).toHaveCount(0)
   await match(page, [0, 1])
   await expect(lit(page)).toHaveCount(4)
-  // what is seen there is the part of the picture that lies there, and no more
+  // a piece shows the part of the picture at its place, and no more
   const [piece, place] = await Promise.all([lit(page).first().boundingBox(), card(page, 0).boundingBox()])
   expect(piece!.x).toBeLessThanOrEqual(place!.x)
   expect(piece!.width - place!.width).toBeLessThan(14)
@@ -128,7 +126,7 @@ test('a ready look sets the table, the cards and how they move, and can be undon
   await choose(page, 'The look', 'like the boiler room')
   await expect(choice(page, 'How cards flip', 'tip over upwards')).toBeVisible()
   await expect(choice(page, 'How cards are dealt in', 'all at once')).toBeVisible()
-  await choose(page, 'How cards flip', 'melt from one side into the other')
+  await choose(page, 'How cards flip', 'fade from one side into the other')
   await expect(choice(page, 'The look', 'its own way')).toBeVisible()
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   const player = page.getByRole('region', { name: "The Clockmaker's Drawer", exact: true })
@@ -152,9 +150,9 @@ test('two cards try the turn: a match and a miss by turns, as the rules are now,
   await expect(tried.locator('.lt-card[data-state="matched"]')).toHaveCount(2)
   await expect(tried.getByText('a miss')).toBeVisible()
   await expect(tried.locator('.lt-card[data-judged="miss"]')).toHaveCount(2)
-  // the hand on the strip goes along
+  // the pointer on the strip follows
   await expect(page.locator('.hand:visible')).toHaveCount(1)
-  await choose(page, 'What becomes of twins', 'leave the board')
+  await choose(page, 'What happens to twins', 'leave the board')
   await expect(tried.locator('.lt-card[data-state="gone"]')).toHaveCount(2)
   await choose(page, 'Speed', 'at quarter speed')
   await expect(tried.locator('.lt-player')).toHaveAttribute('style', /--lt-turn: 1080ms/)

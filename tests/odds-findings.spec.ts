@@ -57,7 +57,7 @@ test('a level that is easier than the one before is a finding, with a way out', 
   await mend.click()
   await expect(mend).toBeHidden()
   await expect(openRung(page)).not.toContainText('2:30')
-  // steps by keys in quick succession are one step to undo
+  // steps by keys in quick succession are one undo step
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
   await expect(openRung(page)).toContainText('1:50')
@@ -86,7 +86,7 @@ test('the band that is wanted is dragged at its ends, and moved by keys; turns a
   await end.press('End')
   await expect(end).toHaveAttribute('aria-valuetext', '100 of 100')
   await expectNoViolations(page)
-  await choose(page, 'What is seen', 'turns of a game')
+  await choose(page, 'What the chart shows', 'turns of a game')
   await expect(end).toHaveCount(0)
   await expect(
     page.getByRole('img', { name: /^Up the ladder: turns of a game\. .*Perfect: Warm-up 6, / }),

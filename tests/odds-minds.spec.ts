@@ -12,7 +12,7 @@ import { test } from './test.ts'
 
 test('a mind of its own is copied, edited, read from a file, and kept in the game', async ({ page }) => {
   await openStation(page, 'odds/warm-up')
-  await page.getByRole('button', { name: 'Keen: look at it, or edit it' }).click()
+  await page.getByRole('button', { name: 'Keen: view or edit' }).click()
   const slip = page.getByRole('dialog')
   await expect(
     slip.getByRole('list', { name: 'The same eight cards, turn by turn' }).getByRole('listitem').first(),
@@ -53,13 +53,13 @@ test('a mind of its own is copied, edited, read from a file, and kept in the gam
   await expect(slip.getByRole('textbox', { name: 'Name of the mind' })).toHaveValue('Tick')
   await slip.getByRole('button', { name: 'Add it to this game' }).click()
   await expect(mindCard(page, 'Tick')).toBeVisible()
-  await page.getByRole('button', { name: 'Tick: look at it, or edit it' }).click()
+  await page.getByRole('button', { name: 'Tick: view or edit' }).click()
   await slip.getByRole('button', { name: 'Remove it' }).click()
   await expect(mindCard(page, 'Tick')).toHaveCount(0)
   await page.keyboard.press('Control+z')
   await expect(mindCard(page, 'Tick')).toBeVisible()
 
-  // where the only ones that play are of another game, an everyday one does
+  // if the only ones switched on belong to another game, an everyday one plays
   for (const name of ['Perfect', 'Keen', 'Everyday', 'Fleeting']) await mindCard(page, name).click()
   await openStation(page, 'odds', 'signal-room')
   await expect(winsOf(page, 'Everyday')).toBeVisible()
@@ -78,7 +78,7 @@ test('a mind is fitted to records that are dropped here, and plays', async ({ pa
     dialog.getByText(/^1 record is used; \d+ turns? tells? what was remembered: too few, 30 are needed/),
   ).toBeVisible()
   await expect(use).toBeDisabled()
-  // one of another game, and one that is none, are named and left out
+  // one of another game, and one that is not a record, are named and left out
   await choose.setInputFiles([
     ...records.slice(1),
     fileOf(
@@ -88,12 +88,14 @@ test('a mind is fitted to records that are dropped here, and plays', async ({ pa
     ),
     fileOf('none.play.json', '{', 'application/json'),
   ])
-  await expect(dialog.getByText(/^24 records are used; \d+ turns tell what was remembered\./)).toBeVisible()
+  await expect(dialog.getByText(/^24 records are used; \d+ turns show what was remembered\./)).toBeVisible()
   await dialog.getByText('2 left out').click()
   await expect(dialog.getByText('other.play.json: a record of "signal-room"')).toBeVisible()
   await expect(dialog.getByText(/^none.play.json: .*JSON/)).toBeVisible()
-  await expect(dialog.getByRole('table', { name: 'Taken, by how long ago the twin was seen' })).toBeVisible()
-  // each row's interval is drawn where it is said to lie
+  await expect(
+    dialog.getByRole('table', { name: 'Twins found, by how long ago they were seen' }),
+  ).toBeVisible()
+  // each row's interval is drawn at its values
   const bars = dialog.getByRole('img', { name: / % to / })
   for (const bar of await bars.all()) {
     const [low, high] = (await bar.getAttribute('aria-label'))!.match(/\d+/g)!.map(Number)
@@ -149,7 +151,7 @@ test('what was played in Play is fitted as well, but not what a mind was watched
   await page.getByRole('tab', { name: 'Tapes and checks' }).click()
   const tapes = page.getByRole('list', { name: 'Kept tapes' }).getByRole('listitem')
   await expect(tapes).toHaveText([/Warm-up, by perfect, 6 turns/])
-  // a tape stays, also that which lies on the table
+  // a tape stays, including the one on the table
   await page.getByRole('link', { name: 'Odds', exact: true }).click()
   await played(page)
   await page.getByRole('button', { name: 'Fit one…' }).click()

@@ -49,7 +49,7 @@ test('minds play the open level as they do on the command line, and are switched
   await page.reload()
   await played(page)
   await expect(mindCard(page, 'No memory')).toHaveAttribute('aria-pressed', 'true')
-  // one mind is always left
+  // one mind always stays on
   for (const name of ['Perfect', 'Keen', 'Everyday', 'No memory']) await mindCard(page, name).click()
   await expect(mindCard(page, 'No memory')).toHaveAttribute('aria-pressed', 'true')
 })
@@ -86,7 +86,7 @@ test('the limit is dragged and moved by keys, and the shares follow', async ({ p
   await page.mouse.move(line.x + line.width / 2, line.y + 60)
   await page.mouse.down()
   await page.mouse.move(line.x - 150, line.y + 60, { steps: 5 })
-  // while it is held the level is as it was
+  // while it is held the level is unchanged
   await expect.poll(() => winsOf(page, 'Fleeting').innerText()).not.toBe(before)
   await expect(openRung(page)).toContainText('1:10')
   const shown = await limit(page).getAttribute('aria-valuetext')
@@ -94,7 +94,7 @@ test('the limit is dragged and moved by keys, and the shares follow', async ({ p
   await page.mouse.up()
   await played(page)
   await expect(limit(page)).toHaveAttribute('aria-valuetext', shown!)
-  // the games that are really played come to the same
+  // games really played give the same
   await expect.poll(async () => (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]).toBe(there)
   await expect(openRung(page)).toContainText(shown!)
   await limit(page).focus()
@@ -122,12 +122,12 @@ test('the sentence solves for a rule, and sets it on the level or in the house r
   await expect(limit(page)).toHaveAttribute('aria-valuetext', value)
   await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
   await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
-  await choose(page, 'Rule that is solved for', 'look time of a miss')
+  await choose(page, 'Rule to solve for', 'look time of a miss')
   await choose(page, 'Where it is set', 'in the house rules')
   await expect(set).toBeEnabled()
   await set.click()
   expect((await gameNow(page)).house.turn.missLook).not.toBe(1000)
-  // what cannot be had is said, and why
+  // the impossible is explained
   await page.getByRole('link', { name: /^Warm-up/ }).click()
   await played(page)
   await expect(solved).toContainText('This rule changes nothing here')
@@ -148,7 +148,7 @@ test('figures that are out of date are counted again by themselves, or when aske
   await page.getByRole('link', { name: 'Odds', exact: true }).click()
   await played(page)
   await expect(winsOf(page, 'Fleeting')).toContainText('lives')
-  // undone here, the figures stay, and say that they are old
+  // undone here, the figures stay, marked as old
   await page.keyboard.press('Control+z')
   await page.keyboard.press('Control+z')
   await expect(page.getByText('the rules have changed')).toBeVisible()
@@ -170,7 +170,7 @@ test('the kindest and the hardest deal are played or fixed', async ({ page }) =>
   await deals.getByRole('button', { name: 'Always deal it' }).first().click()
   await expect(deals).toBeHidden()
   expect((await gameNow(page)).levels[0].deal.seed).toEqual({ fixed: seed })
-  // where it is always the same deal, none is kinder
+  // if it is always the same deal, none is kinder
   await expect(deals).toBeHidden()
   await page.getByRole('link', { name: 'Deal', exact: true }).click()
   await expect(choice(page, 'When the seed changes', 'always this one')).toBeVisible()
@@ -195,7 +195,7 @@ test('by keys alone: a mind is switched on, the limit moved, a value solved for 
 }) => {
   await openStation(page, 'odds/bench')
   await played(page)
-  /** Goes on with Tab till this has the keyboard. */
+  /** Presses Tab until this has the focus. */
   const reach = async (name: RegExp, role: 'button' | 'slider' | 'combobox' | 'spinbutton') => {
     const wanted = page.getByRole(role, { name }).first()
     await expect(async () => {

@@ -10,7 +10,7 @@ const KEYS = SECTIONS.flatMap((section) =>
 )
 type Changes = { [S in keyof Settings]?: Partial<Settings[S]> }
 
-/** The clockmaker's game with one level that says every key itself, as the house rules do. */
+/** The clockmaker's game with one level that sets every key itself, to the values of the house rules. */
 function everyKeyOwn(changes: Changes): string {
   const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
   const settings = Object.fromEntries(
@@ -29,7 +29,7 @@ function everyKeyOwn(changes: Changes): string {
     checks: [],
   })
 }
-/** What can be given back to the house rules at a station. */
+/** What can be returned to the house rules at a station. */
 async function tabsAt(page: Page, station: string): Promise<string[]> {
   await page.getByRole('navigation', { name: 'Stations' }).getByRole('link', { name: station }).click()
   await expect(

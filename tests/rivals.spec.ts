@@ -42,7 +42,7 @@ function shipped(
   const deal = JSON.parse(run('deal', game, '--level', file.levels[0].id, '--seed', 'tick-1')).cells
   return { url: `${pathToFileURL(html).href}?seed=tick-1`, size: readFileSync(html).length, deal }
 }
-/** Two cells that lie face down and do not match. */
+/** Two cells that are face down and do not match. */
 async function missOf(page: Page, deal: (string | null)[]): Promise<[number, number]> {
   const cells = await down(page).evaluateAll((all) =>
     all.map((one) => Number((one as HTMLElement).dataset.cell)),
@@ -51,7 +51,7 @@ async function missOf(page: Page, deal: (string | null)[]): Promise<[number, num
   const other = cells.slice(1).find((cell) => pairOf(cell) !== pairOf(cells[0]!))
   return [cells[0]!, other ?? cells[1]!]
 }
-/** Presses a turn that misses wherever that can be, whenever it is Ann's, till the game is over. */
+/** Plays a miss wherever that is possible, whenever it is Ann's turn, until the game is over. */
 async function playBadly(page: Page, deal: (string | null)[]): Promise<void> {
   const result = page.getByRole('dialog', { name: /has won$|share the win$/ })
   const mine = seats(page).first().filter({ hasText: '(your turn)' })
@@ -92,7 +92,7 @@ test('a seat is given to a mind in Rules, which plays it in Play at its own pace
   await choose(page, 'Who is player 2', 'the mind everyday')
   await expect(page.getByRole('textbox', { name: 'Name of player 2' })).toHaveValue('Everyday')
   await page.getByRole('combobox', { name: /^Who is player 1: / }).click()
-  // somebody has to be there to play
+  // at least one person has to play
   await expect(page.getByRole('listbox', { name: /^Who is player 1: / }).getByRole('option')).toHaveText([
     'a person',
   ])
@@ -108,7 +108,7 @@ test('a seat is given to a mind in Rules, which plays it in Play at its own pace
   await card(page, 0).click()
   await card(page, 2).click()
   await expect(seats(page).nth(1)).toContainText('Everyday (plays now)')
-  // its turn is on the tape like any other, and then it is the person's again
+  // its turn is on the tape like any other, and then it is the person's turn again
   const tape = page.getByRole('list', { name: 'Tape' }).getByRole('button')
   await expect(tape.nth(2)).toBeVisible()
   await expect(page.getByText(/Player 1 has the next turn\./)).toBeAttached()
@@ -147,7 +147,7 @@ test('the button that turns missed cards back is there for a person alone', asyn
   await expect(up(page)).toHaveCount(2)
   // asked once: a little later the mind has turned them back
   expect(await turnBack.isVisible()).toBe(false)
-  // the mind turns them back itself; what it misses then is Ann's to turn back
+  // the mind turns its own back itself; its misses then are Ann's to turn back
   await turnBack.click()
   await expect(seats(page).first()).toContainText('Ann (your turn)')
   await expect(up(page)).toHaveCount(0)
@@ -201,7 +201,7 @@ test('a mind is watched on the table of Play: the game that Odds counted, on the
   await openStation(page, 'odds/warm-up')
   await page.getByRole('button', { name: 'Watch Perfect play' }).click()
   await expect(page.getByRole('textbox', { name: 'seed' })).toHaveValue('odds-1')
-  // step by step it presses, and time stands in between
+  // step by step it presses, and time stands still in between
   await expect(async () => {
     await page.getByRole('button', { name: 'Next', exact: true }).click()
     await expect(phase(page)).toContainText('one card up', { timeout: 300 })

@@ -21,7 +21,7 @@ test('look times are changed on the strip by keys and by dragging, and the sente
   await expect.poll(async () => parseFloat(await number.inputValue())).toBeLessThan(1.5)
   await page.keyboard.press('Home')
   await expect(number).toHaveValue('0.0 s')
-  // a look of nothing is not read, but where a level takes back what the house rules say
+  // a look of no time is not shown, unless a level switches off what the house rules have
   await page.getByRole('link', { name: /^House rules/ }).click()
   await edge.focus()
   await page.keyboard.press('Home')
@@ -37,7 +37,7 @@ test('a clock that cannot be met is told with the nearest that can, one press aw
   await limit.press('Enter')
   await expect(page.getByText('even perfect luck takes longer than the clock')).toBeVisible()
   await page.getByRole('button', { name: /on the clock: wins 9 of 10$/ }).click()
-  // a perfect memory that takes its time needs much more than luck at once
+  // a perfect memory that takes its time needs much more than pure luck
   await expect(limit).toHaveValue(/^0:(3|4|5)\d$/)
   await expect(page.getByText('even perfect luck takes longer than the clock')).toBeHidden()
 })
@@ -80,7 +80,7 @@ test('a rule that is off is not read, is put in by name, and is taken back at no
   await page.getByRole('button', { name: 'Undo', exact: true }).click()
   await expect(luck).toHaveValue('50')
 
-  // what the house rules say and a level takes back is told there
+  // what the house rules have and a level switches off is shown there
   await page.getByRole('link', { name: /^House rules/ }).click()
   await addRule(page, 'limits', 'lives')
   await page.getByRole('link', { name: /^Cabinet/ }).click()
@@ -112,7 +112,7 @@ test('what a level says itself is read even where it does nothing, and can be gi
   await page.getByRole('button', { name: /^Time limit: own/ }).click()
   await expect(page.getByText('without effect')).toHaveCount(0)
   await expect(page.getByRole('button', { name: /^Time limit: own/ })).toHaveCount(0)
-  // who goes again where one plays alone, how loud a silent moment is, and what sounds are like that are off
+  // who goes again with one player, how loud a silent moment is, and what sounds are like that are off
   const without = page.getByText('without effect')
   await choose(page, 'How many players', 'Two players take turns')
   await choose(page, 'Who goes after a match', 'the next player goes')
@@ -131,7 +131,7 @@ test('what a level says itself is read even where it does nothing, and can be gi
   await page.getByRole('button', { name: /^Volume of a flip: own/ }).click()
   await expect(without).toHaveCount(0)
 
-  // what a level puts in and takes back it does not say itself
+  // what a level adds and removes again it no longer sets itself
   await addRule(page, 'points', 'points for luck')
   await type(page, 'Points for luck', '0')
   await expect(page.getByText('A pair found by luck')).toHaveCount(0)
@@ -177,14 +177,14 @@ test('a press during a look is offered only where it does something', async ({ p
     return names
   }
   expect(await offered()).toContain('a press that ends the pause')
-  await choose(page, 'What becomes of missed cards', 'turn back by a button')
+  await choose(page, 'What happens to missed cards', 'turn back by a button')
   await type(page, 'Look time of a match', '0')
   expect(await offered()).not.toContain('a press that ends the pause')
   await addRule(page, 'a turn', 'look time of a match')
   await addRule(page, 'a turn', 'a press that ends the pause')
   await expect(page.getByText('A press while a pair is open')).toBeVisible()
   await expect(choice(page, 'A press during the look time', 'ends it')).toBeFocused()
-  // what is set is told also where it does nothing
+  // what is set is shown even where it has no effect
   await type(page, 'Look time of a match', '0')
   await expect(page.getByText('which has no effect with these rules')).toBeVisible()
 })
@@ -203,7 +203,7 @@ test('what players see is put together in a copy of the head, by hand and by key
   await expect(head.getByRole('button', { name: /^Hide flips/ })).toBeFocused()
   await drag(page, figures.nth(0), figures.nth(2))
   await expect(figures).toHaveText([/^flips/, /^score/, /^time left/])
-  await choose(page, 'Title on the table', 'stands there too')
+  await choose(page, 'Title on the table', 'is shown')
   await expectNoViolations(page)
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(page.getByRole('term')).toHaveText(['flips', 'score', 'time left'])

@@ -17,7 +17,7 @@ import { test } from './test.ts'
 
 const box = (page: Page, title: string): Locator => page.getByRole('heading', { name: title, exact: true })
 const saved = (page: Page) => expect(page.getByText('saved ✓')).toBeVisible()
-/** Takes one of the acts for the whole shelf. */
+/** Chooses one of the actions for the whole shelf. */
 async function act(page: Page, name: string | RegExp): Promise<void> {
   await pressButton(page, 'The shelf')
   await page.getByRole('menuitem', { name }).click()
@@ -82,7 +82,7 @@ test('a removed game waits in the bin, and is taken back with its history', asyn
   const bin = page.getByRole('dialog', { name: 'The bin' })
   await expect(bin.getByRole('listitem')).toContainText('30 days left')
   await expectNoViolations(page)
-  await bin.getByRole('button', { name: "Take back The Clockmaker's Drawer" }).click()
+  await bin.getByRole('button', { name: "Restore The Clockmaker's Drawer" }).click()
   await expect(bin.getByText('The bin is empty.')).toBeVisible()
   await bin.getByRole('button', { name: 'Done' }).click()
   await page.getByRole('link', { name: "Open The Clockmaker's Drawer" }).click()
@@ -138,7 +138,7 @@ test('a backup of everything is restored: added, replaced, left as it is, as it 
   await expectNoViolations(page)
   await dialog.getByRole('button', { name: 'Restore 2 games' }).click()
   await expect(page.getByText('2 games restored')).toBeVisible()
-  // the game that was replaced lies in the bin beside the one that came back there
+  // the replaced game is in the bin beside the one that came back there
   await act(page, 'The bin, 2 games')
   const bin = page.getByRole('dialog', { name: 'The bin' })
   await expect(bin.getByRole('listitem')).toContainText(["The Clockmaker's Drawer", 'The Signal Room'])
@@ -148,7 +148,7 @@ test('a backup of everything is restored: added, replaced, left as it is, as it 
   await page.goto('/')
 
   await restoreFrom(page, bytes)
-  await choose(page, 'What becomes of The Tile Yard', 'add it as a copy')
+  await choose(page, 'What happens to The Tile Yard', 'add it as a copy')
   await dialog.getByRole('button', { name: /^Restore/ }).click()
   await expect(box(page, 'The Tile Yard')).toHaveCount(2)
 })
@@ -158,7 +158,7 @@ test('a backup that is broken says what, changes nothing, and gives what can be 
   await expect(box(page, 'The Tile Yard')).toBeVisible()
   const bytes = await backedUp(page)
   await restoreFrom(page, bytes.slice(0, bytes.length / 2))
-  await expect(page.getByText('shelf.backup.zip: this backup is cut off, or is no zip')).toBeVisible()
+  await expect(page.getByText('shelf.backup.zip: this backup is cut off, or is not a zip')).toBeVisible()
   const files = unzipSync(bytes)
   const changed = (file: string, from: string, to: string): Uint8Array =>
     zipSync({ ...files, [file]: strToU8(strFromU8(files[file]!).replace(from, to)) })

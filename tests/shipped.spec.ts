@@ -135,7 +135,7 @@ test('a silent level makes no sound and has none to switch off; elsewhere it can
     file.levels[1].sound = { on: false }
     file.levels[1].turn = { firstLook: 0 }
   })
-  // every tone that is begun is counted; the sounds themselves are real
+  // every tone that starts is counted; the sounds themselves are real
   await page.addInitScript(() => {
     const { start } = OscillatorNode.prototype
     Object.assign(window, { tones: 0 })
@@ -174,7 +174,7 @@ test('after the end the cards are dealt again, or the next level begins, where t
   })
   await page.goto(again.url)
   await press(page, 0, 1)
-  // won, the two lie face up; only a new deal turns them down
+  // after the win, the two are face up; only a new deal turns them down
   await expect(down(page)).toHaveCount(2)
   const next = shipped('next', (file) => {
     file.house.finish.then = 'next-level'
@@ -182,7 +182,7 @@ test('after the end the cards are dealt again, or the next level begins, where t
   })
   await page.goto(next.url)
   await press(page, 0, 1)
-  // a short result first, which gives way by itself
+  // a short result first, which goes away by itself
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toContainText('100 points')
   await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
   await page.goto(next.url)
@@ -203,7 +203,7 @@ test('several players name themselves before they begin, and are known at the ne
   const panel = page.getByRole('dialog', { name: 'Who plays?' })
   await panel.getByRole('textbox', { name: 'Ann' }).fill('Berthe')
   await expectNoViolations(page)
-  // no time runs meanwhile
+  // no time passes meanwhile
   await expect(page.getByText('1:00', { exact: true })).toBeVisible()
   await panel.getByRole('textbox', { name: 'Ben' }).press('Enter')
   await expect(panel).toBeHidden()
@@ -243,7 +243,7 @@ test('a pause hides the cards and stops the clock', async ({ page }) => {
   await page.getByRole('button', { name: 'Pause' }).click()
   const time = page.getByText('time used').locator('..')
   const at = await time.textContent()
-  // the card that is up says what it shows, but does not show it
+  // the card that is up names its face, but does not show it
   await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
   await expect(page.getByRole('button', { name: 'Go on' })).toBeFocused()
   await page.waitForFunction(() => performance.now() > 2500)
@@ -290,7 +290,7 @@ test('a game that was left open goes on where it stood, also after a reload', as
   await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
   const label = await card(page, 0).getAttribute('aria-label')
   const paused = page.getByRole('dialog', { name: 'Paused' })
-  // the browser takes a moment until what a page keeps is there for the next
+  // the browser takes a moment until the next page can read what this one stored
   await page.getByRole('button', { name: 'Pause' }).click()
   await expect(paused.getByRole('button', { name: 'Go on' })).toBeFocused()
   await page.reload()

@@ -16,7 +16,7 @@ import {
 } from './helpers.ts'
 import { test } from './test.ts'
 
-/** A WAV of one tone, so many s long. */
+/** A WAV of one tone, this many s long. */
 const wav = (seconds: number, rate = 11_025): Buffer =>
   Buffer.from(
     writeWav(
@@ -28,7 +28,7 @@ const given = (name: string, bytes: Buffer) => fileOf(name, bytes, 'audio/wav')
 const file = (page: Page, of: string) => page.getByLabel(`File for ${of}`, { exact: true })
 
 type HeardThere = { tones: number; own: number[]; volumes: number[] }
-/** Notes what begins to sound: how many tones made on the spot, how long own sounds are, and how loud each sound is let out. The sounds themselves are real. */
+/** Records what starts to sound: how many generated tones, how long own sounds are, and how loud each sound is. The sounds themselves are real. */
 async function listen(page: Page): Promise<() => Promise<HeardThere>> {
   await page.addInitScript(() => {
     const heard: HeardThere = { tones: 0, own: [], volumes: [] }
@@ -137,7 +137,7 @@ test('a win is celebrated for less than two seconds, and a press ends it at once
   await type(page, 'Wait at the end', '30')
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await page.getByRole('button', { name: 'In order' }).click()
-  // how many cards of the fan lie there: noted in the page, for a look from outside may come too late
+  // how many cards of the fan there are: recorded in the page, since a look from outside may come too late
   await page.evaluate(() => {
     const noted: string[] = []
     Object.assign(window, { noted })
@@ -176,7 +176,7 @@ test('a win is celebrated for less than two seconds, and a press ends it at once
 test('the last seconds of a clock are heard, once each', async ({ page }) => {
   const heard = await listen(page)
   await openStation(page, 'rules/bench')
-  // all but them: the cards that are pressed may happen to be twins
+  // all but them: the pressed cards may happen to be twins
   for (const of of ['the deal', 'a flip', 'a match', 'a miss', 'a streak', 'a loss'])
     await choose(page, `Sound of ${of}`, 'silent')
   await choose(page, 'Sound of the last seconds', 'brass')

@@ -5,7 +5,7 @@ import { allGames, dropGame } from '../src/studio/store/db.ts'
 import { useBench } from '../src/studio/store/bench.ts'
 import { useShelf } from '../src/studio/store/shelf.ts'
 
-/** The studio's store as a page has it that was just opened, for tests that work on it without the interface. */
+/** The studio's store as a freshly opened page has it, for tests that work on it without the interface. */
 export function openStore() {
   setActivePinia(createPinia())
   const shelf = useShelf()
@@ -21,13 +21,13 @@ export function openStore() {
       for (const { key } of await allGames()) await dropGame(key)
     },
     make: async (title: string): Promise<string> => shelf.addNew(newGame(title, [])),
-    /** Gives the game on the bench a title; without `flush` as the page is left right after. */
+    /** Gives the game on the bench a title; without `flush` as if the page were left right after. */
     async edit(key: string, title: string): Promise<void> {
       if (!(await bench.open(key))) throw new Error(`${key} is not on the shelf`)
       bench.edit('rename', (game) => void (game.title = title))
       await bench.flush()
     },
-    /** Undoes or does again. Out: the title that the game then has. */
+    /** Undoes or redoes. Out: the title that the game then has. */
     async step(key: string, way: 'undo' | 'redo'): Promise<string> {
       if (!(await bench.open(key))) throw new Error(`${key} is not on the shelf`)
       bench[way]()

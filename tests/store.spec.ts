@@ -8,7 +8,7 @@ import type { openStore } from './store-entry.ts'
 
 type Store = ReturnType<typeof openStore>
 
-// the page is none of the app's own, and takes its script from here
+// the page is not one of the app's own, and loads its script from here
 test.use({ bypassCSP: true })
 
 /** The store as one script. */
@@ -29,7 +29,7 @@ async function bundled(): Promise<string> {
   return readFileSync(join(outDir, 'store.js'), 'utf8')
 }
 
-/** Opens the store anew, as a reload does: with nothing in it but what the browser has kept. */
+/** Opens the store anew, as a reload does: with nothing in it but what the browser has stored. */
 const reload = (page: Page, script: string): Promise<void> =>
   page.evaluate(async (text) => {
     const url = URL.createObjectURL(new Blob([text], { type: 'text/javascript' }))
@@ -73,13 +73,13 @@ test('no sequence of edits, reloads, removals and restores loses a game', async 
   const script = await bundled()
   await page.goto(`${baseURL}/pictures/index.json`)
   await reload(page, script)
-  // the demo games are laid once ever, with the first game
+  // the demo games are added once ever, with the first game
   await call(page, 'make', 'First')
   let count = 0
   await fc.assert(
     fc.asyncProperty(fc.array(step, { minLength: 3, maxLength: 8 }), async (steps) => {
       await call(page, 'clear')
-      /** what must be there: by key its title, where it lies, and its titles before and after the one of now */
+      /** what must be there: by key its title, its place, and its titles before and after the current one */
       const model = new Map<string, { title: string; binned: boolean; past: string[]; future: string[] }>()
       let backup: { bytes: number[]; rows: Record<string, { title: string; binned: boolean }> } | null = null
       const pick = (binned: boolean, n: number): string | undefined => {
@@ -125,7 +125,7 @@ test('no sequence of edits, reloads, removals and restores loses a game', async 
         else if ((act === 'add' || act === 'replace') && backup) {
           await call(page, 'restore', backup.bytes, act)
           const rows = await call(page, 'rows')
-          // what was there is still there, as it was, or, where it was replaced, under a new key in the bin
+          // what was there is still there, as it was, or, if it was replaced, under a new key in the bin
           const fresh = Object.keys(rows).filter((key) => !model.has(key))
           for (const [key, row] of Object.entries(backup.rows)) {
             const there = model.get(key)

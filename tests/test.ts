@@ -4,7 +4,7 @@ import { beenHere } from '../scripts/tools/been-here.mjs'
 type Shared = { context: BrowserContext; session: CDPSession }
 
 /**
- * Tests of one worker share a browser context, wiped between them: what the browser has fetched and compiled once it has for all. A file whose tests need one of their own,
+ * Tests of one worker share a browser context, wiped between them: what the browser has loaded and compiled once serves all. A file whose tests need their own,
  * as those about storage do, says `test.use({ own: true })`.
  */
 export const test = base.extend<{ own: boolean }, { shared: Shared }>({

@@ -124,7 +124,7 @@ test('the first look is shown, and no press counts in it', async ({ page }) => {
 
 test('a game under a button for missed cards is won', async ({ page }) => {
   await openStation(page, 'rules/warm-up')
-  await choose(page, 'What becomes of missed cards', 'turn back by a button')
+  await choose(page, 'What happens to missed cards', 'turn back by a button')
   await page.getByRole('spinbutton', { name: 'First look' }).fill('0')
   await page.getByRole('spinbutton', { name: 'First look' }).press('Enter')
   await page.keyboard.press('Escape')

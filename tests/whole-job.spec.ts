@@ -101,7 +101,7 @@ test('a game is built from an empty shelf, won, shipped, and won again from its 
   expect(errors).toEqual([])
 })
 
-/** Presses Tab until what has the focus is called so. */
+/** Presses Tab until the focused element has this name. */
 async function tabTo(page: Page, wanted: RegExp): Promise<void> {
   const seen: string[] = []
   for (let i = 0; i < 150; i++) {

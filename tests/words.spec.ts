@@ -30,7 +30,7 @@ test('columns of a list are given their parts, and the rows are what they say', 
   await expect(choice(page, 'Column 3, Question', 'one face')).toBeVisible()
   await expect(choice(page, 'Column 4, Answer', 'the other face')).toBeVisible()
   await expectNoViolations(page)
-  // the faces change places
+  // the faces swap places
   await choose(page, 'Column 3, Question', 'the other face')
   await expect(choice(page, 'Column 4, Answer', 'one face')).toBeVisible()
   await expect(dialog.getByText('line 4: there is no text for one face')).toBeVisible()
@@ -42,7 +42,7 @@ test('columns of a list are given their parts, and the rows are what they say', 
   await expect(page.getByRole('textbox', { name: 'Tags' })).toHaveValue('sky')
 })
 
-test('a list that is no UTF-8 is recognised, and shown before it is taken', async ({ page }) => {
+test('a list that is not UTF-8 is recognised, and shown before it is taken', async ({ page }) => {
   await openStation(page, 'deck', 'signal-room')
   await pressButton(page, 'Words')
   const dialog = page.getByRole('dialog', { name: 'Words' })

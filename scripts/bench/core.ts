@@ -47,8 +47,8 @@ function bareTurn(board: number[], lies: number[], first: number, second: number
 }
 
 /**
- * The bare loop: deals the same boards with the same generator, and plays the same strategy on integer arrays: every card
- * that is flipped is turned, compared and laid back or won, and nothing else is kept.
+ * The bare loop: deals the same boards with the same generator, and plays the same strategy on integer arrays: every flipped card
+ * is turned, compared and turned back or removed, and nothing else is kept.
  */
 function bareGame(seed: string, board: number[], lies: number[], seenAt: number[]): number {
   const stream = streamOf(seed, 'shuffling')
@@ -99,8 +99,8 @@ function time(work: () => void): number {
 }
 
 /**
- * The speed of ours as a share of theirs. The two take turns in short stretches, and the middle one of all ratios counts, so
- * that a noisy machine troubles both alike.
+ * The speed of ours as a share of theirs. The two run alternately in short stretches, and the median of all ratios counts, so
+ * that noise affects both alike.
  */
 function compare(title: string, ours: () => void, theirs: () => void, against: string, wanted: number): void {
   const ROUNDS = 151
@@ -124,7 +124,7 @@ let bareSeed = 0
 const board = new Array<number>(CARDS).fill(0)
 const lies = new Array<number>(CARDS).fill(DOWN)
 const seenAt = new Array<number>(CARDS / 2).fill(-1)
-/** On a shuffled board the order in which unseen cards are flipped is as good as any. */
+/** On a shuffled board any order of flipping unseen cards will do. */
 const inOrder = board.map((_, cell) => cell)
 // the two must play the same games, or the comparison means nothing
 for (let i = 0; i < 200; i++) {
@@ -162,7 +162,7 @@ compare(
 const DEALS = 1000
 const counted = { seed: 0, bare: 0 }
 const pairAt = new Uint32Array(CARDS * (CARDS / 2))
-/** One counter for all: 100,000 deals and more are what it is made for. */
+/** One counter for all: it is made for 100,000 deals and more. */
 const counter = new Counter(rules.board, pairs.length, 400 * DEALS)
 compare(
   'Fairness, shuffled 6 × 6 deals with all that is counted of them',
@@ -186,7 +186,7 @@ compare(
   0.5,
 )
 
-// Apart: deals a second is a figure of this machine; beside it stands a loop that is known, on the same machine.
+// Apart: deals a second is a figure of this machine; beside it runs a known loop, on the same machine.
 const apart = prepareDeal(pairs, { ...rules, deal: { ...DEFAULTS.deal, way: 'apart', steps: 2 } })
 if (!apart.ok) throw new Error(apart.problem.message)
 const rounds = Array.from({ length: 9 }, (_, round) => {
@@ -203,7 +203,7 @@ console.log(
   `Deal, 6 × 6 with twins 2 steps apart: ${Math.round(middle.each).toLocaleString('en')} deals a second on one thread, each ${middle.ratio.toFixed(0)} times a shuffled one (at least 2,000 a second are the target) ${middle.each < 2000 ? 'FAIL' : 'ok'}`,
 )
 
-/** The middle of nine stretches of work, in ms. */
+/** The median of nine stretches of work, in ms. */
 function middleTime(work: (round: number) => void): number {
   const times = Array.from({ length: 9 }, (_, round) => time(() => work(round))).sort((a, b) => a - b)
   return times[times.length >> 1]!
@@ -213,7 +213,7 @@ const plainGames = middleTime((round) => {
     playPerfectMemory(newRound(rules, level.deal(`plain-${round}-${i}`), false), inOrder)
 })
 
-// Minds: games of an everyday one, beside those of a perfect memory that presses at no time to think, and of the perfect mind, all through the machine.
+// Minds: games of an everyday one, beside those of a perfect memory that takes no time to think, and of the perfect mind, all through the machine.
 const playable = { settings: rules, dealer: level }
 const [everyday, perfect] = ['everyday', 'perfect'].map((id) => {
   const mind = READY_MINDS.find((one) => one.id === id)!
@@ -244,7 +244,7 @@ console.log(
   `Rough handling: ${(aSecond / 1e6).toFixed(2)} million inputs a second on one thread, dealing included (target: at least 1); 500 games of a perfect memory take ${plainGames.toFixed(0)} ms here ${aSecond < 1e6 ? 'FAIL' : 'ok'}`,
 )
 
-/** A game of so many presses on a board in order: its twins one after the other, then round again. */
+/** A game of this many presses on a board in order: its twins one after another, then again. */
 const presses = (count: number, cells: number): Input[] =>
   Array.from({ length: count }, (_, i) => ({ at: i * 900, do: 'press', cell: i % cells }))
 
@@ -276,7 +276,7 @@ console.log(
   `Tape, a jump over 3,000 presses of a game of 400 cards: ${jump.toFixed(1)} ms (a frame, 16.7 ms, is the target) ${jump > 16.7 ? 'FAIL' : 'ok'}`,
 )
 
-// Fill and deal of 20 × 20 with 24 pairs, repeated evenly, and what Deal works out beside it. Each time another board, so that nothing is known before.
+// Fill and deal of 20 × 20 with 24 pairs, repeated evenly, and the figures that Deal shows beside it. Each time another board, so that nothing is cached.
 const BESIDE = 50
 const shuffledDeal = middleTime((round) => void large.value.deal(`beside-${round}`))
 const some = many.slice(0, 24)
@@ -296,7 +296,7 @@ console.log(
   `Deal, 20 × 20 with 24 pairs repeated evenly, 3 steps apart: limits in ${beside.toFixed(0)} ms, made ready and dealt in ${dealtApart.toFixed(0)} ms, ${(beside / shuffledDeal).toFixed(0)} and ${(dealtApart / shuffledDeal).toFixed(0)} times a shuffled deal of 400 cards (${BESIDE} ms each are the target) ${Math.max(beside, dealtApart) > BESIDE ? 'FAIL' : 'ok'}`,
 )
 
-/** A game of 100 levels of 20 × 20, each another board, its pairs so many steps apart. */
+/** A game of 100 levels of 20 × 20, each a different board, its pairs this many steps apart. */
 function manyLevels(deck: Pair[], own: Partial<Settings>): Game {
   const levels = Array.from({ length: 100 }, (_, i) => ({
     id: `l${i}`,
@@ -331,7 +331,7 @@ const thirty: Game = {
     id: `l${i}`,
     name: `Level ${i}`,
     board: { rows: 6, columns: 6 },
-    // repeated pairs: what lives come to is played, not looked up
+    // repeated pairs: what lives mean is played, not looked up
     fill: { use: { from: 1, to: 9 + (i % 5) }, repeat: 'evenly' as const },
     limits: { lives: 8 + (i % 9) },
   })),

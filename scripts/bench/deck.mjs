@@ -8,7 +8,7 @@ import { longFrames, LONGEST_FRAME, served } from './frames.mjs'
 const SLOWED = 4
 const RUNS = 7
 
-/** A game whose deck has so many pairs of the picture library. */
+/** A game whose deck has this many pairs of the picture library. */
 function gameOf(count) {
   const game = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
   const library = JSON.parse(readFileSync(`${ROOT}/public/pictures/index.json`, 'utf8'))
@@ -55,7 +55,7 @@ export async function reportDeck(executablePath) {
   }
 }
 
-/** Frames of scrolling `.scroll` down and up again, with the CPU slowed: how many last too long, of how many, and the longest in ms. */
+/** Frames of scrolling `.scroll` down and up again, with the CPU slowed: how many take too long, of how many, and the longest in ms. */
 async function scrolled(page) {
   await page.bringToFront()
   const client = await page.context().newCDPSession(page)
@@ -77,7 +77,7 @@ async function scrolled(page) {
   return longFrames(frames)
 }
 
-/** The deck is told through: its look-alikes are listed with their faces, and the page has nothing left to do. */
+/** Deck is done: its look-alikes are listed with their faces, and the page is idle. */
 async function atRest(page) {
   await page.waitForFunction(() => window.alike?.length)
   await page.waitForFunction(() =>
@@ -86,7 +86,7 @@ async function atRest(page) {
   await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1000 })))
 }
 
-/** The light table with 500 pairs, and a bare list of text as tall in the same browser, by turns: the machine has hiccups of its own. */
+/** The light table with 500 pairs, and a bare list of text of the same height in the same browser, alternately: the machine itself stutters. */
 async function reportScroll(browser, address) {
   const list = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const lines = Array.from({ length: 700 }, (_, i) => `<p>line ${i}</p>`).join('')

@@ -1,4 +1,4 @@
-// A game at the edge of what the format allows: how long each station takes to open, and how long an edit holds the page.
+// A game at the limits of the format: how long each station takes to open, and how long an edit blocks the page.
 import { beenHere } from '../tools/been-here.mjs'
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
@@ -30,7 +30,7 @@ function edgeGame() {
   return { name: 'edge.game.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(game)) }
 }
 
-/** What is there once a station is open. */
+/** The sign that a station is open. */
 const STATIONS = {
   deck: (page) => page.locator('.tile').first(),
   'deal/level-1': (page) => page.locator('.board .cell').first(),
@@ -40,7 +40,7 @@ const STATIONS = {
 }
 const focusOn = (name) => async (page) => page.getByRole('spinbutton', { name, exact: true }).focus()
 const press = (key) => (page) => page.keyboard.press(key)
-/** What is edited at a station: when opening it is over, where the hands go first, and what they do, several times. */
+/** The edits at a station: when opening it is over, which element comes first, and what is done, several times. */
 const EDITS = {
   deck: {
     // two thousand faces take about 20 s
@@ -109,7 +109,7 @@ export async function reportEdge(executablePath) {
       told.push(`${station.split('/')[0]} ${took.toFixed(0)} ms`)
       if (!EDITS[station]) continue
       const { ready, begin, edits } = EDITS[station]
-      // a browser that has nothing to draw may put an idle callback off for ever
+      // a browser that has nothing to draw may postpone an idle callback for ever
       const rest = () =>
         page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1000 })))
       await ready(page)

@@ -1,14 +1,14 @@
-// What the benches in a browser share: the built app, and how long its frames last.
+// What the benches in a browser share: the built app, and how long its frames take.
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
 import { ROOT } from '../tools/root.mjs'
 
-/** No frame may last longer, in ms. */
+/** No frame may take longer, in ms. */
 export const LONGEST_FRAME = 50
 
-/** How many frames, of their lengths in ms, last too long, of how many, and the longest. */
+/** How many frames, of their lengths in ms, take too long, of how many, and the longest. */
 export function longFrames(frames) {
-  // a browser's times are whole tenths of a ms: three frames of a sixtieth are told as 49.9 to 50.1
+  // a browser's times are whole tenths of a ms: three frames of a sixtieth read as 49.9 to 50.1
   const long = frames.filter((time) => time > LONGEST_FRAME + 0.1).length
   return { long, of: frames.length, worst: Math.max(...frames) }
 }

@@ -1,4 +1,4 @@
-// What simulated players achieve, told in the browser: 4,000 games each of four minds on 6 × 6, beside the bare games on one thread.
+// How simulated players do, in the browser: 4,000 games each of four minds on 6 × 6, beside the bare games on one thread.
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { availableParallelism, tmpdir } from 'node:os'
@@ -10,7 +10,7 @@ import { served } from './frames.mjs'
 
 const RATIO = 3
 const GAMES = 4000
-/** those that are switched on for somebody who is new here */
+/** those that are switched on for a new user */
 const MINDS = ['perfect', 'keen', 'everyday', 'fleeting']
 const MOST_WORKERS = 4
 
@@ -27,7 +27,7 @@ function game() {
   return JSON.stringify({ ...file, id: 'odds-bench', title: 'Odds bench', levels: [level], checks: [] })
 }
 
-/** How long one thread needs for so many games of each mind, in ms, with what it takes to begin. */
+/** How long one thread needs for that many games of each mind, in ms, with its start. */
 function oneThread(path, games) {
   const minds = MINDS.flatMap((mind) => ['--mind', mind])
   const began = performance.now()
@@ -42,7 +42,7 @@ function oneThread(path, games) {
   return performance.now() - began
 }
 
-/** Runs in the page: notes each heading that says how many games there are, and when it came, in ms from the press that opens the station. */
+/** Runs in the page: records each heading that says how many games there are, and when it came, in ms from the press that opens the station. */
 function noteHeadings() {
   let began = 0
   window.headings = []

@@ -10,12 +10,12 @@ const RUNS = 7
 const svg = (inner) =>
   `data:image/svg+xml;base64,${Buffer.from(`<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9">${inner}</svg>`).toString('base64')}`
 const FINE = svg('<path d="M0 0h9v9z"/>')
-/** Ten of ten of ten: what a browser would need gigabytes for. */
+/** Ten times ten times ten: what would cost a browser gigabytes. */
 const HOSTILE = svg(
   `<defs><path id="u0" d="M0 0h9"/>${Array.from({ length: 9 }, (_, i) => `<g id="u${i + 1}">${`<use href="#u${i}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#u9"/>`,
 )
 
-/** Puts games on the shelf as a version kept them that had no bounds. */
+/** Puts games on the shelf as a version without bounds stored them. */
 async function keep(context, address, src) {
   const page = await context.newPage()
   const game = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))

@@ -6,7 +6,7 @@ import { ROOT } from '../tools/root.mjs'
 const app = `${ROOT}/dist/app`
 const size = (path) => gzipSync(readFileSync(path)).length
 
-/** The file of a chunk, by the end of what it was made of or its name. */
+/** The file of a chunk, by the end of its source path or its name. */
 const chunk = (end) => {
   const manifest = JSON.parse(readFileSync(`${app}/.vite/manifest.json`, 'utf8'))
   const found = Object.keys(manifest).find((key) => key.endsWith(end) || manifest[key].name === end)

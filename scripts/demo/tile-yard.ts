@@ -18,7 +18,7 @@ import { NO_CARD } from '../../src/core/deck/card.ts'
 const TILE = 96
 const CUT = { by: 'size', width: TILE, height: TILE, margin: 12, spacing: 8 } as const
 const [COLUMNS, ROWS] = [6, 4]
-/** Each px is looked at in so many places a side, for smooth edges. */
+/** Each px is sampled at this many points a side, for smooth edges. */
 const FINE = 4
 
 type Colour = readonly [number, number, number]

@@ -1,3 +1,3 @@
-/** Lets a page be that of somebody who has used the bench before: the first walk does not begin by itself. */
+/** Makes a page that of a returning user: the first walk does not start by itself. */
 export const beenHere = (pageOrContext) =>
   pageOrContext.addInitScript(() => localStorage.setItem('lucky-twin.walked', 'true'))

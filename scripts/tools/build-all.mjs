@@ -1,4 +1,4 @@
-// Builds everything: the picture library, the player that ships, the studio, and what runs in Node.
+// Builds everything: the picture library, the shipped player, the studio, and the programs for Node.
 import { rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { build } from 'vite'

@@ -1,4 +1,4 @@
-// What the commands need, made only where it is missing or stale. Node's own modules only: nothing is installed yet.
+// What the commands need, made only if it is missing or stale. Node's own modules only: nothing is installed yet.
 import { spawn, spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
@@ -25,7 +25,7 @@ function hashOf(paths) {
 
 const stampIs = (path, value) => existsSync(path) && readFileSync(path, 'utf8') === value
 
-/** Installs the packages of the lock file, if those of this very lock file are not there. */
+/** Installs the packages of the lock file, unless those of this exact lock file are there. */
 export function ensurePackages() {
   const stamp = join(ROOT, 'node_modules', '.lucky-twin-lock')
   const lock = hashOf(['package-lock.json'])
@@ -36,7 +36,7 @@ export function ensurePackages() {
   writeFileSync(stamp, lock)
 }
 
-/** Builds the player, the studio, the server and the command line, if what they are made of has changed. The build tool's memory goes with its process. */
+/** Builds the player, the studio, the server and the command line, if their sources have changed. The build tool's memory is freed with its process. */
 export function ensureBuild() {
   const stamp = join(ROOT, 'dist', '.built')
   const made = hashOf([
@@ -58,7 +58,7 @@ export function ensureBuild() {
   writeFileSync(stamp, made)
 }
 
-/** Installs a package of Debian's, if this user may. Out: whether it is there now. */
+/** Installs a Debian package, if this user may. Out: whether it is there now. */
 function install(name) {
   const root = process.getuid?.() === 0
   const apt = (...rest) => {
@@ -96,7 +96,7 @@ export function run(command, args, env = {}) {
   )
 }
 
-/** The same while others run: what it says comes at its end, all at once. */
+/** The same while others run: its output appears at its end, all at once. */
 export function runBeside(command, args) {
   return new Promise((resolve) => {
     const child = spawn(command, args, { cwd: ROOT, stdio: ['ignore', 'pipe', 'pipe'] })

@@ -1,5 +1,5 @@
 /**
- * Puts games on a shelf that knows nothing yet as the first version of the storage kept them: without bounds, images and all. In: a page, the address of the app, and
+ * Puts games on an empty shelf as the first version of the storage kept them: without bounds, images and all. In: a page, the address of the app, and
  * games as game files have them.
  */
 export async function keepAsBefore(page, address, games) {

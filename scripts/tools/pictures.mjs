@@ -1,4 +1,4 @@
-// Lays the picture library out under public/pictures/: one SVG file a picture, the same small, and an index to search in.
+// Writes the picture library to public/pictures/: one SVG file for each picture, a small one, and an index to search.
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { writeFile } from 'node:fs/promises'
 import { createRequire } from 'node:module'
@@ -10,10 +10,10 @@ const NAME = '@iconify-json/fluent-emoji-flat'
 const UNITS = 32
 /** px along a side of a small one: enough for the light table's cards on the finest screens */
 const SMALL = 160
-/** units to the inch by which an SVG without a size is drawn at one px a unit */
+/** units per inch at which an SVG without a size is drawn at one px a unit */
 const INCH = 72
 
-/** Writes the files unless those of this very version are there already. */
+/** Writes the files unless those of this exact version are there already. */
 export async function layOutPictures(root) {
   const require = createRequire(import.meta.url)
   const version = `${require(`${NAME}/package.json`).version}, ${SMALL} px`

@@ -27,7 +27,7 @@ export type Out = { print(line: string): void; tell(line: string): void }
 
 const LEVELS_NAMED = 12
 
-/** A level by its id; the first if none is given. */
+/** A level by its id; the first if no id is given. */
 export function levelOf(game: Game, id: string | undefined): Level {
   const level = id === undefined ? game.levels[0] : findLevel(game, id)
   if (level) return level
@@ -55,7 +55,7 @@ export function deal(path: string, options: DealOptions, out: Out): number {
   const seeds = seedsFrom(seed, count)
   for (const one of [seeds[0]!, seeds.at(-1)!])
     if (!isSeed(one)) throw new Unusable(`--seed: ${quoted(one)} is not 1 to 64 characters long`)
-  if (options.text && options.csv) throw new Unusable('--text and --csv: only one of them can be had')
+  if (options.text && options.csv) throw new Unusable('--text and --csv: use only one of them')
   const format = options.text ? 'grid' : options.csv ? 'csv' : 'json'
   for (const one of seeds) {
     const text = dealtText(game, level, dealer.value, one, format)
@@ -109,14 +109,14 @@ export function check(path: string, options: { json?: boolean }, out: Out): numb
   return told.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
 }
 
-/** What is printed of an audit under --json; also for programs that run it after every build of theirs. */
+/** What --json prints of an audit; also for programs that run it after every build. */
 function auditJson(read: ReadBoards, { tally, report, reason }: Audit): object {
   const { board, guessed, names, leftOut, problems } = read
   const often = oftenOf(tally).map(({ pair, cards }) => ({ name: names[pair]!, cards }))
   return { ...report, reason, often, board, guessed, pairs: names.length, leftOut, problems }
 }
 
-/** Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. Unusable if there are too few to say. */
+/** Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. Unusable if there are too few to decide. */
 export function auditDeals(
   path: string,
   options: { rows?: number; columns?: number; json?: boolean },
@@ -156,7 +156,7 @@ export function auditDeals(
   return report.verdict === 'unfair' ? 1 : 0
 }
 
-/** Prints at which line the log of a game that another program played breaks the rules; 1 if it does. */
+/** Prints the line at which the log of a game played by another program breaks the rules; 1 if it does. */
 export function auditGameLog(
   gamePath: string,
   logPath: string,
@@ -176,7 +176,7 @@ export function auditGameLog(
   return breach ? 1 : 0
 }
 
-/** Writes the playable file. In: `player`, the folder of the built player. */
+/** Writes the playable file. In: `player`, the folder with the built player. */
 export async function ship(path: string, to: string, player: string, out: Out): Promise<number> {
   if (!/\.html?$/i.test(to)) throw new Unusable(`${to}: the page is written as HTML; end its name in .html`)
   const game = gameAt(path)

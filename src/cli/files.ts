@@ -33,10 +33,10 @@ function usable<T>(path: string, result: Result<T>): T {
   throw new Unusable(`${path}: ${problemLine(result.problem)}`)
 }
 
-/** A game from its file, or from a page that was shipped. */
+/** A game from its file, or from a shipped page. */
 export const gameAt = (path: string): Game => usable(path, readAnyGame(readBytes(path)))
 
-/** A game that was played in this one. */
+/** A record of this game. */
 export const recordAt = (path: string, game: Game): PlayRecord => usable(path, readRecord(textAt(path), game))
 
 /** A simulated player. */

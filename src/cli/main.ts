@@ -68,7 +68,7 @@ program
   })
 program
   .command('odds')
-  .description('what simulated players achieve on each level')
+  .description('how simulated players do on each level')
   .argument('<game>')
   .option('--level <id>', 'one level; all if left out')
   .option(

@@ -16,7 +16,7 @@ export type OddsOptions = {
   json?: boolean
 }
 
-/** Prints what simulated players achieve on each level, or on one; 1 if one of them cannot be dealt. */
+/** Prints how simulated players do on each level, or on one; 1 if one of them cannot be dealt. */
 export function odds(path: string, options: OddsOptions, out: Out): number {
   const game = gameAt(path)
   const levels = options.level === undefined ? game.levels : [levelOf(game, options.level)]
@@ -46,18 +46,18 @@ export function odds(path: string, options: OddsOptions, out: Out): number {
   return code
 }
 
-/** Plays games lot by lot; where they are long, fewer than asked for. */
+/** Plays games in lots; where they are long, fewer than asked for. */
 function playedOdds(level: Playable, mind: Mind, seed: string, games: number): Odds {
   const tally = new OddsTally()
   while (tally.games < games && !tally.isFull) {
-    // long games come in small lots, so that few are played in vain
+    // long games come in small lots, so that few are played for nothing
     const lot = tally.games === 0 ? 1 : Math.ceil((100_000 * tally.games) / (tally.turns + 1))
     tally.add(playGames(level, mind, seed, tally.games + 1, Math.min(games, tally.games + lot)))
   }
   return tally.odds()
 }
 
-/** A ready mind by its id, or one from a file. */
+/** A built-in mind by its id, or one from a file. */
 export function mindOf(name: string): Mind {
   const ready = READY_MINDS.find(({ id }) => id === name)
   if (ready) return ready

@@ -68,16 +68,16 @@ function solvedWords(solved: Solved, by: Lever): string {
   const wins = `wins ${percent(share)} of 100 (${percent(interval[0])} to ${percent(interval[1])}) of ${games} fresh games`
   if (solved.ok) {
     const [from, to] = solved.range.map((value) => valueWords(by, value))
-    return `${valueWords(by, solved.value)}; ${wins}; ${from} to ${to} cannot be told apart from it`
+    return `${valueWords(by, solved.value)}; ${wins}; ${from} to ${to} would do as well`
   }
   const why =
     solved.why === 'no-effect'
       ? 'this rule changes nothing here'
       : `most other games end by ${solved.most ?? 'nothing'}`
-  return `no value does it; the best is ${valueWords(by, solved.value)}, which ${wins}: ${why}`
+  return `no value works; the best is ${valueWords(by, solved.value)}, which ${wins}: ${why}`
 }
 
-/** The mind that fits the records of a game; 1 if they are too few to tell anything. */
+/** The mind that fits the records of a game; 1 if there are too few for any figure. */
 export function fit(path: string, records: readonly string[], options: { json?: boolean }, out: Out): number {
   const game = gameAt(path)
   const { shown, used, left } = gatherShown(
@@ -98,7 +98,7 @@ const figure = (name: string, fitted: Fitted | null, digits: number): string => 
 function fitWords({ turns, notice, fade, first, second, spread }: Fit, records: number): string {
   return [
     `${records} ${records === 1 ? 'record' : 'records'}`,
-    `${turns} turns tell of memory${turns < TOO_FEW ? `, ${TOO_FEW} are needed` : ''}`,
+    `${turns} turns show what was remembered${turns < TOO_FEW ? `, ${TOO_FEW} are needed` : ''}`,
     figure('notice', notice, 3),
     figure('fade', fade, 3),
     figure('first', first, 0),

@@ -7,7 +7,7 @@ import { playSound, prepareSounds, soundOf } from './sound.ts'
 import type { Table } from './table.ts'
 import { shown, spoken } from './words.ts'
 
-/** Tells what happens on the table: by sound, in words under the board, and in words for those who listen. */
+/** Announces what happens on the table: by sound, in words under the board, and in words for screen readers. */
 export function newAnnouncer(table: Table, hud: Hud) {
   const live = element('p', 'lt-hidden')
   live.setAttribute('role', 'status')
@@ -34,7 +34,7 @@ export function newAnnouncer(table: Table, hud: Hud) {
     }
     if (words.length) live.textContent = words.join(' ')
   }
-  /** A clock that runs out is heard, once a second. */
+  /** A clock that runs out ticks, once a second. */
   function watchClock(): void {
     const { round } = table
     const left = round && !isOver(round) && round.phase !== 'paused' ? timeLeft(round) : null
@@ -44,7 +44,7 @@ export function newAnnouncer(table: Table, hud: Hud) {
       playSound('lastSeconds', table.settings)
     second = now
   }
-  /** What was said last is no longer so. */
+  /** The last message no longer holds. */
   const hush = (): void => hud.say('', 'plain')
 
   return { live, dealt, tell, watchClock, hush }

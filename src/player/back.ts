@@ -27,7 +27,7 @@ const TILES: Record<Pattern, { side: number; draw: string }> = {
 /** How much of a card's width the emblem takes, and the disc of paper under it. */
 const EMBLEM = { size: '46%', disc: '66%' }
 
-/** The CSS background of a back: an own image over all of it, or its pattern, and on it the emblem on a disc of paper. */
+/** The CSS background of a back: an own image over the whole of it, or its pattern, with the emblem on a disc of paper. */
 export function backBackground(back: Back, art: Art): string {
   const { ink, paper, emblem, image, tint } = back
   if (image) {

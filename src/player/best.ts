@@ -4,7 +4,7 @@ import type { RoundResult } from '../core/play/result.ts'
 export type Best = Record<string, { stars: number | null; score: number; turns: number; time: number }>
 export type Keep = { read(): string | null; write(text: string): void }
 
-/** Keeps text under a key in localStorage; where that is refused, nothing is kept and nothing breaks. */
+/** Keeps text under a key in localStorage; if that is refused, nothing is kept and nothing breaks. */
 export function keepUnder(key: string): Keep {
   return {
     read() {
@@ -33,7 +33,7 @@ export function readBest(keep: Keep | null): Best {
   }
 }
 
-/** Adds a won round. Out: whether it is better than what was kept: by stars, then score, then turns. */
+/** Adds a won round. Out: whether it beats the stored result: by stars, then score, then turns. */
 export function keepBest(keep: Keep | null, level: string, result: RoundResult): boolean {
   if (!keep || result.outcome !== 'won') return false
   const best = readBest(keep)

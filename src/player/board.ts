@@ -13,7 +13,7 @@ import { cardLabel, nameOf } from './words.ts'
 type Drawn = { state: string; shows: boolean; order: string; judged: string; label: string }
 type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
 
-/** For each cell, how many steps of a cell it lies from the middle, in halves. */
+/** The distance of each cell from the middle, in half cells. */
 function fromMiddle(rows: number, columns: number): number[] {
   return Array.from({ length: rows * columns }, (_, cell) =>
     Math.max(
@@ -28,7 +28,7 @@ export class BoardView {
   readonly root = element('div', 'lt-board')
   readonly behind: BehindView
   private cards: (CardView | null)[] = []
-  /** the size of the table that the cards lie for, none yet if empty */
+  /** the table size that the cards are laid out for, empty before the first */
   private placedFor = ''
   private readonly table: Table
 
@@ -82,7 +82,7 @@ export class BoardView {
     return { button, inner, front, drawn: null }
   }
 
-  /** Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. To be called when the size of the table may have changed. */
+  /** Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. Call it when the size of the table may have changed. */
   place(width = this.root.offsetWidth, height = this.root.offsetHeight): void {
     const { root, table } = this
     const { board, look } = table.settings
@@ -111,7 +111,7 @@ export class BoardView {
     const { table } = this
     const round = table.round!
     const state = round.states[cell]!
-    // the first look is a matter of drawing: the machine leaves every card down
+    // the first look is only drawn: in the machine every card stays face down
     const looked =
       round.phase === 'first-look' || (round.phase === 'paused' && round.heldPhase === 'first-look')
     const hidden = round.phase === 'paused'
@@ -149,7 +149,7 @@ export class BoardView {
     button.classList.toggle('lt-shows', shows)
   }
 
-  /** The card turns; its face is taken from the page once it lies face down. */
+  /** The card turns; its face is removed from the page once it is face down. */
   private turn(view: CardView, up: boolean): void {
     const { button, inner, front } = view
     button.classList.remove('lt-turning')
@@ -173,7 +173,7 @@ export class BoardView {
     return faceElement(face, art, ratioOf(settings.layout))
   }
 
-  /** Moves the keyboard's place and the focus with it. */
+  /** Moves the keyboard position and the focus with it. */
   focus(cell: number): void {
     this.table.cursor = cell
     this.cards.forEach((view, at) => view && (view.button.tabIndex = at === cell ? 0 : -1))

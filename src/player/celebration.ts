@@ -5,14 +5,14 @@ import { element } from './element.ts'
 import { faceElement } from './face.ts'
 import type { Table } from './table.ts'
 
-/** How long the celebration of a win lies over the table, in ms. */
+/** How long the celebration of a win covers the table, in ms. */
 const CELEBRATION = 1900
 const FANNED = 7
 const SPARKS = 28
 
 /**
- * What comes over the table when a game is won: its cards fanned out, sparks, or the picture behind. A wave is a motion of the cards themselves and
- * no part of this. It goes by itself, and at once when anything is pressed.
+ * What passes over the table when a game is won: its cards fanned out, sparks, or the picture behind. A wave is a motion of the cards themselves and
+ * not part of this. It goes away by itself, and at once when anything is pressed.
  */
 export function newCelebration(table: Table, felt: HTMLElement) {
   let shown: HTMLElement | null = null
@@ -42,7 +42,7 @@ export function newCelebration(table: Table, felt: HTMLElement) {
   return { begin, end }
 }
 
-/** The fronts of the round's cards, each pair once, as a hand that is opened. */
+/** The fronts of the round's cards, each pair once, fanned out like a hand of cards. */
 function fan({ round, game, art, settings }: Table): HTMLElement[] {
   const ratio = ratioOf(settings.layout)
   const byPair = new Map(

@@ -2,10 +2,10 @@ import type { Face } from '../core/deck/pair.ts'
 import { pictureTitle } from '../core/deck/picture-words.ts'
 import { textSize } from './fit-text.ts'
 
-/** Where the picture of a library name is to be had: a path in the studio, a data URL in a shipped game. */
+/** Where to get the picture with a library name: a path in the studio, a data URL in a shipped game. */
 export type Art = (name: string) => string
 
-/** How much of a card's width and height art may take. */
+/** How much of a card's width and height a picture may take. */
 export const ART_SHARE = { picture: 0.66, image: 0.88 } as const
 
 /** What a face shows, in words. */
@@ -32,10 +32,10 @@ export function faceElement(
     image.src = face.kind === 'picture' ? art(face.name) : face.src
     image.alt = ''
     image.style.width = image.style.height = `${ART_SHARE[face.kind] * 100}%`
-    // on the table a face must be there as its card turns; elsewhere nothing waits for it
+    // on the table a face must be there as its card turns; elsewhere it can load later
     image.decoding = decoding
     image.draggable = false
-    // a picture that cannot be drawn gives way to its words
+    // a picture that cannot be drawn is replaced by its words
     image.onerror = () => {
       box.className = 'lt-face lt-face-text'
       box.replaceChildren(

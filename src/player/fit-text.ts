@@ -10,7 +10,7 @@ function textWidth(text: string): number {
 }
 
 /**
- * In how many lines a text sits largest on a card, and how wide its widest line is then, in em.
+ * The number of lines in which a text is largest on a card, and how wide its widest line is then, in em.
  * In: any text; a card's width divided by its height. Lines break at ordinary spaces only.
  */
 export function fitText(text: string, ratio: number): { lines: number; width: number } {
@@ -18,7 +18,7 @@ export function fitText(text: string, ratio: number): { lines: number; width: nu
   const widths = words.map(textWidth)
   const space = 0.36
   let best = { lines: 1, width: Math.max(0.7, textWidth(words.join(' '))) }
-  // the type is as large as the narrower of width and height lets it be
+  // the type is as large as the tighter of width and height allows
   const size = (fit: { lines: number; width: number }): number =>
     Math.min(ratio / fit.width, 1 / (fit.lines * LINE_HEIGHT))
   for (let lines = 2; lines <= Math.min(words.length, 5); lines++) {
@@ -28,11 +28,11 @@ export function fitText(text: string, ratio: number): { lines: number; width: nu
   return best
 }
 
-/** How much of a card its text may take: across, down, and the tallest that a single letter gets; and how far lines are apart, in em. */
+/** How much of a card its text may take: across, down, and the height limit for a single letter; and the line spacing, in em. */
 const SHARE = { across: 0.82, down: 0.8, tallest: 0.46 }
 export const LINE_HEIGHT = 1.2
 
-/** The type size of a face's text, as a share of the card's width and as one of its height; the smaller of the two holds. */
+/** The type size of a face's text, as a share of the card's width and as one of its height; the smaller of the two applies. */
 export function textSize(text: string, ratio: number): { byWidth: number; byHeight: number; lines: number } {
   const { lines, width } = fitText(text, ratio)
   return {
@@ -42,7 +42,7 @@ export function textSize(text: string, ratio: number): { byWidth: number; byHeig
   }
 }
 
-/** The narrowest way to set words of these widths in at most so many lines, by trying each useful width. */
+/** The narrowest way to break words of these widths into at most this many lines, by trying each useful width. */
 function breakInto(widths: number[], space: number, lines: number): { lines: number; width: number } {
   let low = Math.max(...widths)
   let high = widths.reduce((a, b) => a + b + space, 0)

@@ -29,7 +29,7 @@ export class Hud {
   private readonly figures = Object.fromEntries(
     FIGURES.map((name) => [name, newFigure(name, ...FIGURE_WORDS[name])]),
   ) as Record<Figure, { box: HTMLElement; value: HTMLElement }>
-  /** the round whose figures stand there */
+  /** the round whose figures are shown */
   private shownFor: Round | null = null
   private readonly seats = element('ol', 'lt-seats')
   private readonly fill = element('div', 'lt-limit-fill')
@@ -86,7 +86,7 @@ export class Hud {
     const playing = round !== null && !isOver(round)
     this.pauseButton.disabled = !playing
     this.row.hidden = round === null
-    // where a mind goes on, it turns the cards back itself
+    // a mind that plays on turns the cards back itself
     const isTheirs = MINDS_PLAY && table.seated?.haveTurn
     const button = !isTheirs && round !== null && isWaitingForButton(round)
     this.turnBackButton.hidden = !button
@@ -119,7 +119,7 @@ export class Hud {
     const { lives, turns } = settings.limits
     const of = (value: number, most: number | null): string =>
       most === null ? grouped(value) : `${grouped(value)} of ${grouped(most)}`
-    // only those that are shown are worked out: this is done once a frame
+    // only the visible ones are worked out: this runs once a frame
     const texts: Record<Exclude<Figure, 'best'>, () => string> = {
       'time-left': () => (left === null ? '' : clockText(left, true)),
       'time-used': () => clockText(timeUsed(round), false),
@@ -137,7 +137,7 @@ export class Hud {
     )
   }
 
-  /** Who sits at the table, with what each has won; whose turn it is stands out, and is said. */
+  /** The players, with what each has won; the current player stands out, and is announced. */
   private drawSeats(): void {
     const { round } = this.table
     const names = playerNames(this.table)
@@ -172,7 +172,7 @@ export class Hud {
   }
 }
 
-/** One who sits at the table: name, whether it is their turn, what they have won. */
+/** A player at the table: name, whether it is their turn, what they have won. */
 const newSeat = (): HTMLElement =>
   element(
     'li',
@@ -182,7 +182,7 @@ const newSeat = (): HTMLElement =>
     element('span', 'lt-seat-won'),
   )
 
-/** With more figures than this they stand in columns on a narrow player. */
+/** With more figures than this, they are arranged in columns on a narrow player. */
 const MANY = 4
 const FIGURE_WORDS: Record<Figure, [words: string, svg?: string]> = {
   'time-left': ['time left', iconClock],

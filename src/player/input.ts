@@ -32,7 +32,7 @@ export function listen(view: BoardView, table: Table, press: (cell: number) => v
   })
 }
 
-/** The next card in a direction, gaps passed over; −1 if the key is no direction. At an edge the place stays. */
+/** The next card in a direction, skipping gaps; −1 if the key is no direction. At an edge the position stays. */
 export function neighbour(table: Table, cell: number, key: string): number {
   const { states } = table.round ?? { states: [] }
   const { rows, columns } = table.settings.board

@@ -1,4 +1,4 @@
-/** Calls `step` once a frame while it is asked for; `step` says whether it is wanted again in the next one. */
+/** Calls `step` once a frame for as long as asked; `step` returns whether it wants the next frame too. */
 export function newLoop(step: () => boolean): { ask(): void; end(): void } {
   let frame: number | null = null
   let ended = false

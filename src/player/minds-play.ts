@@ -1,4 +1,4 @@
 /**
- * Whether minds can play at this table. They cannot in the script of a shipped file that has no rival: what asks for them is left out of that build, so that nobody loads it in vain.
+ * Whether minds can play at this table. They cannot in the script of a shipped file without a rival: that build leaves out everything that asks for them.
  */
 export const MINDS_PLAY = import.meta.env?.VITE_MINDS_PLAY !== false

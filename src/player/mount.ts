@@ -36,39 +36,39 @@ import {
 
 export type PlayerOptions = {
   game: Game
-  /** where library pictures are to be had */
+  /** where to get library pictures */
   art: Art
-  /** the level to begin with; the first of the ladder if there is none of that id */
+  /** the level to start with; the first of the ladder if the id is unknown */
   level?: string
-  /** deals this seed first; later rounds follow the level's own rule */
+  /** the seed of the first deal; later rounds follow the level's own rule */
   seed?: string
-  /** whether the player may choose levels; off where something around the table does */
+  /** whether the player may choose levels; off if something around the table does */
   levels?: boolean
-  /** where best results are kept; nowhere if left out */
+  /** where best results are kept; nowhere if missing */
   keep?: Keep
-  /** where a game that is not over is kept, so that it goes on after the page was closed */
+  /** where an unfinished game is kept, so that it continues after the page was closed */
   keepGame?: Keep
-  /** where the players' own names are kept; without it they are not asked */
+  /** where the players' own names are kept; if missing, nobody is asked for them */
   keepNames?: Keep
   glass?: boolean
   /** lets minds play where the game gives them a seat */
   rivals?: Rivals
-  /** called after anything happened: a deal, an input, something falling due */
+  /** called after anything happened: a deal, an input, something due */
   onChange?: (table: Readonly<Table>) => void
 }
 
 export type Player = {
   readonly table: Readonly<Table>
-  /** A new round, of this level if one is named, with this seed if one is given. */
+  /** A new round, of this level and with this seed if they are given. */
   deal(level?: string, seed?: string, cells?: Cells): void
-  /** Puts the game where these inputs lead by a time in ms, and holds it there until something is pressed. */
+  /** Replays these inputs up to a time in ms, and holds the game there until something is pressed. */
   stand(inputs: readonly Input[], at: number): void
-  /** Lets time go on, so many times as fast as it really is. */
+  /** Sets the speed of time, as a multiple of the real one. */
   run(speed: number): void
-  /** Holds the game and lets it go to the next event. */
+  /** Holds the game and moves it to the next event. */
   stepDue(): void
   setGlass(on: boolean): void
-  /** Pauses, or goes on if paused. */
+  /** Pauses, or resumes if paused. */
   pause(): void
   destroy(): void
 }
@@ -85,7 +85,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   table.ownNames = readNames(keepNames)
   let wereAsked = keepNames === null
   let brief = 0
-  /** what of the board is drawn no longer as it is: all of it after a deal */
+  /** what of the board is out of date; all of it after a deal */
   let stale: 'nothing' | 'cards' | 'board' = 'board'
   let isRecord = false
   let keyboardGoesToBoard = false
@@ -115,7 +115,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const loop = newLoop(draw)
 
   listen(board, table, (cell) => input({ do: 'press', cell }))
-  // not a container of the style: its least change would lay out every card anew
+  // not a style container: its least change would lay out every card anew
   const resized = new ResizeObserver(() => {
     makeRoom()
     board.place()
@@ -131,7 +131,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (event.key === 'Escape' && table.panel === 'brief') deal(nextLevel(table)!.id)
   })
 
-  /** Gives the parts around the table the room that the geometry has for them. */
+  /** Gives the parts around the table the space that the geometry reserves for them. */
   function makeRoom(): void {
     const { clientWidth: width, clientHeight: height } = root
     const standing = standingOf(width, height)
@@ -142,7 +142,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       root.style.setProperty(`--lt-${part}`, `${length}px`)
   }
 
-  /** The one place that draws, once a frame: time passes, and what it or the player changed is shown. Out: whether time goes on by itself. */
+  /** The one place that draws, once a frame: time passes, and what it or the player changed is shown. Out: whether time keeps running by itself. */
   function draw(): boolean {
     if (tick(table)) finish()
     if (stale === 'board') build()
@@ -150,7 +150,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (events.length) {
       announcer.tell(events)
       if (events.some(({ kind }) => kind === 'won')) {
-        // against a rival that was chosen it is another game than the level's own
+        // against a chosen rival it is not the level's own game
         isRecord = !(MINDS_PLAY && table.rival) && keepBest(keep, table.level.id, resultOf(table.round!))
         celebration.begin()
       }
@@ -184,7 +184,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     root.dataset.dealIn = look.dealIn
     board.build()
     root.classList.remove('lt-is-won')
-    // the motion of a deal begins anew only where the page has seen the table without it
+    // the motion of a deal starts anew only if the page has shown the table without it
     if (root.classList.contains('lt-dealt')) {
       root.classList.remove('lt-dealt')
       void root.offsetWidth
@@ -233,7 +233,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     const { round } = table
     if (!round) return
     tick(table)
-    // what falls due in the far future is not waited for
+    // something due in the far future is not waited for
     const due = MINDS_PLAY && table.seated ? Math.min(round.nextDue, table.seated.dueAt) : round.nextDue
     const next = due === NEVER ? round.at : due
     stand(table.inputs, next)
@@ -281,7 +281,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     loop.ask()
   }
 
-  /** A new round from a panel: the keyboard comes back to the board. */
+  /** A new round from a panel: the keyboard returns to the board. */
   function again(level?: string, seed?: string): void {
     deal(level, seed)
     keyboardGoesToBoard = true
@@ -296,7 +296,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     runAt(table, table.speed)
     pause()
   }
-  // the first time at once, so that the table is never seen empty
+  // the first time at once, so that nobody sees an empty table
   if (draw()) loop.ask()
   return {
     table,

@@ -8,13 +8,13 @@ import type { Art } from './face.ts'
 import { keepPace, moveByLook } from './motion.ts'
 import { dealTable, newTable, runAt, timeNow } from './table.ts'
 
-/** Two cards and what is done to them, in ms since their deal; `until` is when it is over. */
+/** Two cards and what happens to them, in ms since their deal; `until` is the end. */
 export type OneTurn = { cells: Cells; inputs: readonly Input[]; until: number }
 
 /**
- * Plays turns of two cards one after the other, over and over, so many times as fast as they really are: the same machine and the same
+ * Plays turns of two cards one after the other, over and over, at a multiple of the real speed: the same machine and the same
  * drawing as a whole game, and nothing around it. `game` has one level with a board of two cells; `told` is called in each frame with the
- * turn that is played and its time. Out: ends it.
+ * current turn and its time. Out: a function that ends it.
  */
 export function playTurns(
   host: HTMLElement,

@@ -7,13 +7,13 @@ import type { Keep } from './best.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 import type { Table } from './table.ts'
 
-/** A game that is not over, as it is kept for the next visit: enough to play it again up to where it stood. */
+/** An unfinished game, as it is kept for the next visit: enough to play it again up to where it stopped. */
 export type OpenGame = { level: string; seed: string; rival?: string; inputs: Input[]; at: number }
 
-/** How long changes are gathered before the open game is kept, in ms. */
+/** How long changes are collected before the open game is kept, in ms. */
 const KEEP_AFTER = 1000
 
-/** Keeps the game on the table while it is not over; forgets it when it is, or before the first press. Soon after a change, or `now`, as when the page is left. */
+/** Keeps the game on the table until it is over; forgets it then, or if nothing was pressed yet. Soon after a change, or `now`, as when the page is left. */
 export function newOpenKeeper(keep: Keep | null, table: Table) {
   let timer = 0
   function now(): void {
@@ -35,7 +35,7 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
   return { now, changed }
 }
 
-/** The game that was left open, or null; what cannot be read is as good as none. */
+/** The game that was left open, or null; unreadable data counts as none. */
 export function readOpen(keep: Keep | null, game: Game): OpenGame | null {
   try {
     const kept = JSON.parse(keep?.read() || 'null') as OpenGame | null

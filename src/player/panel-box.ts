@@ -1,6 +1,6 @@
 import { element } from './element.ts'
 
-/** What lies over the board until something on it is pressed: a title, what it says, and its buttons. */
+/** A panel over the board until one of its buttons is pressed: a title, a text, and its buttons. */
 export function panel(title: string, body: Node[], buttons: HTMLElement[]): HTMLElement {
   const heading = element('h2', 'lt-panel-title', title)
   heading.id = 'lt-panel-title'

@@ -3,7 +3,7 @@ import type { BoardView } from './board.ts'
 import { panelFor, type PanelActs } from './panels.ts'
 import type { Table } from './table.ts'
 
-/** Lays the panel that the table asks for over the board, and brings the keyboard there and back. */
+/** Shows the panel that the table asks for over the board, and moves the focus there and back. */
 export class PanelHost {
   private drawn: HTMLElement | null = null
   private drawnFor: Table['panel'] = 'none'
@@ -31,7 +31,7 @@ export class PanelHost {
     else this.focusBefore?.focus({ preventScroll: true })
   }
 
-  /** A player who was not at the table is left where they are. */
+  /** If the focus was elsewhere on the page, it stays there. */
   private takeFocus(panel: HTMLElement): void {
     const focused = document.activeElement
     const isHere = focused instanceof HTMLElement && this.felt.parentElement!.contains(focused)

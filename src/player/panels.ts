@@ -21,13 +21,13 @@ export type PanelActs = {
   /** a round of a level; without a seed, the level's own rule gives it */
   deal(level: Level, seed?: string): void
   close(): void
-  /** takes what the players call themselves, by their place at the table */
+  /** takes the names that the players give themselves, by their place at the table */
   name(names: string[]): void
-  /** makes the panel small, or whole again; out: whether it is small now */
+  /** makes the panel small, or full size again; out: whether it is small now */
   peek(): boolean
 }
 
-/** The panel that lies over the board now, or null. `best` are the results won so far, `record` that this one beat them. */
+/** The panel over the board now, or null. `best` are the results won so far, `record` whether this one beat them. */
 export function panelFor(table: Table, acts: PanelActs, best: Best, record: boolean): HTMLElement | null {
   switch (table.panel) {
     case 'pause':
@@ -89,7 +89,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   return panel(titleOf(table, result), body, buttons)
 }
 
-/** What came of a won game, in short, before the next level begins. */
+/** The result of a won game, in short, before the next level begins. */
 function briefPanel(table: Table, acts: PanelActs): HTMLElement {
   const result = resultOf(table.round!)
   const next = nextLevel(table)!
@@ -120,7 +120,7 @@ function titleOf(table: Table, { outcome, players }: RoundResult): string {
     : `${first.slice(0, -1).join(', ')} and ${first.at(-1)!} share the win`
 }
 
-/** A row for each player, in the order in which they sit. */
+/** A row for each player, in seat order. */
 function playersTable(names: readonly string[], players: NonNullable<RoundResult['players']>): HTMLElement {
   const row = (...cells: HTMLElement[]): HTMLElement => element('tr', '', ...cells)
   const first = new Set(winners(players))

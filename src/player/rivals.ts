@@ -12,7 +12,7 @@ import type { Rivals, Table } from './table.ts'
 const mayChoose = ({ game, level }: Readonly<Table>): boolean => mayChooseRival(resolveLevel(game, level))
 
 /**
- * Minds play the seats that a level gives them, and against one who plays alone, if the game lets them choose. The same deal and the same presses lead to the same game. In: the minds
+ * Minds play the seats that a level gives them, and against somebody who plays alone, if the game offers that. The same deal and the same presses lead to the same game. In: the minds
  * that a game has to choose from.
  */
 export const rivalsAmong = (mindsOf: (game: Game) => readonly Mind[]): Rivals => ({

@@ -6,7 +6,7 @@ import { MINDS_PLAY } from './minds-play.ts'
 import { mountPlayer } from './mount.ts'
 import { rivalsAmong } from './rivals.ts'
 
-// the start of a shipped file: reads the game that lies beside this script and puts the table up
+// the start of a shipped file: reads the game embedded beside this script and mounts the table
 const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {
   game: Game
   art: Record<string, string>

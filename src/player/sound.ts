@@ -1,28 +1,28 @@
 import { SOUND_LENGTH, type Family, type Moment, type Settings } from '../core/settings/settings.ts'
 import type { Event } from '../core/play/events.ts'
 
-/** Sounds made on the spot with Web Audio, in four families, and own ones from the game. */
+/** Sounds made on the fly with Web Audio, in four families, and own ones from the game. */
 
-/** What can be heard; a match by luck is a match with a sound of its own. */
+/** What can be heard; a lucky match is a match with a sound of its own. */
 export type SoundName = Moment | 'lucky'
-/** What a level says of its sounds. */
+/** The sound settings of a level. */
 type Sounds = Pick<Settings, 'sound' | 'volumes'>
 const momentOf = (name: SoundName): Moment => (name === 'lucky' ? 'match' : name)
 
-/** How a family sounds: its lowest note in Hz, its scale in semitones, and how one of its notes comes and goes, in s. */
+/** How a family sounds: its lowest note in Hz, its scale in semitones, and how a note rises and fades, in s. */
 type Voice = {
   base: number
   scale: readonly number[]
   shape: OscillatorType
   attack: number
-  /** how many times as long as written its notes ring */
+  /** how many times longer than written its notes ring */
   ring: number
   loud: number
-  /** a second tone, as a multiple of the first, and how loud it is beside it */
+  /** a second tone, as a multiple of the first, and its loudness relative to it */
   over?: readonly [number, number]
-  /** by how much higher a note begins than it ends */
+  /** how much higher a note starts than it ends */
   bend?: number
-  /** what is taken off above, in Hz */
+  /** the low-pass filter's frequency, in Hz */
   soft?: number
 }
 const MAJOR = [0, 2, 4, 5, 7, 9, 11]
@@ -103,11 +103,11 @@ function pitchOf({ base, scale }: Voice, step: number): number {
 }
 
 let context: AudioContext | null = null
-/** Own sounds that were made ready, by their data URL. */
+/** Own sounds that are decoded, by their data URL. */
 const ready = new Map<string, AudioBuffer>()
 const asked = new Set<string>()
 
-/** Makes the own sounds of a level ready, one after the other and only while the page has nothing else to do. */
+/** Decodes the own sounds of a level, one after the other and only while the page is idle. */
 export function prepareSounds({ sound }: Sounds): void {
   if (!sound.on || typeof OfflineAudioContext === 'undefined') return
   const own = Object.values(sound).flatMap((heard) => (typeof heard === 'object' ? [heard.src] : []))
@@ -129,21 +129,21 @@ export function prepareSounds({ sound }: Sounds): void {
   next()
 }
 
-/** An own sound from its data URL; rejects where the browser cannot decode it. */
+/** An own sound from its data URL; rejects if the browser cannot decode it. */
 function decode(src: string): Promise<AudioBuffer> {
   const letters = atob(src.slice(src.indexOf(',') + 1))
   const bytes = Uint8Array.from(letters, (letter) => letter.charCodeAt(0))
   return new OfflineAudioContext(1, 1, 44_100).decodeAudioData(bytes.buffer)
 }
 
-/** Plays what a level has at a moment, an own sound once it is ready. Rejects where the browser cannot decode it. */
+/** Plays a level's sound for a moment, an own one once it is decoded. Rejects if the browser cannot decode it. */
 export async function hearSound(name: SoundName, { sound, volumes }: Sounds): Promise<void> {
   const heard = sound[momentOf(name)]
   if (typeof heard === 'object' && !ready.has(heard.src)) ready.set(heard.src, await decode(heard.src))
   playSound(name, { sound: { ...sound, on: true }, volumes })
 }
 
-/** Plays what a level has at a moment; says nothing where the browser has no audio or does not allow it yet. Out: whether anything is heard. */
+/** Plays a level's sound for a moment; does nothing if the browser has no audio or does not allow it yet. Out: whether anything is heard. */
 export function playSound(name: SoundName, { sound, volumes }: Sounds): boolean {
   const heard = sound[momentOf(name)]
   const volume = (sound.volume / 100) * (volumes[momentOf(name)] / 100)
@@ -198,7 +198,7 @@ function playNote(context: AudioContext, voice: Voice, [step, at, long, loud]: N
   }
 }
 
-/** The sound of an event, if it has one; a match that goes on a streak has that of a streak, where the level has one. */
+/** The sound of an event, if it has one; a match that continues a streak has that of a streak, if the level has one. */
 export function soundOf(event: Event, sound: Pick<Settings['sound'], 'streak'>): SoundName | null {
   switch (event.kind) {
     case 'flip':

@@ -11,25 +11,25 @@ import { newRound } from '../core/play/new-round.ts'
 import type { Art } from './face.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 
-/** Minds that sit at the table: whether one of them has the turn, when it presses next, and what they press up to a time (ms since the deal). */
+/** Minds at the table: whether it is a mind's turn, when it presses next, and what they press up to a time (ms since the deal). */
 type Seated = { readonly haveTurn: boolean; readonly dueAt: number; next(now: number): Input | null }
-/** What a player can do with minds at the table. Left out where there are none, so that nobody has to load them. */
+/** What a table can do with minds. Missing where there are none, so that nobody has to load them. */
 export type Rivals = {
-  /** the settings of a round, with the rival that was chosen */
+  /** the settings of a round, with the chosen rival */
   settle(table: Readonly<Table>, settings: Settings): Settings
-  /** who plays beside persons in the round that lies on the table; null if nobody does */
+  /** who plays beside persons in the current round; null if nobody does */
   seat(table: Readonly<Table>): Seated | null
-  /** whether one who plays alone is to be asked whom to play against */
+  /** whether somebody who plays alone is asked whom to play against */
   mayChoose(table: Readonly<Table>): boolean
-  /** asks for it; the same deal is then dealt again, against the one that was chosen */
+  /** asks for it; the same deal is then dealt again, against the chosen rival */
   panel(table: Table, deal: (level: Level, seed: string) => void): HTMLElement
 }
 
-/** `who`: the players say their names; `brief`: a short result before the next level begins by itself */
+/** `who`: the players enter their names; `brief`: a short result before the next level begins by itself */
 type Panel = 'none' | 'who' | 'pause' | 'result' | 'brief' | 'levels' | 'problem'
 
 /**
- * The state of the table that players touch; everything that is drawn follows from it. Files beside this one are verbs
+ * The state of the table that players touch; everything drawn follows from it. Files beside this one are verbs
  * on it: deal, press, pause here; draw, input, sound, panels elsewhere.
  */
 export type Table = {
@@ -43,28 +43,28 @@ export type Table = {
   problem: string
   /** what the player did in this round, with times: enough for a record */
   inputs: Input[]
-  /** performance.now() of the deal, moved so that elapsed × speed is the round's time */
+  /** performance.now() of the deal, adjusted so that elapsed × speed is the round's time */
   startedAt: number
   speed: number
-  /** time stands until something is pressed: the author looks at a moment of the game */
+  /** time stands still until something is pressed: the author looks at a moment of the game */
   held: boolean
   panel: Panel
   /** when the panel for the end opens, in the round's ms; NaN while the round is open */
   endsAt: number
   glass: boolean
-  /** whether the player wants to hear anything; a level may be silent all the same */
+  /** whether the player wants sound; a level may still be silent */
   sound: boolean
-  /** what the players call themselves, by their place at the table; empty where the game's own name holds */
+  /** the names that the players gave themselves, by their place at the table; empty where the game's own name applies */
   ownNames: readonly string[]
   /** where minds can play */
   rivals?: Rivals
-  /** the id of the mind that one who plays alone chose to play against */
+  /** the id of the mind that somebody who plays alone chose to play against */
   rival?: string
-  /** the minds in the round that lies on the table; null if none plays */
+  /** the minds in the current round; null if none plays, missing where minds cannot play */
   seated?: Seated | null
-  /** the cell that the keyboard stands on */
+  /** the cell that has the keyboard */
   cursor: number
-  /** how many of the round's events have been heard and told */
+  /** how many of the round's events have been announced */
   heard: number
 }
 
@@ -91,7 +91,7 @@ export function newTable(game: Game, art: Art, level: Level): Table {
   }
 }
 
-/** A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are laid instead of what the seed gives. */
+/** A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are used instead of the seed's deal. */
 export function dealTable(table: Table, level: Level, seed?: string, cells?: Cells): void {
   const own = resolveLevel(table.game, level)
   const settings = (MINDS_PLAY && table.rivals?.settle(table, own)) || own
@@ -123,7 +123,7 @@ export const timeNow = (table: Table): number =>
     ? (table.round?.at ?? 0)
     : Math.max(table.round?.at ?? 0, Math.floor((performance.now() - table.startedAt) * table.speed))
 
-/** Lets the round's time go on from where it stands, at a speed of so many times the real one. */
+/** Lets the round's time run on from where it is, at a multiple of the real speed. */
 export function runAt(table: Table, speed: number): void {
   const at = timeNow(table)
   table.speed = speed
@@ -131,7 +131,7 @@ export function runAt(table: Table, speed: number): void {
   table.startedAt = performance.now() - at / speed
 }
 
-/** Puts the round, its deal kept, where these inputs lead by a time in ms, and holds it there. */
+/** Replays these inputs on the same deal up to a time in ms, and holds the round there. */
 export function standTable(table: Table, inputs: readonly Input[], at: number): void {
   if (!table.round) return
   const { round, inputs: used } = standingWhen(table.settings, table.round.cells, inputs, at)
@@ -180,7 +180,7 @@ export function newEvents(table: Table): Event[] {
   return events
 }
 
-/** Who sits at the table, as they call themselves or as the game does. */
+/** The players, by the names they gave themselves or the game's. */
 export const playerNames = ({ settings, ownNames }: Table): string[] =>
   settings.players.names.map((name, at) => ownNames[at] || name)
 

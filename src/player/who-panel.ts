@@ -6,7 +6,7 @@ import { MINDS_PLAY } from './minds-play.ts'
 import { panel } from './panel-box.ts'
 import type { Table } from './table.ts'
 
-/** Names that were kept in the player's browser; what cannot be read is as good as none. */
+/** Names kept in the player's browser; unreadable data counts as none. */
 export function readNames(keep: Keep | null): string[] {
   try {
     const kept: unknown = JSON.parse(keep?.read() || '[]')
@@ -18,7 +18,7 @@ export function readNames(keep: Keep | null): string[] {
   }
 }
 
-/** Asks before the game which persons sit where. An empty field leaves the name that the game gives. */
+/** Asks before the game who sits where. An empty field leaves the game's own name. */
 export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
   const fields = table.settings.players.names.map((given, at) => {
     const field = element('input', 'lt-name')

@@ -32,7 +32,7 @@ export function cardLabel(table: Table, cell: number, open = false): string {
   }
 }
 
-/** What a screen reader hears of an event; empty for those it need not hear. */
+/** What a screen reader hears of an event; empty if it is not announced. */
 export function spoken(table: Table, event: Event): string {
   switch (event.kind) {
     case 'flip':
@@ -66,7 +66,7 @@ export function shown(event: Event): { text: string; tone: 'luck' | 'good' | 'pl
   switch (event.kind) {
     case 'match':
       if (event.how === 'lucky') return { text: 'A lucky pair!', tone: 'luck' }
-      if (event.how === 'glimpsed') return { text: 'Well looked!', tone: 'good' }
+      if (event.how === 'glimpsed') return { text: 'Well spotted!', tone: 'good' }
       return { text: event.streak > 1 ? `${event.streak} in a row` : 'Well remembered!', tone: 'good' }
     case 'miss':
       return { text: event.how === 'slip' ? 'You have seen that one before' : 'Not a pair', tone: 'plain' }
@@ -82,12 +82,12 @@ export function lostWords(by: 'lives' | 'turns' | 'clock'): string {
   return { lives: 'No lives left.', turns: 'No turns left.', clock: 'Time is up.' }[by]
 }
 
-/** A whole number with its thousands apart: "1,250". */
+/** A whole number with thousands separators: "1,250". */
 export const grouped = (n: number): string => n.toLocaleString('en')
 
 const count = (n: number, one: string, many: string): string => `${n} ${n === 1 ? one : many}`
 
-/** Luck and slips of a finished round, told kindly. */
+/** The lucky matches and slips of a finished round, in friendly words. */
 export function tale(result: RoundResult): string {
   const luck =
     result.glimpsed > 0

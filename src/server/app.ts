@@ -3,12 +3,12 @@ import express, { type Express } from 'express'
 import helmet from 'helmet'
 import { join } from 'node:path'
 
-/** The names by which this machine knows itself. */
+/** The names of this machine for itself. */
 const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]']
 
 /**
- * The app that serves the built studio from `folder`, with a strict policy. Every path that is no file is the studio's own. It answers to the names of this machine
- * and to `host`, a name or an address, alone: a page elsewhere cannot have its own name point here.
+ * The app that serves the built studio from `folder`, with a strict policy. Every path that is not a file leads to the studio. It answers to the names of this machine
+ * and to `host`, a name or an address, alone: a page elsewhere cannot point a name of its own here.
  */
 export function makeApp(folder: string, host = ''): Express {
   const app = express()
@@ -32,7 +32,7 @@ export function makeApp(folder: string, host = ''): Express {
         },
       },
       strictTransportSecurity: false,
-      // both need https, or say nothing on it
+      // both need https, or mean nothing without it
       originAgentCluster: false,
       crossOriginOpenerPolicy: false,
     }),
@@ -46,7 +46,7 @@ export function makeApp(folder: string, host = ''): Express {
     response.status(421).type('text/plain').send('this server has another name')
   })
   app.use((request, response, next) => {
-    // no file has such a name, and what looks for one would fail
+    // no file has such a name, and looking for one would fail
     if (request.path.includes('%00')) response.status(400).type('text/plain').send('bad request')
     else next()
   })
@@ -57,7 +57,7 @@ export function makeApp(folder: string, host = ''): Express {
   app.use('/assets', express.static(join(folder, 'assets'), { immutable: true, maxAge: '1y', index: false }))
   app.use(express.static(folder, { index: false }))
   app.get('/{*path}', (request, response) => {
-    // a missing file is missing; only pages fall back to the studio, and the ids in their paths may have a dot
+    // a missing file is missing; only pages fall back to the studio, and the ids in their paths may contain a dot
     if (!request.path.startsWith('/games/') && /\.[a-z0-9]+$/i.test(request.path))
       response.status(404).type('text/plain').send('not found')
     else response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } })

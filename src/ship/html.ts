@@ -13,7 +13,7 @@ const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) =>
 const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8ToBytes(text)))}'`
 
 /**
- * A game as one HTML file that plays anywhere and asks for nothing. Its policy allows the script and the style inside it, by
+ * A game as one HTML file that plays anywhere and requests nothing. Its policy allows the script and the style inside it, by
  * their hashes, and images and fonts inside it; everything else is forbidden.
  * In: a game; its library pictures as data URLs by name; the built player.
  */

@@ -257,7 +257,7 @@ describe('the verdict', () => {
       expect(report.places!.p).toBeGreaterThan(1e-4)
       expect(reason).toMatchObject({
         code: 'twins-apart',
-        message: expect.stringMatching(/0\.00 pairs .* where chance has 1\.71/),
+        message: expect.stringMatching(/0\.00 pairs .* where chance gives 1\.71/),
       })
     }
   })

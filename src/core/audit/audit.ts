@@ -7,7 +7,7 @@ import { Counter, type Tally } from './tally.ts'
 export type Audit = { tally: Tally; report: Report; reason: Reason | null }
 
 /**
- * Audits boards that another program dealt: are they a fair shuffle of their cards, and if not, why. `progress` is told the share done.
+ * Audits boards that another program dealt: are they a fair shuffle of their cards, and if not, why. `progress` is called with the share done.
  */
 export function auditBoards(read: ReadBoards, progress: (share: number) => void = () => undefined): Audit {
   const counter = new Counter(read.board, read.names.length, read.boards.length)
@@ -21,7 +21,7 @@ export function auditBoards(read: ReadBoards, progress: (share: number) => void 
   return { tally, report, reason: reasonOf(tally, report, read.names) }
 }
 
-/** The logarithm of the number of ways to lay these very cards. */
+/** The logarithm of the number of ways to lay exactly these cards. */
 function logArrangements(cells: readonly number[]): number {
   const counts = new Map<number, number>()
   for (const card of cells) if (card >= 0) counts.set(card, (counts.get(card) ?? 0) + 1)

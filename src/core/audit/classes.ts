@@ -6,8 +6,8 @@ import type { Pair } from '../deck/pair.ts'
 import type { Settings } from '../settings/settings.ts'
 
 /**
- * Which pairs of a level may be taken for each other: a number for each pair of the deck. Where repeated pairs are laid apart, one that lies there more often takes other places,
- * and so does one whose faces are related; all others are alike, and then there is but one class, 0.
+ * Which pairs of a level are interchangeable: a class number for each pair of the deck. Where repeated pairs are laid apart, one with more copies takes other places,
+ * and so does one with two different faces; all others are alike, and then there is only one class, 0.
  */
 export function pairClasses(
   pairs: readonly Pair[],
@@ -18,7 +18,7 @@ export function pairClasses(
   const needed = openCells(board).length / 2
   if (deal.way !== 'apart' || !comeAgain(selection, needed) || !selection.length) return classes
   const copies = new Map<number, number>()
-  // which pairs come once more is left to chance, or always the same
+  // which pairs get an extra copy is left to chance, or is always the same
   if (!fillIsRandom(selection.length, needed, fill))
     for (const pair of fillPairs(selection, needed, fill, streamOf('', 'picking')))
       copies.set(pair, (copies.get(pair) ?? 0) + 1)

@@ -17,7 +17,7 @@ import { bad, cut, good, type Result } from '../result.ts'
  *   the deal     {"level":"warm-up","seed":"…","rows":2,"columns":3,"cells":["cog/a",…]}
  *   an input     {"at":812,"do":"press","cell":"A1","shows":"cog/a"}      shows: the card that turned, null if none did
  *                {"at":900,"do":"turn-back"} and pause, resume
- *   what is seen {"at":1812,"see":{"A1":"down","B1":"up"}}                 how cards lie, after all that falls due
+ *   what is seen {"at":1812,"see":{"A1":"down","B1":"up"}}                 how cards lie, after everything due has happened
  *   the end      {"at":9000,"end":"won"}                                   or lost
  */
 
@@ -38,14 +38,14 @@ const lineSchema = z.union([
 ])
 type Line = z.infer<typeof lineSchema>
 
-/** Lines that cannot be read are told up to this many. */
+/** The most unreadable lines that are reported. */
 const MOST_TOLD = 100
 
 /** Where a log breaks the rules: the line, from 1, and how. */
 type Breach = { line: number; at: number; message: string }
 export type LogAudit = {
   level: string
-  /** lines that were read, and those that could not be, with why */
+  /** lines that were read, and those that could not be, with the reason */
   lines: number
   torn: string[]
   presses: number
@@ -53,8 +53,8 @@ export type LogAudit = {
 }
 
 /**
- * Reads a log and plays it by a level's rules, up to the first line that breaks them. A line that cannot be read is told and passed
- * over. What can go wrong: no deal in the first line, a level that is not there, a deal that does not fit it.
+ * Reads a log and plays it by a level's rules, up to the first line that breaks them. A line that cannot be read is reported and
+ * skipped. What can go wrong: no deal in the first line, an unknown level, a deal that does not fit it.
  */
 export function auditLog(game: Game, text: string): Result<LogAudit> {
   const lines = text.split(/\r?\n/)
@@ -91,7 +91,7 @@ export function auditLog(game: Game, text: string): Result<LogAudit> {
     if ('do' in line && line.do === 'press') audit.presses++
     const message =
       line.at < last
-        ? `${line.at} ms is before the line in front of it (${last} ms)`
+        ? `${line.at} ms is earlier than the line before (${last} ms)`
         : breachOf(game, round, line)
     last = Math.max(last, line.at)
     if (message) audit.breach = { line: i + 1, at: line.at, message }
@@ -164,5 +164,5 @@ const REFUSED_BECAUSE: Record<Refusal, string> = {
   locked: 'the board is locked: two cards are still up',
   'no-card': 'there is no card',
   matched: 'that card is matched already',
-  'face-up': 'that card lies face up already; the same card twice is no turn',
+  'face-up': 'that card is face up already; the same card twice is not a turn',
 }

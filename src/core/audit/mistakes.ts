@@ -2,7 +2,7 @@ import { draw } from '../deal/draw.ts'
 import { streamOf, type Stream } from '../deal/seed.ts'
 import { shuffle } from '../deal/shuffle.ts'
 
-/** Common broken shuffles, as they are often written. Each moves the cards of a deck about in place. */
+/** Common broken shuffles, as they are often written. Each moves the cards of a deck in place. */
 type Mistake = (deck: number[], stream: Stream) => void
 
 const swap = (deck: number[], i: number, j: number): void => {
@@ -16,7 +16,7 @@ const swap = (deck: number[], i: number, j: number): void => {
  * differs from one to the next.
  */
 const SORTS = {
-  /** each card is put in among those before it, its place found by halving */
+  /** each card is inserted among those before it, its place found by binary search */
   'halving insertion': (deck, stream) => {
     for (let i = 1; i < deck.length; i++) {
       let [low, high] = [0, i]
@@ -28,7 +28,7 @@ const SORTS = {
       deck.splice(low, 0, deck.splice(i, 1)[0]!)
     }
   },
-  /** each card goes back one by one */
+  /** each card moves back one place at a time */
   insertion: (deck, stream) => {
     for (let i = 1; i < deck.length; i++) for (let j = i; j > 0 && draw(stream, 2); j--) swap(deck, j, j - 1)
   },
@@ -44,7 +44,7 @@ const SORTS = {
     }
     deck.push(...sorted(deck.splice(0)))
   },
-  /** parted by a middle card, again and again */
+  /** split by a middle card, again and again */
   quick: (deck, stream) => {
     const sorted = (cards: number[]): number[] => {
       if (cards.length < 2) return cards
@@ -58,7 +58,7 @@ const SORTS = {
 } satisfies Record<string, Mistake>
 export type SortName = keyof typeof SORTS
 
-/** Every mistake by name, with the ways in which it is made. */
+/** Every mistake by name, with the algorithms that can show it. */
 export const MISTAKES = {
   'random-comparison': SORTS,
   'any-with-any': (deck, stream) => {
@@ -82,7 +82,7 @@ export const MISTAKES = {
 } satisfies Record<string, Mistake | typeof SORTS>
 export type MistakeName = keyof typeof MISTAKES
 
-/** How a deck of pairs may lie before it is shuffled. */
+/** The order of a deck of pairs before it is shuffled. */
 const STARTS = [
   (pairs: number) => Array.from({ length: pairs * 2 }, (_, i) => i >> 1),
   (pairs: number) => Array.from({ length: pairs * 2 }, (_, i) => i % pairs),
@@ -91,17 +91,17 @@ const STARTS = [
 /** Work for one mistake and one start, in cards laid. */
 const WORK = 400_000
 
-/** How much oftener than it should, in standard deviations of one board, each pair lies at each place: place × pairs + pair. */
+/** How much more often than it should each pair lies at each place, in standard deviations of one board: place × pairs + pair. */
 function deviations(counts: ArrayLike<number>, boards: number, pairs: number): Float64Array {
   const expected = boards / pairs
   return Float64Array.from(counts, (count) => (count - expected) / Math.sqrt(expected * boards))
 }
 
 /**
- * Which mistake a table of pair by place looks like. Every mistake is tried out on a board of this size, and its table laid on the one that was
- * seen, its pairs put in the order that fits best, since nobody knows in which order the deck lay before.
- * In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the mistakes, the likest first, with their likeness, 1 if
- * nothing but chance is between them; of a sort also which.
+ * Which mistake a table of pair by place looks like. Every mistake is run on a board of this size, and its table compared with the one that was
+ * seen, with its pairs put in the order that fits best, since the order of the deck before shuffling is unknown.
+ * In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the mistakes, the likeliest first, with their likeness, 1 if
+ * only chance separates them; for a sort also which one.
  */
 export function likeMistakes(
   at: ArrayLike<number>,
@@ -119,7 +119,7 @@ export function likeMistakes(
         const counts = tryOut(mistake, start(pairs), tries, pairs)
         const theirs = deviations(counts, tries, pairs)
         const power = dot(theirs, theirs) - noise(tries)
-        // what leaves no mark on this table cannot be told by it
+        // a mistake that leaves no mark on this table cannot be recognised by it
         if (power < noise(tries)) return 0
         return bestFit(seen, theirs, pairs) / Math.sqrt(seenPower * power)
       }),
@@ -155,7 +155,7 @@ function dot(one: Float64Array, other: Float64Array): number {
   return sum
 }
 
-/** The sum of products of two tables when the pairs of the one are put in the order that fits the other, the best fits first. */
+/** The sum of products of two tables, with the pairs of the second in the order that fits the first, best fits first. */
 function bestFit(one: Float64Array, other: Float64Array, pairs: number): number {
   const fits: { p: number; q: number; sum: number }[] = []
   for (let p = 0; p < pairs; p++)

@@ -34,10 +34,10 @@ describe('how often pairs come', () => {
   })
 
   test.each([
-    [[2, 2, 2], 'Each of the 3 pairs came with 2 cards a board.'],
-    [[4, 6, 2], 'Most often came Bell, 6 cards a board; least often Loupe, 2.'],
-    [[4, 4, 1.5], 'Most often came Cog and Bell, 4 cards a board; least often Loupe, 1.5.'],
-    [[6, 2, 2, 2, 2], 'Most often came Cog, 6 cards a board; least often Bell, Loupe, Key and 1 more, 2.'],
+    [[2, 2, 2], 'Each of the 3 pairs has 2 cards a board.'],
+    [[4, 6, 2], 'Most often: Bell, 6 cards a board; least often: Loupe, 2.'],
+    [[4, 4, 1.5], 'Most often: Cog and Bell, 4 cards a board; least often: Loupe, 1.5.'],
+    [[6, 2, 2, 2, 2], 'Most often: Cog, 6 cards a board; least often: Bell, Loupe, Key and 1 more, 2.'],
     [[], ''],
   ])('%j is told as %s', (cards, told) => {
     const often = cards.map((count, pair) => ({ pair, cards: count }))

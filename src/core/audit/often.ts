@@ -1,9 +1,9 @@
 import type { Tally } from './tally.ts'
 
-/** How many cards of a pair lay on a board, on average over all boards; `pair` is its number in the cards. */
+/** How many cards of a pair were on a board, on average over all boards; `pair` is its number in the cards. */
 export type Often = { pair: number; cards: number }
 
-/** How often each pair came, the most frequent first; pairs that never came are left out. */
+/** How often each pair appeared, the most frequent first; pairs that never did are left out. */
 export function oftenOf({ at, pairs, deals }: Pick<Tally, 'at' | 'pairs' | 'deals'>): Often[] {
   const cards = new Float64Array(pairs)
   at.forEach((count, i) => (cards[i % pairs]! += count))
@@ -13,7 +13,7 @@ export function oftenOf({ at, pairs, deals }: Pick<Tally, 'at' | 'pairs' | 'deal
     .sort((one, other) => other.cards - one.cards || one.pair - other.pair)
 }
 
-/** So many names are told of those that come most, and of those that come least. */
+/** How many names are given of the most frequent pairs, and of the least frequent. */
 const NAMED = 3
 
 const number = (cards: number): string => cards.toFixed(2).replace(/\.?0+$/, '')
@@ -23,7 +23,7 @@ const listed = (all: readonly string[]): string => {
   return more > 0 ? `${named.join(', ')} and ${more} more` : named.join(', ').replace(/, ([^,]*)$/, ' and $1')
 }
 
-/** How often the pairs came, in a sentence, also where that is as it should be. */
+/** How often the pairs appeared, in a sentence, also where that is as it should be. */
 export function oftenWords(often: readonly Often[], names: readonly string[]): string {
   const [first, last] = [often[0], often.at(-1)]
   if (!first || !last) return ''
@@ -31,8 +31,8 @@ export function oftenWords(often: readonly Often[], names: readonly string[]): s
   const cards = (count: number): string => `${number(count)} ${number(count) === '1' ? 'card' : 'cards'}`
   const most = number(first.cards)
   const least = number(last.cards)
-  if (most === least) return `Each of the ${often.length} pairs came with ${cards(first.cards)} a board.`
+  if (most === least) return `Each of the ${often.length} pairs has ${cards(first.cards)} a board.`
   const namesWith = (value: string): string[] =>
     often.filter((one) => number(one.cards) === value).map(nameOf)
-  return `Most often came ${listed(namesWith(most))}, ${cards(first.cards)} a board; least often ${listed(namesWith(least))}, ${number(last.cards)}.`
+  return `Most often: ${listed(namesWith(most))}, ${cards(first.cards)} a board; least often: ${listed(namesWith(least))}, ${number(last.cards)}.`
 }

@@ -2,15 +2,15 @@ import { chiSquareTail, LEAST_EXPECTED } from './probability.ts'
 import { classCount, type Tally } from './tally.ts'
 import type { Claim } from './theory.ts'
 
-/** How often a group of pairs is expected at a place, and how many groups it takes. */
+/** How often a group of pairs is expected at a place, and how many groups are needed for that. */
 const EXPECTED_IN_GROUP = 2 * LEAST_EXPECTED
 const FEWEST_GROUPS = 2
 
 /**
  * Pair by place. The sum of (seen − expected)² / expected is no plain chi-square here: a board holds one card at each place, and a
- * pair at two. Its mean and variance are worked out from the covariance of the counts, and a chi-square with these is taken (F. E. Satterthwaite, Biometrics
+ * pair at two. Its mean and variance follow from the covariance of the counts, and a chi-square with these is used (F. E. Satterthwaite, Biometrics
  * 2, 1946). For the same pairs on every board it is exact for many deals: (N − 1)/N × sum has (N − 1)(n − 1) degrees.
- * Pairs are put together where fewer than 5 are expected at a place. Null if there are too few boards even then.
+ * Pairs are grouped where fewer than 5 are expected at a place. Null if there are too few boards even then.
  */
 export function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
   const { deals, pairs } = tally
@@ -60,7 +60,7 @@ export function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
 }
 
 /**
- * The covariance of counts is A (of places) ⊗ S (of groups of pairs). Out: S, the sum over boards of their cards on the diagonal less their products / N. `total`: the cards of each group.
+ * The covariance of counts is A (of places) ⊗ S (of groups of pairs). Out: S, the sum over boards of their cards on the diagonal minus their products / N. `total`: the cards of each group.
  */
 function covarianceOfGroups(
   { copies, deals, pairs, products, still, varied }: Tally,
@@ -79,10 +79,10 @@ function covarianceOfGroups(
   return between
 }
 
-/** Pair by place, by how much its sum was scaled to make a chi-square, and how many cards went into it. */
+/** Pair by place, with the factor that made its sum a chi-square, and how many cards went into it. */
 export type PlacesTest = { statistic: number; degrees: number; p: number; scale: number; cards: number }
 
-/** How many cards of each pair lay on all boards together, and which pairs lay there at all. */
+/** How many cards of each pair were on all boards together, and which pairs appeared at all. */
 function totalsOf({ at, pairs }: Tally): number[] {
   const totals = new Array<number>(pairs).fill(0)
   for (let i = 0; i < at.length; i++) totals[i % pairs]! += at[i]!
@@ -92,8 +92,8 @@ export const presentPairs = (tally: Tally): number[] =>
   totalsOf(tally).flatMap((total, pair) => (total ? [pair] : []))
 
 /**
- * Pair by place where not all pairs are alike: each is compared with the others of its class only, at each place with what that class had there. On every board the pairs of a
- * class change places with each other by chance alone; so for n of them the covariance of two places is T / (n − 1) times (I − J/n), T the places that held the same pair less an nth of those that held the
+ * Pair by place where not all pairs are alike: each is compared only with the others of its class, at each place with what that class had there. On every board the pairs of a
+ * class trade places with each other by chance alone; so for n of them the covariance of two places is T / (n − 1) times (I − J/n), T the places that held the same pair minus an nth of those that held the
  * class. T is taken from the boards that were sampled. Counts with fewer than 5 expected are left out. Null if nothing is left.
  */
 function placesWithinClasses(tally: Tally): PlacesTest | null {
@@ -132,7 +132,7 @@ function placesWithinClasses(tally: Tally): PlacesTest | null {
   return { statistic, degrees, p: chiSquareTail(statistic, degrees), scale: degrees / mean, cards }
 }
 
-/** In how many groups the pairs are put so that enough are expected of each at each place. */
+/** How many groups of pairs give enough expected counts for each at each place. */
 function groupsOf(present: readonly number[], totals: readonly number[], size: number): number {
   const least = Math.min(...present.map((pair) => totals[pair]!)) / size
   if (least >= LEAST_EXPECTED) return present.length
@@ -140,7 +140,7 @@ function groupsOf(present: readonly number[], totals: readonly number[], size: n
   return Math.min(present.length, Math.floor(all / EXPECTED_IN_GROUP))
 }
 
-/** How many boards like those of a tally the test of places takes at least. In: a tally of one board or more. */
+/** The least number of boards like those of a tally that the test of places needs. In: a tally of one board or more. */
 export function leastForPlaces(tally: Tally): number {
   const cards = totalsOf(tally).reduce((sum, total) => sum + total, 0) / tally.deals
   return Math.ceil((FEWEST_GROUPS * EXPECTED_IN_GROUP * tally.still.length) / cards)
@@ -148,7 +148,7 @@ export function leastForPlaces(tally: Tally): number {
 
 /**
  * The trace of A², A the covariance of places. In a shuffle A = (I − J/N) / (N − 1). Under a rule of steps it follows from how often two
- * places hold the same pair, r: A = (r − κ) / (N (1 − κ)), κ the mean of r, since given who is whose twin every pair is as likely as any.
+ * places hold the same pair, r: A = (r − κ) / (N (1 − κ)), κ the mean of r, since given who is whose twin every pair is equally likely.
  */
 function squareOfPlaces({ together, deals, still }: Tally, claim: Claim): number {
   const size = still.length

@@ -22,7 +22,7 @@ export type Reason = {
 }
 
 const LIKE_ENOUGH = 0.8
-/** So many standard deviations stand out among all pairs and places of the largest board. */
+/** This many standard deviations stand out among all pairs and places of the largest board. */
 const CERTAIN = 6
 
 const TOLD: Record<MistakeName, string> = {
@@ -47,7 +47,7 @@ const SORT_NAMES: Record<SortName, string> = {
 }
 
 /**
- * The likely reason why boards are unfair, in plain words; null if they are not. A reason is only given where the very test that would show it is significant; else it is said that it is
+ * The likely reason why boards are unfair, in plain words; null if they are not. A reason is only given if the test that would show it is significant; otherwise the text says that it is
  * something else, and what was found. In: a tally with its report, and the names of its pairs.
  */
 export function reasonOf(tally: Tally, report: Report, names: readonly string[]): Reason | null {
@@ -65,10 +65,10 @@ export function reasonOf(tally: Tally, report: Report, names: readonly string[])
   )
 }
 
-/** How twins lie to each other where places are even. */
+/** How twins are placed relative to each other where places are even. */
 function twinsLie({ beside, steps }: Report): Reason | null {
   if (!beside || !steps) return null
-  const told = `${beside.seen.toFixed(2)} pairs of matching cards lie side by side on a board, where chance has ${beside.expected.toFixed(2)}`
+  const told = `${beside.seen.toFixed(2)} pairs of matching cards lie side by side on a board, where chance gives ${beside.expected.toFixed(2)}`
   if (beside.p < UNFAIR && beside.seen < beside.expected)
     return {
       code: 'twins-apart',
@@ -82,25 +82,25 @@ function twinsLie({ beside, steps }: Report): Reason | null {
   const [seen, expected] = [steps.meanSeen, steps.meanExpected]
   return {
     code: seen > expected ? 'twins-apart' : 'twins-together',
-    message: `Twins lie ${seen.toFixed(2)} steps apart on average, where chance has ${expected.toFixed(2)}. No place favours any pair.`,
+    message: `Twins lie ${seen.toFixed(2)} steps apart on average, where chance gives ${expected.toFixed(2)}. No place favours any pair.`,
   }
 }
 
 const TEST_WORDS: Record<Report['tests'][number]['name'], string> = {
-  places: 'pairs do not come to every place alike',
+  places: 'pairs do not land on every place equally often',
   steps: 'twins do not lie as far apart as chance lays them',
-  beside: 'twins do not lie side by side as often as chance has it',
+  beside: 'twins do not lie side by side as often as chance would have it',
   repeats: 'boards repeat too often',
 }
 function somethingElse({ tests }: Report): Reason {
   const [worst] = [...tests].sort((a, b) => a.p - b.p)
   return {
     code: 'something-else',
-    message: `Something else: ${worst ? TEST_WORDS[worst.name] : 'the boards are odd'}, in a way that is none of the usual mistakes.`,
+    message: `Something else: ${worst ? TEST_WORDS[worst.name] : 'the boards are odd'}, in a way that fits none of the usual mistakes.`,
   }
 }
 
-/** Cards that never leave their row, or their column: what is laid in one is shuffled within it. */
+/** Cards that never leave their row, or their column: each line is shuffled on its own. */
 function linesAlone({ at, pairs, still, board, deals }: Tally): Reason | null {
   const open = openCells(board)
   const size = still.length
@@ -114,7 +114,7 @@ function linesAlone({ at, pairs, still, board, deals }: Tally): Reason | null {
     const lines = new Map<number, number[]>()
     open.forEach((cell, place) => lines.set(lineOf(cell), [...(lines.get(lineOf(cell)) ?? []), place]))
     if (lines.size < 2) continue
-    // in every line some pair is missing altogether that should have come often, and those that come are even
+    // in every line some pair is missing altogether that should have appeared often, and those that appear are even
     const alone = [...lines.values()].every((places) => {
       const counts = totals.map((_, pair) =>
         places.reduce((sum, place) => sum + at[place * pairs + pair]!, 0),
@@ -170,7 +170,7 @@ function neverMoved({ still, board }: Tally): Reason | null {
   }
 }
 
-/** Far more equal boards than chance allows: the generator starts again, or has few seeds. */
+/** Far more equal boards than chance allows: the generator restarts, or has few seeds. */
 function shortCycle(tally: Tally, { repeats, deals }: Report): Reason | null {
   if (repeats.p === null || repeats.p > 1e-6) return null
   const period = periodOf(tally.prints, deals)
@@ -185,7 +185,7 @@ function shortCycle(tally: Tally, { repeats, deals }: Report): Reason | null {
   }
 }
 
-/** A number to one figure, since no more is known. */
+/** A number to one figure, since more is not known. */
 const roughly = (n: number): string => Number(n.toPrecision(1)).toLocaleString('en')
 
 /** After how many boards all of them repeat in order, or 0. */
@@ -205,7 +205,7 @@ function knownMistake({ at, deals, pairs, still, varied, copies }: Tally): Reaso
   return { code: best.name, message: TOLD[best.name].replace('SORT', best.sort ? SORT_NAMES[best.sort] : '') }
 }
 
-/** Where the strongest preference lies, or, if it is what most of the unevenness comes to, that some pairs lie nearer to the start. */
+/** The place of the strongest preference, or, if that explains most of the unevenness, that some pairs lie nearer to the start. */
 function favoured({ at, pairs, still, board }: Tally, names: readonly string[]): Reason | null {
   const size = still.length
   const open = openCells(board)

@@ -24,17 +24,17 @@ export type Report = {
   places: { statistic: number; degrees: number; p: number } | null
   /** matching cards side by side on a board, and over all boards the p of this number */
   beside: { seen: number; expected: number; p: number } | null
-  /** by steps from 1 on: the share of matching cards so far apart, seen and expected */
+  /** by steps from 1 on: the share of matching cards that far apart, seen and expected */
   steps: { seen: number[]; expected: number[]; meanSeen: number; meanExpected: number; p: number } | null
-  /** pairs of equal boards, seen and expected; `expected` is null where it is not known */
+  /** pairs of equal boards, seen and expected; `expected` is null if unknown */
   repeats: { distinct: number; seen: number; expected: number | null; p: number | null }
   /** boards on which some card has no twin */
   untwinned: number
-  /** the deviation of places, as a share, in the quadratic mean, that would have been seen 99 times in 100 */
+  /** the root mean square deviation of places, as a share, that would have been seen 99 times in 100 */
   sharpness: number | null
-  /** all cards are of one pair: there is nothing that could be favoured */
+  /** all cards are of one pair: nothing could be favoured */
   single: boolean
-  /** how many boards it takes at least to say anything */
+  /** the least number of boards that allow a verdict */
   least: number
 }
 
@@ -80,7 +80,7 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
   }
 }
 
-/** What is said of boards whose oddest test has this p. Cards without a twin are unfair, however few boards there are. */
+/** The verdict for boards whose oddest test has this p. Cards without a twin are unfair, however few boards there are. */
 function verdictOf(p: number, isEnough: boolean, isUntwinned: boolean): Verdict {
   if (isUntwinned || p < UNFAIR) return 'unfair'
   if (!isEnough) return 'too-few'
@@ -95,7 +95,7 @@ function besideTest(tally: Tally, theory: ReturnType<typeof theoryOf>): Report['
   return { seen: seen / tally.deals, expected: expected / tally.deals, p }
 }
 
-/** How far matching cards lie apart. Classes with few expected are put together, from the far end. */
+/** How far apart matching cards lie. Classes with few expected are combined, from the far end. */
 function stepsTest(tally: Tally, theory: ReturnType<typeof theoryOf>, tested: boolean): Report['steps'] {
   const expected = expectedKinds(theory, tally)
   const most = Math.max(...expected.map((_, kind) => stepsOfClass(kind)))
@@ -122,7 +122,7 @@ function stepsTest(tally: Tally, theory: ReturnType<typeof theoryOf>, tested: bo
 
 /**
  * Equal boards. With K equally likely deals, pairs of equal ones among D number D (D − 1) / 2K on average; when there are many of
- * each kind, their spread is a chi-square over all K. Only too many speak against a shuffle.
+ * each kind, their spread is a chi-square over all K. Only too many are evidence against a shuffle.
  */
 function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
   const { deals } = tally
@@ -137,7 +137,7 @@ function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
   if (logDeals === null) return { distinct, seen, expected: null, p: null }
   const kinds = Math.exp(logDeals)
   const expected = (deals * (deals - 1)) / 2 / kinds
-  // where the pairs change, some fills may be likelier than others, and then their deals are too
+  // where the pairs vary, some fills may be likelier than others, and then so are their deals
   if (kinds < 1.5 || (tally.varied && expected > 0.01)) return { distinct, seen, expected, p: null }
   if (deals >= LEAST_EXPECTED * kinds) {
     const spread = (kinds * (2 * seen + deals)) / deals - deals
@@ -147,7 +147,7 @@ function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
 }
 
 /**
- * The quadratic mean of the deviations of places, as a share of what is expected, with which this test finds 99 of 100 sets of deals doubtful: they lift its sum by
+ * The root mean square of the deviations of places, as a share of what is expected, with which this test finds 99 of 100 sets of deals doubtful: they raise its sum by
  * cards × their square, and its chance must fall below `threshold`.
  */
 function sharpnessOf({ degrees, scale, cards }: PlacesTest, threshold: number): number {

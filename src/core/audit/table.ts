@@ -2,12 +2,12 @@ import { openCells, type Board } from '../board/cells.ts'
 import { stepsBetween } from '../board/steps.ts'
 
 /**
- * How two places can lie to each other: class 0 side by side (one step, sharing an edge), class 1 corner to corner (one step),
+ * How two places can be placed to each other: class 0 side by side (one step, sharing an edge), class 1 corner to corner (one step),
  * class k from 2 on: k steps apart.
  */
 export const BESIDE = 0
 const CORNER = 1
-/** The steps, as a king walks, between two places of this class. */
+/** The steps, in any of eight directions, between two places of this class. */
 export const stepsOfClass = (kind: number): number => Math.max(1, kind)
 
 /** The class of any two places (the cells that hold a card, in order), as a square table, and how many classes there are. */

@@ -4,7 +4,7 @@ import { murmur128 } from '../deal/murmur.ts'
 import type { Matches } from './theory.ts'
 import { relationsOn, type Relations } from './table.ts'
 
-/** What is counted of many boards; plain data, so that workers can send it and tallies can be added up. */
+/** Counts over many boards; plain data, so that workers can send it and tallies can be added up. */
 export type Tally = Matches & {
   board: Board
   pairs: number
@@ -20,29 +20,29 @@ export type Tally = Matches & {
   varied: boolean
   /** sums over boards of (cards of one pair × cards of another), once boards vary; empty before */
   products: Float64Array
-  /** a number for each board; two boards are the same if theirs is, but for one chance in 10¹⁵ */
+  /** a number for each board; two boards are the same if their numbers are, but for one chance in 10¹⁵ */
   prints: Float64Array
   /** the first board, and for each place whether every board had the same pair there */
   first: Int32Array
   still: Uint8Array
   /** boards on which some card has no twin */
   untwinned: number
-  /** the class of each pair (classes.ts); pairs of different classes are not taken for each other */
+  /** the class of each pair (classes.ts); pairs of different classes are not interchangeable */
   classes: Uint8Array
   /**
-   * Of the first boards only, and only if there are several classes: how often two places held cards of a class, and of the same pair in it, as
+   * Of the first boards only, and only with several classes: how often two places held cards of a class, and of the same pair in it, as
    * class × size × size + place × size + place
    */
   sampled: { boards: number; classes: Float64Array; pairs: Float64Array }
 }
 
-/** On so many boards it is counted how classes lie together. */
+/** How many boards are used to count how classes lie together. */
 const SAMPLED = 4000
 
 /**
- * A board's print: two numbers of 32 bits, each a multiplicative hash of its cards in their order, of which 53 bits are kept. The low one is FNV-1a with its own
- * prime, the high one multiplies by that of MurmurHash2; they begin at the golden ratio and at a constant of MurmurHash3. Only equal boards have to agree.
- * Their numbers stand in the functions: read from outside, they cost a tenth of the count.
+ * A board's print: two numbers of 32 bits, each a multiplicative hash of its cards in order, of which 53 bits are kept. The low one is FNV-1a with its own
+ * prime, the high one multiplies by that of MurmurHash2; they start from the golden ratio and from a constant of MurmurHash3. All that matters is that equal boards agree.
+ * Their numbers stand inside the functions: read from outside, they cost a tenth of the count.
  */
 const LOW_START = 0x9e3779b9 | 0
 const HIGH_START = 0x85ebca6b | 0
@@ -53,7 +53,7 @@ function highAfter(high: number, value: number): number {
 }
 const printOf = (low: number, high: number): number => (high >>> 0) * 2 ** 21 + (low >>> 11)
 
-/** Counts boards. `capacity` is how many there will be at most. */
+/** Counts boards. `capacity` is the most that will come. */
 export class Counter {
   readonly tally: Tally
   private readonly open: number[]
@@ -66,7 +66,7 @@ export class Counter {
   /** of the contents measured last: the sum of their marks, and what `Tally` counts of them */
   private contents: number | null = null
   private forks = 0
-  /** places that have held another card than on the first board */
+  /** places that have held a card other than on the first board */
   private moving = 0
   private lacking = false
 
@@ -161,7 +161,7 @@ export class Counter {
       }
   }
 
-  /** What lies on the board is measured anew only where it is not what lay there before. */
+  /** The content of a board is measured anew only if it differs from the one before. */
   private countContents(matches: number, contents: number): void {
     const { tally } = this
     if (contents !== this.contents) {
@@ -203,7 +203,7 @@ export class Counter {
 export const classCount = (classes: Uint8Array): number =>
   classes.reduce((most, one) => Math.max(most, one + 1), 1)
 
-/** A number for each card, such that what lies on a board can be told by their sum. */
+/** A number for each card, such that their sum identifies the content of a board. */
 const marksFor = (pairs: number): Float64Array =>
   Float64Array.from({ length: pairs * 4 }, (_, card) => {
     const [low, high] = murmur128([card], 0)
@@ -217,7 +217,7 @@ function addProducts(products: Float64Array, copies: Uint16Array, times: number)
     for (const q of present) products[p * copies.length + q]! += times * copies[p]! * copies[q]!
 }
 
-/** What of a tally can be handed from thread to thread without being copied. */
+/** The parts of a tally that can be moved from thread to thread without copying. */
 export const buffersOf = ({
   at,
   kinds,
@@ -234,7 +234,7 @@ export const buffersOf = ({
     ({ buffer }) => buffer as ArrayBuffer,
   )
 
-/** Adds up tallies of the same board and pairs, as workers bring them. In: at least one. */
+/** Adds up tallies of the same board and pairs, as workers return them. In: at least one. */
 export function sumTallies(tallies: readonly Tally[]): Tally {
   const [one, ...others] = tallies
   return others.reduce(sumOfTwo, one!)

@@ -16,13 +16,13 @@ export const chanceWords = (p: number): string =>
 
 const percent = (share: number): string => `${(share * 100).toPrecision(2)} %`
 
-/** A large number by its first two digits, no more than it is: "49,000,000,000". */
+/** A large number rounded down to its first two digits: "49,000,000,000". */
 function roughly(count: number): string {
   const unit = 10 ** Math.max(0, Math.floor(Math.log10(count)) - 1)
   return (Math.floor(count / unit) * unit).toLocaleString('en')
 }
 
-/** One sentence on what was found, and one on how sure it is. */
+/** One sentence on what was found, and one on how certain it is. */
 export function verdictWords(report: Report, claim: Claim): string {
   const { verdict, p, sharpness, deals, untwinned, repeats, least } = report
   const boards = deals.toLocaleString('en')

@@ -2,7 +2,7 @@ import { BOUNDS, type Settings } from '../settings/settings.ts'
 import { cellName } from './cells.ts'
 
 /**
- * The board on which this many pairs (1 to 200) lie best: at most as tall as wide, near a square, with as few gaps as that
+ * The board that suits this many pairs (1 to 200) best: at most as tall as wide, near a square, with as few gaps as that
  * allows. Gaps are taken from the ends of the last row, evenly.
  */
 export function boardFor(pairs: number): Settings['board'] {

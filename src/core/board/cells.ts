@@ -13,7 +13,7 @@ export function cellName(index: number, columns: number): string {
 /** What a cell's name looks like; its column has one letter, its row one or two digits. */
 export const CELL_NAME = /^[A-Z][1-9][0-9]?$/
 
-/** The index of a named cell, or −1 if the name is none or lies outside this board. */
+/** The index of a named cell, or −1 if the name is not valid or lies outside this board. */
 export function cellIndex(name: string, rows: number, columns: number): number {
   if (!CELL_NAME.test(name)) return -1
   const column = name.charCodeAt(0) - 65
@@ -21,7 +21,7 @@ export function cellIndex(name: string, rows: number, columns: number): number {
   return column < columns && row < rows ? row * columns + column : -1
 }
 
-/** The cells that hold a card, in order. Gaps outside the board are passed over. */
+/** The cells that hold a card, in order. Gaps outside the board are ignored. */
 export function openCells(board: Board): number[] {
   const size = board.rows * board.columns
   const isGap = new Uint8Array(size)

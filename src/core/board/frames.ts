@@ -11,7 +11,7 @@ import {
   type Surface,
 } from './geometry.ts'
 
-/** Screens that a board is judged by: their size in CSS px, and how large such a px commonly is on them, in mm. */
+/** Screens that a board is checked on: their size in CSS px, and how large such a px usually is on them, in mm. */
 export const FRAMES = {
   phone: { width: 360, height: 640, mm: 25.4 / 160 },
   'phone-across': { width: 780, height: 360, mm: 25.4 / 160 },
@@ -23,11 +23,11 @@ export const FRAMES = {
 export type FrameName = keyof typeof FRAMES
 export const FRAME_NAMES = Object.keys(FRAMES) as FrameName[]
 
-/** A screen in CSS px; `safe` px along every edge are kept free for what the device shows there. */
+/** A screen in CSS px; `safe` px along every edge are kept free for the device's own parts. */
 export type Frame = { width: number; height: number; safe: number }
 export const FRAME_BOUNDS = { side: [200, 4000], safe: [0, 120] } as const
 
-/** A screen of that name, with nothing kept free at its edges. */
+/** The screen of that name, with nothing kept free at its edges. */
 export const frameOf = (name: FrameName): Frame => ({
   width: FRAMES[name].width,
   height: FRAMES[name].height,
@@ -42,7 +42,7 @@ function surfaceIn(frame: Frame, shown: Shown): Surface {
   return tableSurface(width, height, shown)
 }
 
-/** Where the cells of a level lie on this screen, by the one geometry. x and y count from the table's corner. */
+/** Where the cells of a level lie on this screen, by the shared geometry. x and y count from the table's corner. */
 export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; height: number } {
   const surface = surfaceIn(frame, shown)
   const { rows, columns } = shown.board
@@ -60,7 +60,7 @@ export function touchSize(frame: Frame, shown: Shown): number {
 }
 
 /**
- * The board nearest to this one whose cards can be touched on all of these screens: as many cards as possible, at most those of now, even
+ * The board nearest to this one whose cards can be touched on all of these screens: as many cards as possible, at most as many as now, even
  * without gaps, and of these the one most like it. Null if there is none.
  */
 export function nearestTouchable(

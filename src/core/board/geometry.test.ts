@@ -145,7 +145,7 @@ describe('a size of their own', () => {
   })
 })
 
-describe('a phone held across', () => {
+describe('a phone held sideways', () => {
   const { width, height } = FRAMES['phone-across']
   const settings = laid(6, 6)
   test('has its figures beside the board, and six rows of six can be touched', () => {

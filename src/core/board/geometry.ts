@@ -3,7 +3,7 @@ import type { Settings, Stand } from '../settings/settings.ts'
 
 /**
  * The surface that a board stands on, in CSS px. `card`: how large its cards are, or the ratio of width to height of cards as large as
- * fits; `gap`: the room between cards.
+ * fits; `gap`: the space between cards.
  */
 export type Surface = {
   width: number
@@ -22,7 +22,7 @@ export type Layout = {
 }
 
 /**
- * Where every cell of a rows × columns board lies. A card that has no size of its own is the largest of that ratio, in whole px, with which all
+ * Where every cell of a rows × columns board lies. A card without a size of its own is the largest of that ratio, in whole px, with which all
  * rows and columns fit inside the margins. Player, board from above, checks and the placement table all use this one function. A surface too
  * small for cards of 1 px gets cards of 1 px.
  */
@@ -49,7 +49,7 @@ export function layout(surface: Surface, rows: number, columns: number): Layout 
   return { card: { width, height }, gap, grid, places }
 }
 
-/** How large a card is on such a board, in whole CSS px: the part of `layout` that asks for no places. */
+/** How large a card is on such a board, in whole CSS px: the part of `layout` that needs no positions. */
 export function cardSize(surface: Surface, rows: number, columns: number): { width: number; height: number } {
   const { margin, gap, card } = surface
   if ('width' in card) return card
@@ -67,7 +67,7 @@ export function cellAt(board: Layout, x: number, y: number): number {
   )
 }
 
-/** What of a level says how its cards lie. */
+/** The settings of a level that say how its cards are laid out. */
 export type Laid = {
   board: Pick<Settings['board'], 'rows' | 'columns'>
   layout: Settings['layout']
@@ -80,18 +80,18 @@ export const ratioOf = ({ size, ratio }: Settings['layout']): number =>
 /** Smaller than this, a card is hard to hit with a finger; in CSS px (WCAG 2.2, success criterion 2.5.5). */
 export const TOUCHABLE = 44
 
-/** The least room between and around cards in CSS px, and the most, for a table whose shorter side is `share` times as long. */
+/** The least and the most space between and around cards in CSS px, for a table whose shorter side is `share` times as long. */
 const GAP = { least: 4, most: 12, share: 52 } as const
 const MARGIN = { least: 8, most: 28, share: 26 } as const
 const within = ({ least, most, share }: typeof GAP | typeof MARGIN, short: number): number =>
   Math.max(least, Math.min(most, Math.round(short / share)))
 
-/** Own gaps and margins may take so much of the table before they are made smaller. */
+/** Own gaps and margins may take this much of the table before they are made smaller. */
 const MOST_AROUND = 0.5
 
 /**
- * The surface of a table of this size in CSS px for a level: its own card size, gaps and margin where they fit, else all of them smaller by one and
- * the same factor, down to cards of 1 px. What the level leaves open suits the table, and gives way where cards would be too small to touch.
+ * The surface of a table of this size in CSS px for a level: its own card size, gaps and margin if they fit, else all of them smaller by one and
+ * the same factor, down to cards of 1 px. What the level leaves open suits the table, and shrinks before cards become too small to touch.
  */
 export function tableSurface(width: number, height: number, { board, layout }: Laid): Surface {
   const short = Math.min(width, height)
@@ -102,7 +102,7 @@ export function tableSurface(width: number, height: number, { board, layout }: L
     : surfaceWith(width, height, { board, layout }, GAP.least, MARGIN.least)
 }
 
-/** The surface with this room between and around cards where the level says none. */
+/** The surface with this space between and around cards where the level sets none. */
 function surfaceWith(
   width: number,
   height: number,
@@ -141,9 +141,9 @@ function surfaceWith(
   }
 }
 
-/** A player so many CSS px wide has its figures beside the title; on a narrower one they stand in a line of their own. */
+/** A player this many CSS px wide shows its figures beside the title; a narrower one gives them a line of their own. */
 const WIDE_FROM = 620
-/** A player lower than this, and so many times as wide as high, has everything beside the table: a phone held across. */
+/** A player lower than this, and this many times as wide as high, shows everything beside the table: a phone held sideways. */
 const ACROSS = { below: 480, ratio: 1.4 } as const
 
 /** How the parts around the table stand: above it in one line, above it in two, or beside it. */
@@ -151,7 +151,7 @@ export type Standing = 'wide' | 'narrow' | 'across'
 export const standingOf = (width: number, height: number): Standing =>
   height < ACROSS.below && width >= height * ACROSS.ratio ? 'across' : width >= WIDE_FROM ? 'wide' : 'narrow'
 
-/** Lengths in CSS px of what stands around the table. */
+/** Lengths in CSS px of the parts around the table. */
 const AROUND = {
   /** without figures, where those stand in lines of their own */
   head: { wide: 58, narrow: 56 },
@@ -168,20 +168,20 @@ const AROUND = {
   foot: 46,
   /** with a button that turns missed cards back */
   footWithButton: 52,
-  /** the column beside the table of a phone held across */
+  /** the column beside the table of a phone held sideways */
   side: 196,
 } as const
 /** Players in a row on a narrow screen. */
 const SEATS_IN_ROW = 2
 
-/** What of a level's rules takes room around its table. */
+/** The rules of a level that take space around its table. */
 export type Around = Told & { head: Settings['head']; turn: Pick<Settings['turn'], 'onMiss'> }
 
-/** So much of a wide player's head is taken by other things, and so much by a figure, in CSS px. */
+/** How much of a wide player's head other things take, and how much a figure takes, in CSS px. */
 const HEAD_TAKEN = 360
 const FIGURE_WIDE = 120
 const FIGURES_NARROW = 4
-/** How many figures stand in a line at the head of a player of this width. */
+/** How many figures fit in a line at the head of a player of this width. */
 export const figuresInRow = (width: number, standing: Standing): number =>
   standing === 'across'
     ? 2
@@ -190,8 +190,8 @@ export const figuresInRow = (width: number, standing: Standing): number =>
       : Math.max(2, Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE))
 
 /**
- * How high the parts above and below the table are, and how wide what stands beside it, in CSS px on a player of this size. The player's style lays
- * them out by these very numbers.
+ * How high the parts above and below the table are, and how wide those beside it, in CSS px on a player of this size. The player's style lays
+ * them out by the same numbers.
  */
 export function roomAround(
   width: number,

@@ -1,6 +1,6 @@
 import { cellName } from './cells.ts'
 
-/** Outlines of our own that a board can take, made of gaps; each fits any rows and columns and leaves an even number of cards. */
+/** Outlines of our own for a board, made of gaps; each fits any rows and columns and leaves an even number of cards. */
 export const OUTLINES = ['full', 'ring', 'diamond', 'stair', 'islands'] as const
 export type Outline = (typeof OUTLINES)[number]
 
@@ -34,7 +34,7 @@ function insideOf(outline: Outline, rows: number, columns: number): Inside {
 
 /**
  * The gaps, as cell names, that give a rows × columns board this outline. The number of cards left is even: if it would be
- * odd, the middle cell is left out too, in a stair its foot.
+ * odd, the middle cell is left out too; for a stair, its foot.
  */
 export function outlineGaps(outline: Outline, rows: number, columns: number): string[] {
   const inside = insideOf(outline, rows, columns)

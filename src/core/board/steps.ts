@@ -1,4 +1,4 @@
-/** Steps from cell to cell as a king walks: the larger of the row and the column distance. In: cell indices. */
+/** Steps between cells in any of eight directions: the larger of the row and the column distance. In: cell indices. */
 export function stepsBetween(one: number, other: number, columns: number): number {
   const rows = Math.abs(Math.floor(one / columns) - Math.floor(other / columns))
   const across = Math.abs((one % columns) - (other % columns))

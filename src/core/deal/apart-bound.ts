@@ -5,16 +5,16 @@ import { contentsOf } from './contents.ts'
 import { keyOf, once } from './step-rule.ts'
 
 /**
- * Whether it is proved that these cards cannot be laid so that matching ones lie `steps` apart. False says nothing: it may be that they can.
- * Within a square of `steps` × `steps` cells lies at most one card of an identical pair, and of a related one no two that match: so no such square may have more cells
- * than that, and, the board cut into such squares in any way, there must be as many as an identical pair has cards, and enough for the
+ * Whether these cards provably cannot be laid with matching ones `steps` apart. False proves nothing: it may still be possible.
+ * A square of `steps` × `steps` cells can hold at most one card of an identical pair, and no two matching cards of a related one. So no such square may have more cells
+ * than that allows, and however the board is cut into such squares, there must be at least as many squares as an identical pair has cards, and enough for the
  * two faces of a related one.
  */
 export function isProvedTooFar(board: Board, cards: readonly Card[], steps: number): boolean {
   if (steps <= 1) return false
   const contents = contentsOf(cards)
   const identical = contents.flatMap(({ related, count }) => (related ? [] : [count]))
-  /** of each related pair, how many cards bear each of its faces */
+  /** of each related pair, how many cards show each of its faces */
   const related = contents.flatMap(({ related, count }) => (related ? [count / 2] : []))
   const most = identical.length + related.reduce((a, b) => a + b, 0)
   const squares = squaresOn(board, steps)
@@ -27,7 +27,7 @@ export function isProvedTooFar(board: Board, cards: readonly Card[], steps: numb
 
 type Squares = { fullest: number; cuts: { count: number; fullest: number }[] }
 
-/** The most open cells in any square of that side; and for each way to cut the board into them, how many hold any, and the most that one holds. */
+/** The most open cells in any square of that side; and for each way to cut the board into squares, how many hold any open cells, and the most that one holds. */
 const squaresOn = (board: Board, side: number): Squares =>
   once(keyOf(board, 'squares', side), () => {
     const open = openCells(board)

@@ -1,10 +1,10 @@
 import { faceIndex, twinFace, type Card } from '../deck/card.ts'
 import type { CellGraph } from '../board/steps.ts'
 
-/** Places that are too close for matching cards: for each the others, and the same as a square table. */
+/** Places that are too close for matching cards: for each place the others, and the same as a square table. */
 export type TooClose = { graph: CellGraph; joined: Uint8Array }
 
-/** Cards on their places, and how many matching ones lie too close; what a swap would change is told in no time. */
+/** Cards on their places, and how many matching ones are too close; what a swap would change is known at once. */
 export class Arrangement {
   /** matching cards that are too close, counted from both ends */
   bad = 0
@@ -34,12 +34,12 @@ export class Arrangement {
     for (let place = 0; place < this.size; place++) this.bad += this.badAt(place)
   }
 
-  /** How many cards too close to a place match the one there. */
+  /** How many cards too close to a place match the card there. */
   badAt(place: number): number {
     return this.near[place * this.width + this.twins[place]!]!
   }
 
-  /** By how much a swap of two places would raise the number of matching cards that are too close; null if it would change nothing. */
+  /** How much a swap of two places would add to the number of matching cards that are too close; null if it would change nothing. */
   worse(i: number, j: number): number | null {
     const { faces, twins, near, width } = this
     const one = faces[i]!
@@ -51,7 +51,7 @@ export class Arrangement {
     const atJ = j * width
     const before = near[atI + oneTwin]! + near[atJ + otherTwin]!
     let after = near[atI + otherTwin]! + near[atJ + oneTwin]!
-    // what is seen of the other's place is seen as it will be
+    // the other place is counted as it will be after the swap
     if (this.joined[i * this.size + j]) {
       if (other === otherTwin) after--
       if (one === otherTwin) after++
@@ -61,7 +61,7 @@ export class Arrangement {
     return after - before
   }
 
-  /** Swaps two places, which makes it `worse` by so many. */
+  /** Swaps two places, which adds `worse` to the count. */
   swap(i: number, j: number, worse: number): void {
     const { faces, twins, near, width, cards, graph } = this
     const one = faces[i]!

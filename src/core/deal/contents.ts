@@ -1,9 +1,9 @@
 import { isRelated, pairOf, type Card } from '../deck/card.ts'
 
-/** A pair among the cards of a board: its place in the deck, how many of its cards there are, and whether it is related. */
+/** A pair among the cards of a board: its place in the deck, its number of cards, and whether it is related. */
 export type Content = { pair: number; count: number; related: boolean }
 
-/** What lies on a board, pair by pair, in the order of their first cards. */
+/** The cards of a board, pair by pair, in the order of their first cards. */
 export function contentsOf(cards: readonly Card[]): Content[] {
   const contents = new Map<number, Content>()
   for (const card of cards) {

@@ -2,18 +2,18 @@ import { comeAgain, drawnPairs } from '../deck/select.ts'
 import type { Pair } from '../deck/pair.ts'
 import type { Settings } from '../settings/settings.ts'
 
-/** How often each pair of a selection comes on a board that needs more pairs than there are. */
+/** How often each pair of a selection appears on a board that needs more pairs than there are. */
 export type Copies =
   | { how: 'evenly'; each: number; more: number; pick: 'random' | 'first' }
   | { how: 'at-random'; most: number; likely: [number, number] }
   | { how: 'counts'; sum: number }
 
-/** Outside of the likely span a pair comes in fewer than this share of boards on either side. */
+/** Beyond the likely span on either side, a pair appears on fewer than this share of boards. */
 const SELDOM = 0.05
 
 /**
- * How often pairs come on a board of `needed` pairs. Evenly: `each` pairs of all, and one more of `more` of them. At random: up to `most` of one, in 9 of 10
- * boards a number within `likely`. By counts: their sum. Null where no pair comes again, or none is there.
+ * How often pairs appear on a board of `needed` pairs. Evenly: `each` times for all, once more for `more` of them. At random: up to `most` times for one, on 9 of 10
+ * boards within `likely`. By counts: their sum. Null if no pair repeats, or there are no pairs.
  */
 export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], needed: number): Copies | null {
   const drawn = drawnPairs(pairs, fill)
@@ -25,7 +25,7 @@ export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], needed:
   return { how: 'evenly', each: Math.floor(needed / size), more: needed % size, pick: fill.pick }
 }
 
-/** The span that the copies of one pair keep in 9 of 10 boards at least, of `needed` draws among `size` pairs: the binomial distribution's own quantiles. */
+/** The span that holds the copies of one pair on at least 9 of 10 boards, for `needed` draws among `size` pairs: quantiles of the binomial distribution. */
 export function likelyCopies(needed: number, size: number): [number, number] {
   if (size === 1) return [needed, needed]
   const share = 1 / size
@@ -41,7 +41,7 @@ export function likelyCopies(needed: number, size: number): [number, number] {
   return [Math.max(0, low), needed]
 }
 
-/** So many pairs of each, as evenly as can be: the first ones in the deck have one more. In: the pairs to draw from, as indices into the deck. */
+/** How many pairs of each, as even as possible: the first ones in the deck get one more. In: the pairs to draw from, as indices into the deck. */
 export function evenCounts(
   pairs: readonly Pair[],
   selection: readonly number[],

@@ -41,11 +41,11 @@ function logFactorial(n: number): number {
 }
 
 /**
- * How many different deals a level has, as a natural logarithm. Two deals differ if some cell shows another face. Exact but for
- * rounding (relative error under 10⁻⁹). Null where no way is known that is quick enough: `apart` and `close` with repeats, and
+ * How many different deals a level has, as a natural logarithm. Two deals differ if some cell shows another face. Exact except for
+ * rounding (relative error under 10⁻⁹). Null where no fast enough method is known: `apart` and `close` with repeats, and
  * on large boards. In: a level that can be dealt.
  *
- * A pair that lies m times on the board can be laid in N! / (2m)! ways if identical, N! / m!² if related; the product over
+ * A pair with m copies on the board can be laid in N! / (2m)! ways if identical, N! / m!² if related; the product over
  * pairs, summed over what can be picked, is a coefficient of a product of polynomials, one a pair.
  */
 export function logDeals(
@@ -61,7 +61,7 @@ export function logDeals(
   const stepwise = deal.way === 'apart' || deal.way === 'close'
   if (stepwise && comeAgain(drawn, needed) && !(deal.way === 'apart' && deal.steps === 1)) return null
 
-  /** the logarithm of 1 / the ways in which a pair's own cards can change places without a difference */
+  /** the logarithm of 1 / the number of ways in which a pair's own cards can swap places without a difference */
   const weight = (copies: number, isRelated: boolean): number =>
     deal.way === 'in-order' ? 0 : isRelated ? -2 * logFactorial(copies) : -logFactorial(2 * copies)
   const picked: Picks =
@@ -94,7 +94,7 @@ type Picks =
   | { kind: 'fixed'; copies: (i: number) => number }
   | { kind: 'free'; least: number; most: number; extra: number }
 
-/** What can be picked: every pair lies `least` to `most` times, and `extra` pairs come on top of `least` of each. */
+/** What can be picked: every pair `least` to `most` times, with `extra` pairs on top of `least` of each. */
 function picks(fill: Settings['fill'], size: number, needed: number): Picks {
   const [each, extra] = [Math.floor(needed / size), needed % size]
   if (size < needed && fill.repeat === 'at-random')
@@ -103,7 +103,7 @@ function picks(fill: Settings['fill'], size: number, needed: number): Picks {
   return { kind: 'fixed', copies: (i) => each + (i < extra ? 1 : 0) }
 }
 
-/** The logarithm of the share of all ways to pair the cells that keep a rule of steps; null if that cannot be counted. */
+/** The logarithm of the share of all ways to pair the cells that keep a rule of steps; null if it cannot be counted. */
 function logShareOfMatchings(
   cells: readonly number[],
   columns: number,
@@ -117,7 +117,7 @@ function logShareOfMatchings(
   // the ways to pair 2k things are (2k − 1)!!
   const all = [1n]
   for (let k = 1; k <= half; k++) all.push(all[k - 1]! * BigInt(2 * k - 1))
-  // none of the pairs too close: by inclusion and exclusion over those that are
+  // none of the pairs too close: by inclusion and exclusion over those that are too close
   const kept =
     way === 'close'
       ? (parts[half] ?? 0n)

@@ -26,7 +26,7 @@ export type DealCode =
   | 'arranged-wrong'
   | 'steps-unreachable'
   | 'steps-by-chance'
-/** `at`: section and key as one text. `steps`: the nearest that the board was found to hold, where it is asked too much or too little. */
+/** `at`: section and key as one text. `steps`: the nearest value the board was found to hold, if the level asks for too much or too little. */
 export type DealProblem = {
   code: DealCode
   section: 'board' | 'fill' | 'deal'
@@ -42,7 +42,7 @@ export type Dealer = {
   rows: number
   columns: number
   deal(seed: string): Cells
-  /** the cards of a seed before they are laid, without gaps: all that a game needs to know whose players turn cards by chance */
+  /** the cards of a seed before they are laid, without gaps: all that is needed where players turn cards by chance */
   cards(seed: string): Card[]
 }
 
@@ -72,8 +72,8 @@ function twins(pairs: readonly Pair[], pair: number): [Card, Card] {
 
 /**
  * Makes a level ready to deal, or says why it cannot be dealt. `at` in the problem is "section.key".
- * The same pairs, settings and seed give the same cells everywhere. With `brief` it is not worked out how many steps the board would hold, which
- * takes longest; the message then says no number.
+ * The same pairs, settings and seed give the same cells everywhere. `brief` skips working out how many steps the board could hold, which
+ * takes longest; the message then has no number.
  */
 export function prepareDeal(
   pairs: readonly Pair[],
@@ -144,7 +144,7 @@ export function prepareDeal(
   })
 }
 
-/** The cards of every kind of fill of a level that repeats its pairs, but not at random: by how many of those that come once more are identical. */
+/** The cards of every kind of fill of a level that repeats its pairs, but not at random: by how many of the pairs that get an extra copy are identical. */
 function fillsOf(
   pairs: readonly Pair[],
   selection: readonly number[],
@@ -166,11 +166,11 @@ function fillsOf(
   return fills
 }
 
-/** What `apart` and `close` can be on a level's board; `proved`: it is known that no more steps can be kept apart, not only that none were found. */
+/** The bounds of `apart` and `close` on a level's board; `proved`: more steps are provably impossible, not just not found. */
 export type StepsReach = Record<StepWay, number> & { proved: boolean }
 
 /**
- * The largest `apart` that was found and the smallest `close` that a level's board and fill can hold, or null where it cannot be dealt
+ * The largest `apart` that was found and the smallest `close` that a level's board and fill can hold, or null if it cannot be dealt
  * for another reason.
  */
 export function stepsReach(
@@ -189,7 +189,7 @@ export function stepsReach(
   return { ...limits, apart: steps, proved }
 }
 
-/** Puts cards, which come twins side by side, in the order in which they go on the open cells. */
+/** Puts cards, given as twins side by side, in the order in which they go on the open cells. */
 type Lay = (cards: Card[], seed: string) => Card[]
 
 function wayToLay(
@@ -205,7 +205,7 @@ function wayToLay(
         'steps-by-chance',
         'fill',
         'repeat',
-        'pairs repeated at random may come so often that no board keeps them apart; repeat them evenly',
+        'pairs repeated at random may repeat so often that no board keeps them apart; repeat them evenly',
       )
     const fills = repeats()
     const lay = repeatsApart(board, deal.steps, fills)
@@ -226,7 +226,7 @@ function wayToLay(
   })
 }
 
-/** Repeated pairs are not dealt so far apart: what is proved, and what was only not found. */
+/** The problem that repeated pairs cannot be dealt this far apart: proved impossible, or just not found. */
 function tooFarApart(
   board: Settings['board'],
   steps: number,
@@ -241,7 +241,7 @@ function tooFarApart(
   return no('steps-unreachable', 'deal', 'steps', (proved ? cannot : notFound) + nearest, most?.steps)
 }
 
-/** Gives every two mates a pair of cards at random, and which of the two lies where by one more draw. */
+/** Gives each two mated cells a pair of cards at random; one more draw decides which card goes where. */
 function layOnMatching(cards: Card[], mates: readonly number[], stream: Stream): Card[] {
   const order = shuffle(
     Array.from({ length: cards.length / 2 }, (_, i) => i),

@@ -3,14 +3,14 @@ import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
 import { sample } from './shuffle.ts'
 
-/** Whether the pairs of a board depend on the seed; if not, they need be worked out only once. */
+/** Whether the pairs of a board depend on the seed; if not, they are worked out only once. */
 export function fillIsRandom(selected: number, needed: number, fill: Settings['fill']): boolean {
   if (selected >= needed) return fill.pick === 'random' && selected > needed
   return fill.repeat === 'at-random' || (fill.pick === 'random' && needed % selected > 0)
 }
 
 /**
- * The pairs that come on the board: `needed` entries of `selection` (indices into the deck), in deck order, a repeated
+ * The pairs that go on the board: `needed` entries of `selection` (indices into the deck), in deck order, a repeated
  * pair several times in a row. In: a selection of at least one, and of at least `needed` if repeat is `never`.
  */
 export function fillPairs(

@@ -1,11 +1,11 @@
 import type { CellGraph } from '../board/steps.ts'
 
-/** For each vertex the one it is paired with, −1 where it is alone. */
+/** For each vertex its partner, −1 if it has none. */
 export type Mates = number[]
 const ALONE = -1
 
 /**
- * Finds a path that pairs one more vertex, beginning at `root`, and turns it over. Out: whether there is one.
+ * Finds a path that pairs one more vertex, starting at `root`, and flips it. Out: whether there is one.
  * Vertices in `closed` are not entered. Source: J. Edmonds, "Paths, Trees, and Flowers", Canadian J. Math. 17 (1965),
  * with blossoms shrunk by their base; O(V³) for a whole matching.
  */
@@ -66,7 +66,7 @@ function augment(graph: CellGraph, mates: Mates, root: number, closed: readonly 
   return false
 }
 
-/** Pairs anew along the path that `from` tells, from its end. */
+/** Pairs the vertices anew along the path recorded in `from`, from its end. */
 function turnOver(mates: Mates, from: readonly number[], end: number): void {
   for (let v = end; v !== ALONE;) {
     const before = from[v]!
@@ -93,8 +93,8 @@ export function perfectMatching(graph: CellGraph): Mates | null {
 }
 
 /**
- * The least perfect matching: the first vertex is paired with the first neighbour with which the rest can still be
- * paired, and so on. It depends on the graph alone and not on how it is found. Null if there is none.
+ * The least perfect matching: the first vertex is paired with the first neighbour that leaves the rest
+ * pairable, and so on. It depends on the graph alone, not on the search. Null if there is none.
  */
 export function leastPerfectMatching(graph: CellGraph): Mates | null {
   const mates = perfectMatching(graph)
@@ -113,7 +113,7 @@ export function leastPerfectMatching(graph: CellGraph): Mates | null {
   return mates
 }
 
-/** Pairs v with u, and what they leave alone with each other; undone if that cannot be. */
+/** Pairs v with u, and their former partners with each other; undone if that is impossible. */
 function repair(graph: CellGraph, mates: Mates, v: number, u: number, closed: readonly boolean[]): boolean {
   const one = mates[v]!
   const other = mates[u]!
@@ -128,7 +128,7 @@ function repair(graph: CellGraph, mates: Mates, v: number, u: number, closed: re
   return false
 }
 
-/** Pairs two vertices that are alone, with each other or by way of one more pair; most can be where there are many edges. Out: whether it could. */
+/** Pairs two single vertices with each other or through one other pair; with many edges this serves most. Out: whether it worked. */
 function joinShortly(
   graph: CellGraph,
   mates: Mates,

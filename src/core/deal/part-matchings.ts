@@ -1,17 +1,17 @@
 import type { CellGraph } from '../board/steps.ts'
 
-/** More states than this at one vertex are not followed: it would take seconds. */
+/** More states than this at one vertex are given up: it would take seconds. */
 const MOST_STATES = 6000
 
 /**
  * How many ways there are to choose k edges of a graph, no two of which meet, for k = 0, 1, … . Null if the graph is too
- * tangled to count quickly. Vertex by vertex; a state is the set of later vertices that are taken already, so the work grows
- * with the distance in the numbering over which vertices are joined.
+ * tangled to count quickly. Vertex by vertex; a state is the set of later vertices already used, so the work grows
+ * with how far apart joined vertices are in the numbering.
  */
 export function partMatchings(graph: CellGraph): bigint[] | null {
   const widest = Math.max(0, ...graph.map((near, v) => (near.at(-1) ?? v) - v))
   if (widest > 30) return null
-  // bit i of a state: vertex v + i is taken
+  // bit i of a state: vertex v + i is used
   let states = new Map<number, bigint[]>([[0, [1n]]])
   const add = (to: Map<number, bigint[]>, state: number, counts: readonly bigint[], shift: number): void => {
     const sum = to.get(state) ?? []

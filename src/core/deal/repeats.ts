@@ -14,16 +14,16 @@ import { mendApart, swapApart } from './swaps.ts'
 
 /** The way `apart` for boards on which some pair lies more than once. */
 
-/** For how many blocks of swaps a deal is tried. */
+/** How many blocks of swaps are tried for a deal. */
 const BLOCKS = 400
-/** And while it is found out whether deals can be made so: fewer on large boards, where a block is long and an answer is waited for. */
+/** And while finding out whether deals are possible: fewer on large boards, where a block takes long and somebody waits for the answer. */
 const searchBlocks = (cards: number): number => Math.min(60, Math.round(1.5e8 / cards ** 3))
-/** Kinds of fill that are looked at one by one, at most; fewer on large boards for the same reason. */
+/** The most kinds of fill that are checked one by one; fewer on large boards for the same reason. */
 const mostFills = (cards: number): number => (cards > 100 ? 6 : 24)
 
-/** Cards that are laid by the rule; `bySwaps`: swaps from a shuffle found it, so that they can be left to find all others. */
+/** Cards laid by the rule; `bySwaps`: swaps from a shuffle found it, so swaps can be trusted to find all others. */
 type Found = { laid: Card[]; bySwaps: boolean }
-/** The largest `apart` that was found, whether it is proved that there is no larger one, and the largest that is not proved to be too large. */
+/** The largest `apart` that was found, whether a larger one is proved impossible, and the largest that is not proved impossible. */
 export type MostApart = { steps: number; proved: boolean; bound: number }
 
 /** The places too close for matching cards under `apart`. */
@@ -38,8 +38,8 @@ const tooClose = (board: Board, steps: number): TooClose =>
   })
 
 /**
- * Looks for a way to lay these cards: by swaps from a shuffle; on a lattice; by mending what the swaps left, and the lattice. The same cards always give
- * the same. Where the lattice is without a fault there is a way in any case, and swaps are tried half as long.
+ * Looks for a way to lay these cards: by swaps from a shuffle; on a lattice; by mending what the swaps left, then the lattice. The same cards always give
+ * the same result. If the lattice has no fault there is a way in any case, and swaps are tried half as long.
  */
 const search = (board: Board, cards: readonly Card[], steps: number): Found | null =>
   once(keyOf(board, 'repeats', steps, cards.join()), () => {
@@ -55,12 +55,12 @@ const search = (board: Board, cards: readonly Card[], steps: number): Found | nu
     return mendApart(shuffled, close, stream) ? { laid: shuffled, bySwaps: false } : null
   })
 
-/** All kinds of cards that a level's seeds may bring on the board; which pairs repeat may change, how often they do not. */
+/** All kinds of cards that a level's seeds may bring on the board; which pairs repeat may vary, how often they do does not. */
 export type Fills = readonly (readonly Card[])[]
 
-/** How each kind of fill can be laid, or null where some was not found to be. */
+/** How each kind of fill can be laid, or null if no way was found for one of them. */
 function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
-  // what keeps identical cards apart keeps any others
+  // what keeps identical cards apart keeps any others apart too
   const strict = search(board, strictest(fills[0]!), steps)
   if (strict) return fills.map(() => strict)
   if (fills[0]!.every((card) => !isRelated(card)) || fills.length > mostFills(fills[0]!.length)) return null
@@ -73,10 +73,10 @@ function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
   return found
 }
 
-/** The largest `apart` that a board with these cards, repeats among them, is found to hold. */
+/** The largest `apart` that was found for a board with these cards, repeats among them. */
 export const mostApart = (board: Board, fills: Fills): MostApart =>
   once(keyOf(board, 'most', fills.map((cards) => cards.join()).join(' ')), () => {
-    // paired off as they match, all cards lie on a perfect matching of the cells that are far enough apart
+    // paired off by their matches, all cards lie on a perfect matching of the cells that are far enough apart
     const apart = stepLimit(board, 'apart')
     let bound = 1
     while (bound < apart && !isTooFar(board, fills, bound + 1)) bound++
@@ -85,11 +85,11 @@ export const mostApart = (board: Board, fills: Fills): MostApart =>
     return { steps, proved: steps === bound, bound }
   })
 
-/** Whether some kind of fill is proved not to lie so far apart. */
+/** Whether some kind of fill provably cannot be laid this far apart. */
 export const isTooFar = (board: Board, fills: Fills, steps: number): boolean =>
   fills.some((cards) => isProvedTooFar(board, cards, steps))
 
-/** A way to lay the cards of a seed so far apart, or null where none was found. */
+/** A way to lay the cards of a seed this far apart, or null if none was found. */
 export function repeatsApart(
   board: Board,
   steps: number,
@@ -112,22 +112,22 @@ export function repeatsApart(
   }
 }
 
-/** How many pairs of each kind and number of cards there are, in a word. */
+/** How many pairs there are of each kind and number of cards, as a text. */
 const kindOf = (cards: readonly Card[]): string =>
   contentsOf(cards)
     .map(({ count, related }) => `${count}${related ? 'r' : 'i'}`)
     .sort()
     .join(' ')
 
-/** The cards as if every pair were identical, unless all are related: what keeps these apart keeps any others. */
+/** The cards as if every pair were identical, unless all are related: what keeps these apart keeps any others apart too. */
 function strictest(cards: readonly Card[]): Card[] {
   return cards.every(isRelated) ? [...cards] : cards.map((card) => cardOf(pairOf(card), 'a', false))
 }
 
-/** Cards laid as others were: each pair stands, by chance, for one of those that lie there as often. */
+/** Cards laid like others: each pair takes, by chance, the place of one with the same number of cards. */
 function inPlaceOf(laid: readonly Card[], cards: readonly Card[], stream: Stream): Card[] {
   const model = contentsOf(laid)
-  // related pairs stand for each other alone, unless the model takes all pairs for the same
+  // related pairs only take each other's places, unless the model treats all pairs alike
   const apart = model.some(({ related }) => related) && model.some(({ related }) => !related)
   const groups = new Map<string, number[]>()
   const keyOfPair = ({ count, related }: { count: number; related: boolean }): string =>

@@ -2,7 +2,7 @@ import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus'
 import { LENGTHS, type SeedRule } from '../settings/settings.ts'
 import { murmur128 } from './murmur.ts'
 
-/** A source of 32-bit numbers. Each purpose has a stream of its own, so a change in one disturbs no other. */
+/** A source of 32-bit numbers. Each purpose has its own stream, so a change in one does not disturb the others. */
 export type Stream = { next(): number }
 
 /** The number of each purpose goes into the hash as its seed. docs/shuffle.md lists them. */
@@ -29,7 +29,7 @@ function codePoints(text: string): number[] {
 
 /**
  * The stream of random numbers that a seed gives for one purpose: xoroshiro128+ started from the
- * 128-bit MurmurHash3 of the seed text in UTF-32LE. docs/shuffle.md has the whole recipe with test vectors.
+ * 128-bit MurmurHash3 of the seed text in UTF-32LE. docs/shuffle.md has the full recipe with test vectors.
  */
 export function streamOf(seed: string, purpose: Purpose): Stream {
   return xoroshiro128plusFromState(murmur128(codePoints(seed), PURPOSES[purpose]))
@@ -43,7 +43,7 @@ export function isSeed(text: string): boolean {
 
 /**
  * The seed of the next round under a seed rule. `now` is a time in ms since 1970 (UTC); `fresh` is any whole number
- * from outside that has not been used before, since core has no chance of its own.
+ * from outside that has not been used before, since core has no randomness of its own.
  */
 export function nextSeed(rule: SeedRule, now: number, fresh: number): string {
   if (rule === 'daily') return new Date(now).toISOString().slice(0, 10)

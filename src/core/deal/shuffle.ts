@@ -3,7 +3,7 @@ import type { Stream } from './seed.ts'
 
 /**
  * Shuffles `items` in place; every order is equally likely. Fisher–Yates, from the last place down
- * (R. Durstenfeld, CACM 7, 1964). One draw a place.
+ * (R. Durstenfeld, CACM 7, 1964). One draw for each place.
  */
 export function shuffle<T>(items: T[], stream: Stream): T[] {
   for (let i = items.length - 1; i > 0; i--) {

@@ -4,15 +4,15 @@ import { leastPerfectMatching, perfectMatching, type Mates } from './matching.ts
 import { cellGraph, type CellGraph } from '../board/steps.ts'
 
 export type StepWay = 'apart' | 'close'
-/** A rule of steps on one board: which places twins may take, and the first way in which all of them can be paired. */
+/** A rule of steps on one board: which cells twins may take, and the first way to pair all of them. */
 export type StepRule = { graph: CellGraph; start: Mates }
 
 const MOST_STEPS = BOUNDS.steps[1]
 const KEPT = 64
-/** What boards were found to hold; asked for at every key press, and dear on large ones. */
+/** What boards were found to hold; asked for at every key press, and slow on large ones. */
 const known = new Map<string, unknown>()
 
-/** What `find` says, looked up if it was asked before. */
+/** The answer of `find`, cached. */
 export function once<T>(key: string, find: () => T): T {
   if (known.has(key)) return known.get(key) as T
   const found = find()
@@ -26,7 +26,7 @@ export const keyOf = ({ rows, columns, gaps }: Board, ...rest: (string | number)
 const graphOf = (board: Board, way: StepWay, steps: number): CellGraph =>
   cellGraph(openCells(board), board.columns, (s) => (way === 'apart' ? s >= steps : s <= steps))
 
-/** The rule on this board, or null where its cells cannot be paired so. In: an even board, steps 1 to 19. */
+/** The rule on this board, or null if its cells cannot be paired that way. In: an even board, steps 1 to 19. */
 export const stepRule = (board: Board, way: StepWay, steps: number): StepRule | null =>
   once(keyOf(board, way, steps), () => {
     const graph = graphOf(board, way, steps)
@@ -38,7 +38,7 @@ export const stepRule = (board: Board, way: StepWay, steps: number): StepRule | 
 export const stepLimit = (board: Board, way: StepWay): number =>
   once(keyOf(board, 'limit', way), () => {
     const holds = (steps: number): boolean => perfectMatching(graphOf(board, way, steps)) !== null
-    // both only get harder in one direction, so halving finds them
+    // both only get harder in one direction, so a binary search finds them
     let [can, cannot] = way === 'apart' ? [1, MOST_STEPS + 1] : [MOST_STEPS, 0]
     while (Math.abs(cannot - can) > 1) {
       const middle = (can + cannot) >> 1

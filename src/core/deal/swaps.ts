@@ -4,16 +4,16 @@ import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
 import type { CellGraph } from '../board/steps.ts'
 
-/** Swaps tried in a block, for each card; blocks until the odds of a bad swap halve. */
+/** Swaps tried in a block, for each card; and how many blocks until the odds of a bad swap halve. */
 const SWAPS = 20
 const PATIENCE = 50
 
 /**
- * Swaps cards about until no two matching ones lie too close, for boards on which a pair lies more than once. In: the cards as they lie at
- * first, changed in place; the places that are too close; `blocks`, how long it is tried. Out: whether it was managed.
+ * Swaps cards until no two matching ones lie too close, for boards on which some pair appears more than once. In: the cards at the
+ * start, changed in place; the places that are too close; `blocks`, the most blocks to try. Out: whether it worked.
  * Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m the mean number of them in a shuffle,
  * so every arrangement stays within reach and the good ones stay equally likely (N. Metropolis
- * et al., J. Chem. Phys. 21, 1953). It is looked at only after whole blocks, so that when it is good is left to chance alone.
+ * et al., J. Chem. Phys. 21, 1953). The result is checked only after whole blocks, so that a good moment is not picked.
  */
 export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks: number): boolean {
   const size = cards.length
@@ -36,13 +36,13 @@ export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks
   return true
 }
 
-/** Places that each bad one is tried to be swapped with in a round, and rounds; fewer on large boards, where an answer is waited for. */
+/** How many swaps are tried for each bad place in a round, and how many rounds; fewer on large boards, where somebody waits for the answer. */
 const PARTNERS = 30
 const rounds = (cards: number): number => Math.min(200, Math.round(1.6e6 / cards ** 2))
 
 /**
- * Mends an arrangement, to find out whether there is a good one at all: only cards that lie too close to a match are moved, to wherever that makes it
- * no worse. In and out: as `swapApart`. What it finds is one of many, not any of them.
+ * Mends an arrangement, to find out whether there is a good one at all: only cards too close to a match are moved, to wherever that makes it
+ * no worse. In and out: as `swapApart`. The result is one of many, not a fair draw among them.
  */
 export function mendApart(cards: Card[], close: TooClose, stream: Stream): boolean {
   const size = cards.length

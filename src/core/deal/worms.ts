@@ -3,14 +3,14 @@ import type { Mates } from './matching.ts'
 import type { Stream } from './seed.ts'
 import type { CellGraph } from '../board/steps.ts'
 
-/** Worms for each vertex; enough that nothing of the start is left (tests compare with full enumeration). */
+/** Worms for each vertex; enough to forget the start (tests compare with full enumeration). */
 const WORMS = 2
 
 /**
- * A perfect matching at random, each equally likely, from any one to start with. In: a graph with a perfect matching.
- * A worm takes one pair apart, and from the freed end h goes on: a neighbour of h, drawn evenly, is paired with h, which
- * frees that neighbour's old mate; it ends when the neighbour is the other freed end. From h each neighbour is as likely as any, so weights ∝
- * neighbours balance in detail, and every perfect matching is left and entered alike.
+ * A random perfect matching, each equally likely, starting from any of them. In: a graph with a perfect matching.
+ * A worm takes one pair apart, and from the freed end h moves on: a neighbour of h, drawn evenly, is paired with h, which
+ * frees that neighbour's old mate; it ends when the neighbour is the other freed end. From h each neighbour is equally likely, so weights ∝
+ * neighbours are in detailed balance, and every perfect matching is left and entered alike.
  * Source: the directed-loop walk of A. W. Sandvik, R. Moessner, Phys. Rev. B 73, 144504 (2006), on any graph.
  */
 export function randomMatching(graph: CellGraph, start: Mates, stream: Stream): Mates {

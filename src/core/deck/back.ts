@@ -1,11 +1,11 @@
-/** The patterns a back can bear. All are drawn in two colours, ink on paper, and fill the card. */
+/** The patterns a back can have. All are drawn in two colours, ink on paper, and fill the card. */
 export const PATTERNS = ['herringbone', 'lattice', 'ripples', 'pennants', 'rivets', 'plain'] as const
 export type Pattern = (typeof PATTERNS)[number]
 
 /** The back of a new deck: apricot on card. */
 export const DEFAULT_BACK = { pattern: 'herringbone' as Pattern, ink: '#d9673c', paper: '#fdeee2' }
 
-/** The pairs of colours that a back is offered in. */
+/** The colour pairs offered for a back. */
 export const BACK_COLOURS = {
   apricot: { ink: '#d9673c', paper: '#fdeee2' },
   lagoon: { ink: '#1f7f80', paper: '#e3f1ee' },

@@ -2,14 +2,14 @@ import type { Face, Pair } from './pair.ts'
 import { newId } from '../settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 
-/** Edits of a deck's pairs, many at once. All take the pairs and give new ones; `ids` says which are meant. */
+/** Edits of a deck's pairs, many at once. All take the pairs and return new ones; `ids` selects pairs. */
 type Ids = ReadonlySet<string>
 
 export const withoutPairs = (pairs: readonly Pair[], ids: Ids): Pair[] =>
   pairs.filter(({ id }) => !ids.has(id))
 
 /**
- * The pairs with some put in at a place, under ids of their own; their names stay. At most as many as a deck holds.
+ * The pairs with others inserted at a place, under new ids; their names stay. Never more than a deck can hold.
  * Out: all pairs, and the ids of the new ones.
  */
 export function withPairs(
@@ -58,7 +58,7 @@ export function movedBy(pairs: readonly Pair[], ids: Ids, by: number): Pair[] {
 export const tidyTags = (tags: readonly string[]): string[] =>
   [...new Set(tags.map((tag) => tag.trim().slice(0, LENGTHS.tag)).filter(Boolean))].slice(0, BOUNDS.tags[1])
 
-/** The chosen pairs with a tag more, or one less. */
+/** The chosen pairs with one tag added or removed. */
 export function tagged(pairs: readonly Pair[], ids: Ids, tag: string, on: boolean): Pair[] {
   const word = tag.trim().slice(0, LENGTHS.tag)
   return pairs.map((pair) => {
@@ -69,7 +69,7 @@ export function tagged(pairs: readonly Pair[], ids: Ids, tag: string, on: boolea
   })
 }
 
-/** The chosen pairs with the paper or the ink of all their faces changed; null takes it away. */
+/** The chosen pairs with the paper or the ink of all their faces changed; null removes it. */
 export function coloured(
   pairs: readonly Pair[],
   ids: Ids,

@@ -1,11 +1,11 @@
 import { pairOf, sideOf, type Card } from './card.ts'
 import type { Face, Pair } from './pair.ts'
 
-/** The colours (#rrggbb) of a face that has none of its own. The player's style has the same. */
+/** The colours (#rrggbb) of a face that sets none of its own. The player's style has the same. */
 export const FACE_PAPER = '#fffdf8'
 export const FACE_INK = '#23243f'
 
-/** The face that a card bears. In: the card, and the pairs of its deck. */
+/** The face shown on a card. In: the card, and the pairs of its deck. */
 export function faceOnCard(card: Card, pairs: readonly Pair[]): Face {
   const pair = pairs[pairOf(card)]!
   return (sideOf(card) === 'b' && pair.b) || pair.a

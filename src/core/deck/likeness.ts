@@ -1,6 +1,6 @@
 import { seenColour, VISIONS, type Vision } from './vision.ts'
 
-/** Faces are compared at so many px a side, in windows of so many. */
+/** Faces are compared at this many px a side, in windows of this many. */
 export const GRID = 20
 const WINDOW = 4
 const ACROSS = GRID / WINDOW
@@ -8,17 +8,17 @@ const WINDOWS = ACROSS * ACROSS
 const CHANNELS = 3
 const PART = WINDOW * WINDOW * CHANNELS
 
-/** From this likeness on, two faces are taken for too much alike, unless the author sets another. */
+/** From this likeness on, two faces count as too much alike, unless the author sets another value. */
 export const TOO_ALIKE = 0.8
-/** Pairs of faces less alike than this are not told at all. */
+/** Pairs of faces less alike than this are not reported at all. */
 export const WORTH_TELLING = 0.5
 
-/** Colours this far apart in OKLab are another colour at a glance; 0.02 can just be told apart side by side. */
+/** Colours this far apart in OKLab look different at a glance; 0.02 can just be told apart side by side. */
 const OTHER_COLOUR = 0.15
-/** What counts as no contrast at all, squared. */
+/** What counts as no contrast, squared. */
 const FLAT = 0.003
 
-/** What a vision makes of one face: for each window its mean colour, its contrast, and what is left of it without the mean. */
+/** One face as a vision sees it: for each window its mean colour, its contrast, and the window without its mean. */
 export type Appearance = { means: Float32Array; contrast: Float64Array; rest: Float32Array }
 
 /** A face as every vision sees it. In: RGBA bytes of GRID × GRID px, opaque. */
@@ -32,7 +32,7 @@ export function looksOf(pixels: Uint8ClampedArray | Uint8Array): Record<Vision, 
 const seen = new Map<string, Map<number, [number, number, number]>>()
 const REMEMBERED = 50_000
 
-/** The colour as `seenColour` gives it, remembered, since drawings have few colours. */
+/** The colour as `seenColour` gives it, cached, since drawings have few colours. */
 function remembered(vision: Vision, red: number, green: number, blue: number): [number, number, number] {
   const known = seen.get(vision) ?? new Map<number, [number, number, number]>()
   seen.set(vision, known)
@@ -48,7 +48,7 @@ function remembered(vision: Vision, red: number, green: number, blue: number): [
 
 function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Appearance {
   const means = new Float32Array(WINDOWS * CHANNELS)
-  // not rounded: a face is just as much like itself as it has contrast
+  // not rounded: the likeness of a face to itself depends on its contrast
   const contrast = new Float64Array(WINDOWS)
   const rest = new Float32Array(WINDOWS * PART)
   for (let w = 0; w < WINDOWS; w++) {
@@ -74,7 +74,7 @@ function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Appeara
 /**
  * How much alike two faces look to one vision, 0 to 1; 1 for the same face. In each window the structural similarity of Z. Wang et al.
  * (IEEE Trans. Image Processing 13, 2004), over lightness and both colour axes together, times how near the mean colours are; windows
- * count by what is to be seen in either, so that much empty paper makes nothing alike.
+ * count by how much there is to see in either, so that empty paper does not make faces alike.
  */
 export function likeness(one: Appearance, other: Appearance): number {
   let sum = 0

@@ -1,7 +1,7 @@
 import type { Pair } from './pair.ts'
 import type { Settings, Use } from '../settings/settings.ts'
 
-/** All tags of these pairs, each once, by the alphabet. */
+/** All tags of these pairs, each once, in alphabetical order. */
 export function tagsOf(pairs: readonly Pair[]): string[] {
   const all = new Set<string>()
   for (const { tags } of pairs) if (tags) for (const tag of tags) all.add(tag)
@@ -10,7 +10,7 @@ export function tagsOf(pairs: readonly Pair[]): string[] {
 
 /**
  * The pairs that a level uses, as indices into the deck, in deck order. Ids and tags that no pair has, and positions
- * beyond the deck, select nothing; findings tell of them.
+ * beyond the deck, select nothing; findings report them.
  */
 export function selectPairs(pairs: readonly Pair[], use: Use): number[] {
   const all = pairs.map((_, index) => index)
@@ -26,7 +26,7 @@ export function selectPairs(pairs: readonly Pair[], use: Use): number[] {
   return all.slice(use.from - 1, use.to)
 }
 
-/** What a level's boards are filled from, as indices into the deck, in deck order: the pairs it uses, or, where they are counted, each as often as it is to come. */
+/** What a level's boards are filled from, as indices into the deck, in deck order: the pairs it uses, or, with counts, each repeated by its count. */
 export function drawnPairs(pairs: readonly Pair[], { use, repeat, counts }: Settings['fill']): number[] {
   if (repeat !== 'counts') return selectPairs(pairs, use)
   return pairs.flatMap(({ id }, index) =>
@@ -34,6 +34,6 @@ export function drawnPairs(pairs: readonly Pair[], { use, repeat, counts }: Sett
   )
 }
 
-/** Whether a board of so many pairs, filled from these, holds some pair more than once. */
+/** Whether a board of this many pairs, filled from these, holds some pair more than once. */
 export const comeAgain = (drawn: readonly number[], needed: number): boolean =>
   drawn.length < needed || new Set(drawn).size < drawn.length

@@ -4,20 +4,20 @@ import { newId } from '../settings/new-id.ts'
 import { numberWord } from './number-word.ts'
 import { FACE_INK, FACE_PAPER } from './face.ts'
 
-/** Pairs that follow a plan: no art is needed for them. */
+/** Pairs that follow a pattern: they need no art. */
 export const SERIES = ['letters', 'numbers', 'colours', 'dots', 'shapes'] as const
 export type SeriesKind = (typeof SERIES)[number]
 
-/** What the twin bears: the same, or what a player has to know belongs to it. */
+/** What the twin shows: the same, or something that a player has to know belongs to it. */
 export const SERIES_TWINS: Record<SeriesKind, readonly string[]> = {
-  letters: ['the same letter', 'its small letter'],
+  letters: ['the same letter', 'its lower-case letter'],
   numbers: ['the same number', 'its word', 'as many dots'],
   colours: ['the same colour', 'its name'],
   dots: ['the same dots', 'their number'],
   shapes: ['the same shape', 'its name'],
 }
 
-/** Hues that differ in lightness too, so that they can be told apart by most. */
+/** Hues that differ in lightness too, so that most people can tell them apart. */
 const COLOURS: [name: string, colour: string][] = [
   ['Ink', '#23243f'],
   ['Saffron', '#f0b429'],
@@ -52,7 +52,7 @@ const SHAPES: [name: string, svg: string][] = [
   ['Drop', '<path d="M50 6c16 24 28 34 28 54a28 28 0 0 1-56 0c0-20 12-30 28-54z"/>'],
   ['Bar', '<rect x="8" y="36" width="84" height="28" rx="4"/>'],
 ]
-/** Where dots lie on a face of three by three places. */
+/** The positions of dots on a face, on a grid of three by three. */
 const DOTS: number[][] = [
   [4],
   [0, 8],
@@ -65,7 +65,7 @@ const DOTS: number[][] = [
   [0, 1, 2, 3, 4, 5, 6, 7, 8],
 ]
 
-/** Most pairs that a series can make. */
+/** The most pairs that a series can make. */
 export const SERIES_MOST: Record<SeriesKind, number> = {
   letters: 26,
   numbers: 200,
@@ -95,7 +95,7 @@ const dots = (count: number, encode: Encode): Face =>
 
 /**
  * The pairs `from` to `to` (1-based) of a series. In: `twin`, which of SERIES_TWINS; `encode`, which makes a data URL of an SVG;
- * `taken`, ids that are not free. Numbers with dots end at nine.
+ * `taken`, ids already in use. Numbers with dots end at nine.
  */
 export function seriesPairs(
   kind: SeriesKind,

@@ -8,12 +8,12 @@ export type Tile = { row: number; column: number; x: number; y: number; width: n
 export type Sheet = { rows: number; columns: number; tiles: Tile[]; left: { x: number; y: number } }
 
 export const SHEET_BOUNDS = { tile: [4, 2048], edge: [0, 512], count: [1, 100] } as const
-/** More tiles than this are not cut at once; a deck holds no more pairs. */
+/** More tiles than this are not cut at once; a deck cannot hold more pairs. */
 const MOST_TILES = 1000
 
 /**
- * The tiles of a sheet, row by row. `margin` lies round all of them, `spacing` between any two. By count the tiles are made as large as
- * whole px allow. `left` is what remains at the right and lower edge beyond the margin.
+ * The tiles of a sheet, row by row. `margin` goes around all of them, `spacing` between any two. By count, the tiles are as large as
+ * whole px allow. `left` is what remains at the right and lower edges beyond the margin.
  * Problems: not even one tile fits; more than 1,000 would.
  */
 export function cutSheet(width: number, height: number, cut: SheetCut): Result<Sheet> {
@@ -67,7 +67,7 @@ export function cutSheet(width: number, height: number, cut: SheetCut): Result<S
 }
 
 /**
- * Whether nothing is to be seen on a tile: all its px are clear, or all of one colour but for a trace.
+ * Whether a tile is empty: all its px are clear, or nearly all have one colour.
  * In: RGBA bytes of the tile.
  */
 export function isEmptyTile(pixels: Uint8ClampedArray | Uint8Array): boolean {

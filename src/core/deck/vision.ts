@@ -7,8 +7,8 @@ import {
 } from 'culori'
 
 /**
- * Kinds of colour vision: everyone's, and the three in which one kind of cone is missing. Seen after G. M. Machado,
- * M. M. Oliveira, L. A. F. Fernandes, IEEE TVCG 15 (2009), as culori has it.
+ * Kinds of colour vision: common vision, and the three in which one kind of cone is missing. After G. M. Machado,
+ * M. M. Oliveira, L. A. F. Fernandes, IEEE TVCG 15 (2009), as implemented in culori.
  */
 export const VISIONS = ['everyone', 'protan', 'deutan', 'tritan'] as const
 export type Vision = (typeof VISIONS)[number]

@@ -6,7 +6,7 @@ import { readGameZip } from './game-zip.ts'
 import { readShippedPage } from './shipped-page.ts'
 import { readUtf8 } from './utf8.ts'
 
-/** A game from the bytes of a file: NAME.game.json, NAME.game.zip or a page that was shipped, told apart by what is in them. */
+/** A game from the bytes of a file: NAME.game.json, NAME.game.zip or a shipped page, told apart by their content. */
 export function readAnyGame(bytes: Uint8Array): Result<Game> {
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readGameZip(bytes)
   const kind = otherKind(bytes)

@@ -7,21 +7,21 @@ declare class TextDecoder {
   decode(bytes: Uint8Array): string
 }
 
-/** Text of a list that somebody else made, and in which encoding it seemed to be. */
+/** The text of somebody else's list, and the encoding it seems to have. */
 export type AnyText = { text: string; encoding: string }
 
-/** So many bytes are looked at. */
+/** How many bytes are examined. */
 const LOOKED_AT = 1 << 16
 
 /**
- * The text of bytes in any encoding, for lists that are looked at before they are taken: UTF-8 first, then UTF-16, with or without a mark, then what an
- * encoding of one byte or more a letter seems to be by the letters it gives. Bytes that are no text at all are a problem.
+ * The text of bytes in any encoding, for lists that are previewed before they are taken: UTF-8 first, then UTF-16, with or without a mark, then the
+ * encoding of one byte or more a letter that fits the letters best. Bytes that are not text are a problem.
  */
 export function readAnyText(bytes: Uint8Array): Result<AnyText> {
   const plain = readUtf8(bytes)
   if (plain.ok) return good({ text: plain.value, encoding: 'UTF-8' })
   const seems = encodingOf(bytes)
-  if (seems === 'no text at all') return bad('', 'this is no text')
+  if (seems === 'no text at all') return bad('', 'this is not text')
   const encoding = seems.startsWith('UTF-16')
     ? seems.includes('little')
       ? 'UTF-16LE'
@@ -29,7 +29,7 @@ export function readAnyText(bytes: Uint8Array): Result<AnyText> {
     : // with little to go by, letters of Western Europe
       oneByte(chardet.detect(bytes.subarray(0, LOOKED_AT)))
   const text = decoded(bytes, encoding) ?? decoded(bytes, 'windows-1252')
-  return text === null || hasControls(text) ? bad('', 'this is no text') : good({ text, encoding })
+  return text === null || hasControls(text) ? bad('', 'this is not text') : good({ text, encoding })
 }
 
 function decoded(bytes: Uint8Array, encoding: string): string | null {
@@ -40,11 +40,11 @@ function decoded(bytes: Uint8Array, encoding: string): string | null {
   }
 }
 
-/** Where nothing tells letters of one byte apart, they are taken for those of Western Europe. */
+/** If nothing decides between encodings of one byte a letter, Western Europe's is taken. */
 const oneByte = (found: string | null): string =>
   !found || /^(UTF-8|ASCII|ISO-8859-1)$/i.test(found) ? 'windows-1252' : found
 
-/** Whether there are signs that no list of words has, but files of programs: control characters other than tab, line ends and the like. */
+/** Whether there are characters that no word list has but program files do: control characters other than tab, line ends and the like. */
 function hasControls(text: string): boolean {
   for (let i = 0; i < text.length; i++) {
     const code = text.charCodeAt(i)

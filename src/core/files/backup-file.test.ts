@@ -58,7 +58,7 @@ describe('a backup', () => {
     [
       'cut off in the middle',
       (bytes) => bytes.slice(0, bytes.length / 2),
-      /this backup is cut off, or is no zip/,
+      /this backup is cut off, or is not a zip/,
     ],
     [
       'from a newer version',
@@ -71,7 +71,7 @@ describe('a backup', () => {
       /backup.json, mode: unknown key|backup.json, made: /,
     ],
     ['a zip of something else', () => zipSync({ 'a.txt': strToU8('a') }), /no backup.json in this zip/],
-    ['no zip at all', () => strToU8('backup'), /cut off, or is no zip/],
+    ['no zip at all', () => strToU8('backup'), /cut off, or is not a zip/],
   ])('%s is refused with one clear message', (_what, change, message) => {
     expect(complaint(change(writeBackup(games(3), {}, MADE)))).toMatch(message)
   })

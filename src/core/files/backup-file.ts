@@ -15,9 +15,9 @@ const LIST = 'backup.json'
 /** Of one backup, unpacked, in bytes. */
 const MOST = 1024 * 2 ** 20
 
-/** A game as it lay on the shelf: its key there, when it was changed last, and since when it is in the bin, in ms since 1970. */
+/** A game as it was on the shelf: its key there, when it was last changed, and since when it is in the bin, in ms since 1970. */
 export type BackedUp = { key: string; touched: number; removed?: number; game: Game }
-/** A game of a backup that is read again, or why it cannot be. `name`: what it is called, or its file. */
+/** A game read from a backup, or why it cannot be read. `name`: its title, or its file. */
 export type FromBackup = Omit<BackedUp, 'game'> & { name: string; game: Result<Game> }
 
 const time = z.int().min(0)
@@ -62,12 +62,12 @@ export function readBackup(
   try {
     files = unzipSync(bytes, { filter: ({ originalSize }) => (total += originalSize) <= MOST })
   } catch {
-    return bad('', 'this backup is cut off, or is no zip')
+    return bad('', 'this backup is cut off, or is not a zip')
   }
   if (total > MOST) return bad('', `larger than ${sizeWords(MOST)} unpacked`)
   const text = files[LIST]
   if (!text)
-    return bad('', `no ${LIST} in this zip, so it is no backup; open a game of a zip with "Open a file"`)
+    return bad('', `no ${LIST} in this zip, so it is not a backup; open a zipped game with "Open a file"`)
   const decoded = readUtf8(text)
   const json = decoded.ok ? parseJson(decoded.value) : decoded
   if (!json.ok) return bad(LIST, json.problem.message)

@@ -67,13 +67,13 @@ describe('what is wrong is told with its line, and the rest is taken', () => {
     [
       'gaps elsewhere',
       'A,A,,B,B\nA,A,B,,B\nA,B,,A,B',
-      ['line 2: its gaps lie elsewhere than on most boards'],
+      ['line 2: its gaps are not where most boards have them'],
     ],
     ['torn JSON', '[1,1]\n[1,\n[1,1]', ['line 2: not JSON']],
     [
       'no cells',
       '{"cells":[1,1]}\n{"level":"x"}\n7',
-      ['line 2: no list of cells', 'line 3: no list of cells'],
+      ['line 2: not a list of cells', 'line 3: not a list of cells'],
     ],
     ['an odd cell', '[1,1]\n[1,{}]', ['line 2: a cell is neither text, number nor null']],
     [
@@ -96,7 +96,7 @@ describe('what is wrong is told with its line, and the rest is taken', () => {
   test.each([
     ['', 'no boards: the text is empty'],
     [' \n\n', 'no boards: the text is empty'],
-    ['{"a":1}', 'line 1: no list of cells'],
+    ['{"a":1}', 'line 1: not a list of cells'],
     ['A', 'fewer than two cards'],
     ['A '.repeat(402), '402 cells; at most 400 can be measured'],
     [

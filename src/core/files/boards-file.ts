@@ -5,7 +5,7 @@ import { BOUNDS } from '../settings/settings.ts'
 import { bad, good, type Result } from '../result.ts'
 
 export type BoardFormat = 'json-lines' | 'csv' | 'tokens'
-/** Boards that another program dealt, as they were understood. */
+/** Boards that another program dealt, as they were read. */
 export type ReadBoards = {
   format: BoardFormat
   board: Board
@@ -14,9 +14,9 @@ export type ReadBoards = {
   boards: Card[][]
   /** the name of each pair, by its number in the cards */
   names: string[]
-  /** whether it can be told which cards are twins: not where every card of a board has a name of its own */
+  /** whether it is known which cards are twins: not if every card of a board has its own name */
   twinsKnown: boolean
-  /** what was left out and why, a line each, and how many lines that were */
+  /** what was left out and why, one line each, and how many lines that were */
   problems: string[]
   leftOut: number
 }
@@ -30,7 +30,7 @@ const MOST_NAMES = BOUNDS.pairs[1]
 /**
  * Boards from text: JSON lines (objects with `cells`, or arrays), CSV with a board a row, or a board a line of any words separated by spaces;
  * a line without blanks is taken letter by letter. null, and an empty field of a CSV, is a gap. Names that end in /a and /b are the two faces of a related pair.
- * What does not fit the other boards is left out and told with its line. A problem where no board is left.
+ * Boards that do not fit the others are left out and reported with their line. A problem if no board is left.
  */
 export function readBoards(text: string, given: GivenSize = {}): Result<ReadBoards> {
   const problems: string[] = []
@@ -54,7 +54,7 @@ export function readBoards(text: string, given: GivenSize = {}): Result<ReadBoar
   const gaps = commonest(sized.map(gapsOf))
   const kept = sized.filter((row) => {
     const same = gapsOf(row) === gaps
-    if (!same) tell(row.line, 'its gaps lie elsewhere than on most boards')
+    if (!same) tell(row.line, 'its gaps are not where most boards have them')
     return same
   })
   if (!kept.length) return bad('', problems[0] ?? 'no boards found')
@@ -102,7 +102,7 @@ const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string)
         columns?: unknown
       }
       if (!Array.isArray(cells)) {
-        tell(i + 1, 'no list of cells')
+        tell(i + 1, 'not a list of cells')
         return []
       }
       try {
@@ -143,7 +143,7 @@ const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string)
     }),
 }
 
-/** The number of the line on which the character at `cursor` stands. Asked with a rising cursor for one text at a time. */
+/** The number of the line that contains the character at `cursor`. Called with a rising cursor for one text at a time. */
 const lineAfter = (() => {
   let of = ''
   let at = 0
@@ -167,7 +167,7 @@ function commonest<T>(values: readonly T[]): T | undefined {
   )[0]
 }
 
-/** Rows and columns as given, as the boards say themselves, or the most even that multiply to the number of cells. */
+/** Rows and columns as given, as the boards say, or the most even ones that multiply to the number of cells. */
 function sizeOf(
   cells: number,
   given: GivenSize,
@@ -190,7 +190,7 @@ function sizeOf(
   return good({ rows: best, columns: cells / best, guessed: true })
 }
 
-/** Cards from names; the two faces of a related pair are told by /a and /b at the end of every name. */
+/** Cards from names; the two faces of a related pair are recognised by /a and /b at the end of every name. */
 function nameCards(rows: readonly Row[]): Pick<ReadBoards, 'boards' | 'names' | 'twinsKnown'> {
   const sided = rows.every(({ cells }) => cells.every((name) => name === null || /.\/[ab]$/.test(name)))
   const pairName = (name: string): string => (sided ? name.slice(0, -2) : name)

@@ -59,7 +59,7 @@ export function readDeal(
   return good({ ...deal, cells })
 }
 
-/** All deals of a file, one a line; empty lines are passed over. A problem names the line. */
+/** All deals of a file, one a line; empty lines are skipped. A problem names the line. */
 export function readDeals(
   text: string,
   pairs: readonly Pair[],

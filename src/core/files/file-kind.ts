@@ -2,10 +2,10 @@ import { imageType } from './image.ts'
 
 const NAMES = { png: 'a PNG image', jpeg: 'a JPEG image', gif: 'a GIF image', webp: 'a WebP image' } as const
 export const WEB_PAGE = 'a web page'
-/** How many bytes tell what a text is. */
+/** How many bytes decide whether a file is text. */
 const HEAD = 1000
 
-/** What a file is that cannot hold a game, by its first bytes: "a PNG image", "plain text". Null where it may hold one: JSON, or a zip. */
+/** What a file that cannot hold a game is, by its first bytes: "a PNG image", "plain text". Null if it may hold one: JSON, or a zip. */
 export function otherKind(bytes: Uint8Array): string | null {
   const head = String.fromCharCode(...bytes.subarray(0, HEAD))
   const text = head.replace(/^\xef\xbb\xbf/, '').trimStart()
@@ -19,5 +19,5 @@ export function otherKind(bytes: Uint8Array): string | null {
   return 'plain text'
 }
 
-/** What is said of a file of another kind. */
+/** The message for a file of another kind. */
 export const notAGame = (kind: string): string => `this is not a Lucky Twin game (it is ${kind})`

@@ -14,7 +14,7 @@ import { parseJson, readHead, readWith } from './read-json.ts'
 export const GAME_FORMAT = 'lucky-twin/game'
 export const GAME_VERSION = 3
 
-/** The whole file, for docs/schema. */
+/** The schema of the whole file, for docs/schema. */
 export const gameFileSchema = z.strictObject({
   format: z.literal(GAME_FORMAT),
   version: z.literal(GAME_VERSION),

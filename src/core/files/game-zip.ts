@@ -11,12 +11,12 @@ import { parseJson } from './read-json.ts'
 import { readUtf8 } from './utf8.ts'
 
 const GAME = 'game.json'
-/** Endings of files that are not called as their type is. */
+/** File endings that differ from the name of their type. */
 const ENDINGS: Record<string, string> = { jpeg: 'jpg', mpeg: 'mp3' }
 
 /**
  * A game from the bytes of a NAME.game.zip: game.json, and art/… and sound/… with each image's and sound's `src` relative.
- * Nothing is unpacked beyond 64 MiB, and no entry beyond 8 MiB but game.json.
+ * Nothing is unpacked beyond 64 MiB, and no entry but game.json beyond 8 MiB.
  */
 export function readGameZip(bytes: Uint8Array): Result<Game> {
   let total = 0

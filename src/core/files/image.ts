@@ -11,13 +11,13 @@ export type ImageType = (typeof IMAGE_TYPES)[number]
 export const starts = (bytes: Uint8Array, text: string, at = 0): boolean =>
   Array.from(text).every((letter, i) => bytes[at + i] === letter.charCodeAt(0))
 
-/** The type that a file's own bytes show, whatever its name says, or null. */
+/** The type that a file's own bytes show, whatever its name, or null. */
 export function imageType(bytes: Uint8Array): ImageType | null {
   if (bytes[0] === 0x89 && starts(bytes, 'PNG\r\n\x1a\n', 1)) return 'png'
   if (bytes[0] === 0xff && bytes[1] === 0xd8 && bytes[2] === 0xff) return 'jpeg'
   if (starts(bytes, 'GIF87a') || starts(bytes, 'GIF89a')) return 'gif'
   if (starts(bytes, 'RIFF') && starts(bytes, 'WEBP', 8)) return 'webp'
-  // an SVG is text; markup stands near its start
+  // an SVG is text; its markup begins near the start
   let i = starts(bytes, '\xef\xbb\xbf') ? 3 : 0
   while (i < 64 && bytes[i] !== undefined && bytes[i]! <= 0x20) i++
   return bytes[i] === 0x3c ? 'svg+xml' : null
@@ -26,7 +26,7 @@ export function imageType(bytes: Uint8Array): ImageType | null {
 /** Whether an SVG, given as text, only draws and stays within bounds (svg.ts). */
 export const checkSvg = (text: string): Result<true> => checkMarkup(text, pixelsWithin)
 
-/** The px of an image within an SVG, a data URL of a raster image. */
+/** The px of an image inside an SVG, a data URL of a raster image. */
 function pixelsWithin(src: string): Result<number> {
   const image = bytesOf(src, 'image', SIZES.image)
   if (!image.ok) return image
@@ -36,7 +36,7 @@ function pixelsWithin(src: string): Result<number> {
   return size.ok ? good(size.value.width * size.value.height) : size
 }
 
-/** The size of a raster image, in px, as its header tells it; a problem if that is more than any browser should unpack. */
+/** The size of a raster image, in px, from its header; a problem if that is more than any browser should unpack. */
 function checkRaster(
   bytes: Uint8Array,
   type: Exclude<ImageType, 'svg+xml'>,
@@ -63,7 +63,7 @@ function headerSize(bytes: Uint8Array): { width: number; height: number } | null
   }
 }
 
-/** A GIF is as large as its screen or, where they reach beyond it, its pictures. */
+/** A GIF is as large as its screen, or its pictures where they reach beyond it. */
 function gifSize(bytes: Uint8Array): { width: number; height: number } | null {
   const word = (at: number): number => bytes[at]! | (bytes[at + 1]! << 8)
   const colours = (flags: number): number => (flags & 0x80 ? 3 * 2 ** ((flags & 7) + 1) : 0)
@@ -77,7 +77,7 @@ function gifSize(bytes: Uint8Array): { width: number; height: number } | null {
       height = Math.max(height, word(at + 3) + word(at + 7))
       at += 11 + colours(bytes[at + 9]!)
     } else break
-    // blocks of data, each with its length in front, up to an empty one
+    // blocks of data, each preceded by its length, up to an empty one
     while (at < bytes.length && bytes[at] !== 0) at += bytes[at]! + 1
     at++
   }

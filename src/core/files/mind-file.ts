@@ -7,7 +7,7 @@ import { parseJson, readHead, readWith } from './read-json.ts'
 const MIND_FORMAT = 'lucky-twin/mind'
 const MIND_VERSION = 1
 
-/** The whole file, for docs/schema. */
+/** The schema of the whole file, for docs/schema. */
 export const mindFileSchema = z.strictObject({
   format: z.literal(MIND_FORMAT),
   version: z.literal(MIND_VERSION),

@@ -10,7 +10,7 @@ import { parseJson, readHead, readWith } from './read-json.ts'
 const PAIRS_FORMAT = 'lucky-twin/pairs'
 const PAIRS_VERSION = 1
 
-/** Pairs on their way from deck to deck, as text on the clipboard. */
+/** Pairs copied from deck to deck, as text on the clipboard. */
 export const pairsFileSchema = z.strictObject({
   format: z.literal(PAIRS_FORMAT),
   version: z.literal(PAIRS_VERSION),
@@ -20,7 +20,7 @@ export const pairsFileSchema = z.strictObject({
 export const writePairs = (pairs: readonly Pair[]): string =>
   JSON.stringify({ format: PAIRS_FORMAT, version: PAIRS_VERSION, pairs })
 
-/** Whether a text says it holds pairs, so that it is read as such and not as words. */
+/** Whether a text claims to hold pairs, so that it is read as such and not as words. */
 export const holdsPairs = (text: string): boolean =>
   text.length < 1e8 && text.trimStart().startsWith('{') && text.includes(`"${PAIRS_FORMAT}"`)
 

@@ -5,7 +5,7 @@ import type { Cells } from '../deal/deal.ts'
 import type { Layout } from '../board/geometry.ts'
 import type { Pair } from '../deck/pair.ts'
 
-/** A row of the placement table: where a card lies, in CSS px from the table's upper left corner, and what it bears. */
+/** A row of the placement table: where a card lies, in CSS px from the table's upper left corner, and what it shows. */
 export type Placement = {
   cell: string
   x: number

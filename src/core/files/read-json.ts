@@ -14,7 +14,7 @@ export function parseJson(text: string): Result<unknown> {
   }
 }
 
-/** "line 3, column 7": the position in an engine's message, or the end of a text that stops too soon; else nothing. */
+/** "line 3, column 7": the position in an engine's message, or the end of a text that stops too soon; else an empty text. */
 function placeOf(text: string, message: string): string {
   const found = /position (\d+)/.exec(message)
   if (!found && !/end/i.test(message)) return ''
@@ -30,11 +30,11 @@ function pathText(path: readonly PropertyKey[]): string {
     .join('')
 }
 
-/** The first thing that a schema has against a value, as a problem that names its place. */
+/** A schema's first complaint about a value, as a problem that names its place. */
 function firstProblem(error: z.ZodError): Problem {
   let issue = error.issues[0]! as z.core.$ZodIssue
   const path = [...issue.path]
-  // in a union, the branch that got furthest knows best, then the one with the least against it
+  // in a union, the branch that got furthest is the most telling, then the one with the fewest complaints
   while (issue.code === 'invalid_union' && issue.errors.length) {
     const depth = (issues: z.core.$ZodIssue[]): number => Math.max(...issues.map((one) => one.path.length))
     const [branch] = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)
@@ -72,7 +72,7 @@ function amount(count: number | bigint, origin: string): string {
   return unit ? `${count} ${unit}` : String(count)
 }
 
-/** The schema's own words for unknown keys would repeat them all. */
+/** The schema's own message for unknown keys would repeat them all. */
 const brief: z.core.$ZodErrorMap = ({ code }) => (code === 'unrecognized_keys' ? 'unknown key' : undefined)
 
 /** A value read with a schema, or the first problem. */
@@ -83,7 +83,7 @@ export function readWith<T>(schema: z.ZodType<T>, value: unknown): Result<T> {
 
 /**
  * Checks the head that every file has. Out: the value without `format` and `version`, and the version.
- * An older version is for the caller to migrate; a newer one is refused.
+ * An older version is left to the caller to migrate; a newer one is refused.
  */
 export function readHead(
   value: unknown,

@@ -14,7 +14,7 @@ const RECORD_VERSION = 3
 const recordShape = { game: idSchema, ...playedShape, expect: expectSchema.optional() }
 const recordSchema = z.strictObject(recordShape)
 
-/** The whole file, for docs/schema. */
+/** The schema of the whole file, for docs/schema. */
 export const recordFileSchema = z.strictObject({
   format: z.literal(RECORD_FORMAT),
   version: z.literal(RECORD_VERSION),
@@ -22,8 +22,8 @@ export const recordFileSchema = z.strictObject({
 })
 
 /**
- * A record from the text of a NAME.play.json. Its times may not run backwards. Version 1 had all but `deal` and `story`; up to version 2 a match that only the first
- * look had shown was lucky: `game` is the game that it was played in, whose levels tell which have a first look.
+ * A record from the text of a NAME.play.json. Its times may not run backwards. Version 1 lacked `deal` and `story`; up to version 2 a match that only the first
+ * look had shown was lucky: `game` is the game that was played, whose levels say which have a first look.
  */
 export function readRecord(text: string, game: Game): Result<PlayRecord> {
   const json = parseJson(text)

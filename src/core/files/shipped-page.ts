@@ -5,21 +5,21 @@ import { notAGame } from './file-kind.ts'
 import { GAME_FORMAT, GAME_VERSION, gameFrom } from './game-file.ts'
 import { parseJson } from './read-json.ts'
 
-/** The game that lies inside a shipped page: how it is put there, and how it is found again. */
+/** The game inside a shipped page: how it is written there, and how it is found again. */
 
 const BEGIN = '<script type="application/json" id="lucky-twin-game">'
 const END = '</script>'
 
-/** JSON that can stand inside a script element, whatever its texts say. */
+/** JSON that can stand inside a script element, whatever texts it holds. */
 const safeJson = (value: unknown): string =>
   JSON.stringify(value).replace(
     /[<\u2028\u2029]/g,
     (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
   )
 
-/** The element of a page that holds its game, with the minds that may play there, so that its script need not know those that are always there. In: a game, and its library pictures as data URLs by name. */
+/** The element of a page that holds its game, with the minds that may play there, so that its script need not know the standard ones. In: a game, and its library pictures as data URLs by name. */
 export function gameElement(game: Game, art: Record<string, string>): string {
-  // the author's own checks are nothing to players, nor are minds that have no seat
+  // players need neither the author's own checks nor minds without a seat
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
   const kept = minds.filter(({ id }) => seated.has(id))
@@ -29,7 +29,7 @@ export function gameElement(game: Game, art: Record<string, string>): string {
   return `${BEGIN}${safeJson(page)}${END}`
 }
 
-/** The game inside a page that was shipped, checked like one from a file of its own; it has no kept checks. In: the text of an HTML page. */
+/** The game inside a shipped page, checked like one from a file of its own; it has no kept checks. In: the text of an HTML page. */
 export function readShippedPage(text: string): Result<Game> {
   const at = text.indexOf(BEGIN)
   if (at < 0) return bad('', notAGame('a web page without a game inside'))
@@ -37,7 +37,7 @@ export function readShippedPage(text: string): Result<Game> {
   if (end < 0) return bad('', 'this page is cut off in the middle of its game')
   const json = parseJson(text.slice(at + BEGIN.length, end))
   if (!json.ok) return json
-  // the first pages did not say which version their game is of; all of them were of this one
+  // the first pages did not state the version of their game; all had this one
   const { version = 2, game } = (json.value ?? {}) as { version?: unknown; game?: object }
   return gameFrom({ checks: [], ...game, format: GAME_FORMAT, version })
 }

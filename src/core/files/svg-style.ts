@@ -1,10 +1,10 @@
 /**
- * What a style of an SVG says that matters to how much is drawn: the ids it refers to, and its filter functions. Read letter by letter, with no regular expression
- * that could go back, since styles come from strangers.
+ * The parts of an SVG style that affect how much is drawn: the ids it refers to, and its filter functions. Read character by character, without regular expressions
+ * that could backtrack, since styles come from strangers.
  */
 export type StyleSays = { refers: string[]; filters: string[] }
 
-/** The functions of a style that filter what is drawn, each costing one pass over it. */
+/** The style functions that filter the drawing, each costing one pass over it. */
 const FILTERS = [
   'blur',
   'drop-shadow',
@@ -17,7 +17,7 @@ const FILTERS = [
   'saturate',
   'sepia',
 ]
-/** What loads, runs or moves, wherever it stands in a style. */
+/** What loads, runs or moves, wherever it appears in a style. */
 const REFUSED: [part: string, why: string][] = [
   ['\\', 'holds a style with escapes'],
   ['@import', 'loads something from outside'],
@@ -26,12 +26,12 @@ const REFUSED: [part: string, why: string][] = [
   ['keyframes', 'moves'],
   ['backdrop-filter', 'filters what lies behind it'],
 ]
-/** Properties that move what is drawn, with whatever follows in their names. */
+/** Properties that move the drawing, with whatever follows in their names. */
 const MOVING = ['animation', 'transition']
 
 const isSpace = (letter: string | undefined): boolean => letter !== undefined && letter <= ' '
 
-/** Reads declarations, or a whole style. Out: what they say, or why they are refused, as words that go on "an SVG that …". */
+/** Reads declarations, or a whole style. Out: what they say, or why they are refused, as words that continue "an SVG that …". */
 export function readStyle(text: string): StyleSays | string {
   const low = text.toLowerCase()
   for (const [part, why] of REFUSED) if (low.includes(part)) return why
@@ -50,7 +50,7 @@ export function readStyle(text: string): StyleSays | string {
   return says
 }
 
-/** Whether a property whose name begins so is given a value. */
+/** Whether a property whose name begins like this is given a value. */
 function isDeclared(style: string, name: string): boolean {
   for (let at = style.indexOf(name); at >= 0; at = style.indexOf(name, at + 1)) {
     let end = at + name.length
@@ -66,7 +66,7 @@ function isNameLetter(code: number): boolean {
   return (code >= 97 && code <= 122) || (code >= 48 && code <= 57) || code === 45 || code === 95
 }
 
-/** The id that stands as "#id", in quotation marks or not, from here to the bracket; null if it is something else. */
+/** The id written as "#id", in quotation marks or not, from here to the bracket; null if it is something else. */
 function idAt(text: string, from: number): string | null {
   let at = from
   while (isSpace(text[at])) at++
@@ -78,15 +78,15 @@ function idAt(text: string, from: number): string | null {
   return fragment(text.slice(start, at))
 }
 
-/** A rule of a style sheet: which elements it may be about, and what it says. `all`: it may be about any. */
+/** A rule of a style sheet: which elements it may apply to, and what it says. `all`: it may apply to any. */
 export type StyleRule = { tag?: string; id?: string; class?: string; all?: true; says: StyleSays }
 
-/** The rules of a style sheet that say anything of note, or why it is refused. What a selector has before its last part is passed over. */
+/** The rules of a style sheet that say anything relevant, or why it is refused. Only the last part of a selector is read. */
 export function readSheet(text: string): StyleRule[] | string {
   const refused = readStyle(text)
   if (typeof refused === 'string') return refused
   const rules: StyleRule[] = []
-  /** the selectors of the rules that are open, one within the other */
+  /** the selectors of the open rules, outermost first */
   const open: string[] = []
   let from = 0
   const take = (declarations: string): void => {
@@ -96,12 +96,12 @@ export function readSheet(text: string): StyleRule[] | string {
   }
   for (let at = 0; at < text.length; at++) {
     const letter = text[at]!
-    // what stands in comments, quotation marks and brackets opens and ends no rule
+    // in comments, quotation marks and brackets nothing opens or ends a rule
     if (letter === '/' && text[at + 1] === '*') at = past(text, '*/', at + 2)
     else if (letter === '"' || letter === "'") at = past(text, letter, at + 1)
     else if (letter === '(') at = past(text, ')', at + 1)
     else if (letter === '{') {
-      // before the selector of a rule within a rule may stand what the outer one says
+      // the outer rule's declarations may come before the selector of a nested rule
       const head = text.slice(from, at)
       const end = head.lastIndexOf(';') + 1
       take(head.slice(0, end))
@@ -117,13 +117,13 @@ export function readSheet(text: string): StyleRule[] | string {
   return rules
 }
 
-/** The place of the last letter of this end, or of the text. */
+/** The position of the last character of this ending, or of the text. */
 function past(text: string, end: string, from: number): number {
   const at = text.indexOf(end, from)
   return at < 0 ? text.length : at + end.length - 1
 }
 
-/** An id as an address writes it, where letters may be written as numbers. */
+/** An id as an address writes it, where characters may be written as numbers. */
 export function fragment(id: string): string {
   if (!id.includes('%')) return id
   try {
@@ -133,7 +133,7 @@ export function fragment(id: string): string {
   }
 }
 
-/** Which elements a selector may choose: by the last class, id or name in it, or any where it is not as simple as that. */
+/** Which elements a selector may apply to: by its last class, id or name, or any if it is more complex than that. */
 function aboutOf(selector: string): Omit<StyleRule, 'says'> {
   let from = selector.length
   while (from > 0 && isNameLetter(selector.toLowerCase().charCodeAt(from - 1))) from--

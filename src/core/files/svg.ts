@@ -3,22 +3,22 @@ import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
 import { bad, cut, good, type Result } from '../result.ts'
 import { fragment, readSheet, readStyle, type StyleRule } from './svg-style.ts'
 
-/** An element of an SVG: what it draws itself, what is in it, and what it refers to. */
+/** An element of an SVG: what it draws itself, its children, and what it refers to. */
 type Node = {
   tag: string
   children: Node[]
   /** ids: of masks, clips, patterns, markers, filters and gradients, by attribute or style */
   refers: Set<string>
-  /** the ids that a `href` names */
+  /** the ids in its `href` */
   hrefs: string[]
-  /** letters of path data, and at most so many corners, on each of which a marker may stand */
+  /** letters of path data, and the most corners, on each of which a marker may stand */
   letters: number
   corners: number
   /** filters that the style names by function, and parts of this filter by name */
   filters: number
   parts: string[]
 }
-/** All that is drawn where an element stands: elements, letters of path data, filtered ones; levels of masks or clips, and of filters, within each other. */
+/** Everything drawn by an element: elements, letters of path data, filtered ones; the depth of masks or clips, and of filters. */
 type Drawn = { elements: number; letters: number; filtered: number; masks: number; filters: number }
 
 /** Elements that can run, load, link, move or embed something. */
@@ -27,33 +27,33 @@ const FORBIDDEN = new Set(
     ' ',
   ),
 )
-/** Elements that are drawn only where something refers to them. */
+/** Elements that are drawn only when something refers to them. */
 const ASIDE = new Set(
   'defs symbol pattern mask clippath marker lineargradient radialgradient filter style title desc metadata'.split(
     ' ',
   ),
 )
-/** The parts of which a filter may be made: one blur or shadow, and what mixes it with the picture. */
+/** The parts that a filter may have: one blur or shadow, and what mixes it with the picture. */
 const BLURS = new Set(['fegaussianblur', 'fedropshadow'])
 const MIXES = new Set(
   'fecolormatrix feflood feoffset feblend fecomposite femerge femergenode fecomponenttransfer fefuncr fefuncg fefuncb fefunca'.split(
     ' ',
   ),
 )
-/** Attributes with words for people, or for other programs, in which any letter may stand. */
+/** Attributes with words for people, or for other programs, in which any character is allowed. */
 const isFreeText = (key: string): boolean =>
   (key.includes(':') && !key.startsWith('xlink:')) || key.startsWith('data-') || key.startsWith('aria-')
 
 const DATA = 'data:image/'
 const local = (name: string): string => name.slice(name.lastIndexOf(':') + 1).toLowerCase()
 
-/** Something that an SVG may not be; the words go on "an SVG that …". */
+/** Something that an SVG may not be; the words continue "an SVG that …". */
 class Refused extends Error {}
 
 /**
  * Whether an SVG is well formed, only draws, and draws no more than browsers can without harm (IMAGE_BOUNDS): no script, event handler, link,
  * media or motion, nothing loaded from outside, no filter but one blur, shadow or colour matrix. In: its text, and what checks an image within it and
- * says how many px it has. Out: nothing, or a problem that names the line where there is one. One pass over the markup; what refers to each other is followed
+ * says how many px it has. Out: nothing, or a problem that names the line if there is one. One pass over the markup; references are followed
  * once for each element.
  */
 export function checkSvg(text: string, pixelsOf: (src: string) => Result<number> = noImages): Result<true> {
@@ -83,7 +83,7 @@ function readMarkup(
   const ids = new Map<string, Node>()
   const open: Node[] = []
   const rules: StyleRule[] = []
-  /** elements by what a rule may choose them by; styles may stand behind what they are about */
+  /** elements by what a rule may select them by; styles may come after the elements they apply to */
   const all: { node: Node; id: string; classes: string[] }[] = []
   let root: Node | null = null
   let sheet = ''
@@ -198,11 +198,11 @@ function readMarkup(
   return { root, ids }
 }
 
-const tooMany = `draws more than ${IMAGE_BOUNDS.elements.toLocaleString('en')} elements, all that is used again counted`
+const tooMany = `draws more than ${IMAGE_BOUNDS.elements.toLocaleString('en')} elements, counting everything that is reused`
 const tooLong = `has more than ${IMAGE_BOUNDS.pathLetters.toLocaleString('en')} letters of path data`
 const megapixels = IMAGE_BOUNDS.pixels / 1e6
 
-/** At most so many corners can be made of path data: no two of them share a number. */
+/** The most corners that path data can have: no two of them share a number. */
 function cornersIn(data: string): number {
   let numbers = 0
   let before = false
@@ -219,12 +219,12 @@ type Following = {
   ids: Map<string, Node>
   known: Map<Node, Drawn>
   open: Set<Node>
-  /** whether the element is drawn for itself, though it stands aside */
+  /** whether the element is drawn for itself, although it is a definition */
   asked: boolean
 }
 const NOTHING: Drawn = { elements: 0, letters: 0, filtered: 0, masks: 0, filters: 0 }
 
-/** What is drawn where an element stands. Throws Refused where that is too much, or goes round in a circle. */
+/** What an element draws. Throws Refused if that is too much, or refers to itself in a circle. */
 function drawnAt(node: Node, following: Following): Drawn {
   const { ids, known, open, asked } = following
   if (!asked && ASIDE.has(node.tag)) return NOTHING
@@ -282,7 +282,8 @@ function drawnAt(node: Node, following: Following): Drawn {
   all.masks = masksIn + (masked ? 1 : 0)
   all.filters += filtersIn
   if (all.elements > IMAGE_BOUNDS.elements) throw new Refused(tooMany)
-  if (all.letters > IMAGE_BOUNDS.pathLetters) throw new Refused(`${tooLong}, all that is used again counted`)
+  if (all.letters > IMAGE_BOUNDS.pathLetters)
+    throw new Refused(`${tooLong}, counting everything that is reused`)
   if (all.masks > IMAGE_BOUNDS.masks)
     throw new Refused(`has more than ${IMAGE_BOUNDS.masks} levels of masks or clips`)
   if (all.filters > 1) throw new Refused('filters what is filtered already')

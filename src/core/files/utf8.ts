@@ -1,6 +1,6 @@
 import { bad, good, type Result } from '../result.ts'
 
-/** Every platform has it, but core is checked without any. */
+/** Every platform has it, but core's type check knows of none. */
 declare class TextDecoder {
   constructor(label: string, options: { fatal: boolean; ignoreBOM?: boolean })
   decode(bytes: Uint8Array): string
@@ -17,13 +17,13 @@ export function readUtf8(bytes: Uint8Array): Result<string> {
   }
 }
 
-/** "line 3": where the first letter stands that is none, where lines can be told. */
+/** "line 3": the line of the first invalid character, where lines can be counted. */
 function lineOf(bytes: Uint8Array): string {
   if (bytes.subarray(0, 64).includes(0)) return ''
   const decoder = new TextDecoder('utf-8', { fatal: true })
   let line = 1
   let start = 0
-  // no letter goes on over the end of a line
+  // no character continues over the end of a line
   for (let at = bytes.indexOf(10); at >= 0; at = bytes.indexOf(10, start)) {
     try {
       decoder.decode(bytes.subarray(start, at))

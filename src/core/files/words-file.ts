@@ -3,44 +3,44 @@ import type { Pair } from '../deck/pair.ts'
 import { newId } from '../settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 
-/** What a column of words is for. */
+/** The use of a column of words. */
 export type Part = 'a' | 'b' | 'name' | 'tags' | 'aloud-a' | 'aloud-b' | 'nothing'
-/** A column as it was found: its head, if the first row names the columns, its first cells, and what it is for. */
+/** A column as it was read: its heading, if the first row names the columns, its first cells, and its use. */
 export type Column = { head: string; cells: string[]; part: Part }
 
-/** Pairs from columns of text, as they were understood. */
+/** Pairs read from columns of text. */
 export type WordPairs = {
   pairs: Pair[]
   columns: Column[]
-  /** what parts the columns */
+  /** what separates the columns */
   separator: string
   /** whether the first row names the columns */
   header: boolean
-  /** rows that have no second face, though there is a column for it */
+  /** rows without a second face, though there is a column for it */
   oneFaced: number
-  /** lines that are no pair, with their number and why; the first of them */
+  /** lines that give no pair, with their number and why; only the first ones */
   problems: string[]
   /** how many lines were left out */
   leftOut: number
 }
 export type WordOptions = {
-  /** whether the first row names the columns; left out, it is found out */
+  /** whether the first row names the columns; guessed if missing */
   header?: boolean
-  /** what each column is for; left out, it is guessed */
+  /** the use of each column; guessed if missing */
   parts?: readonly Part[]
-  /** what becomes of a row without a second face */
+  /** what to do with a row without a second face */
   oneFaced?: 'identical' | 'leave-out'
-  /** no more pairs than this are made */
+  /** the most pairs to make */
   room?: number
 }
 
 const SEPARATORS = ['\t', ';', '|', '=', ',']
 const MOST_TOLD = 50
-/** So many rows are looked at to guess what columns are for, and so many are shown. */
+/** How many rows are examined to guess the columns' uses, and how many are shown. */
 const LOOKED_AT = 200
 const SHOWN = 4
 
-/** Words by which the head of a column is known. */
+/** Headings by which a column's use is recognised. */
 const heads = (words: string): Set<string> => new Set(words.split(' '))
 const HEADS: [Part, Set<string>][] = [
   [
@@ -66,9 +66,9 @@ const partOfHead = (head: string): Part | undefined =>
 type Row = { line: number; cells: string[]; torn: boolean }
 
 /**
- * Pairs from typed, pasted or opened text: columns separated by tab, semicolon, |, = or comma, in quotation marks where they hold such a sign or a
- * line break. Each column is given a part: one face, the other face, name, tags, words read aloud, or nothing. A row without a second face is an
- * identical pair, or is left out. What there is no room for is told.
+ * Pairs from typed, pasted or opened text: columns separated by tab, semicolon, |, = or comma, in quotation marks if they contain such a sign or a
+ * line break. Each column has a use: one face, the other face, name, tags, words read aloud, or nothing. A row without a second face is an
+ * identical pair, or is left out. Rows beyond the limit are reported.
  */
 export function wordPairs(text: string, taken: readonly string[], options: WordOptions = {}): WordPairs {
   const clean = text.replace(/^\ufeff/, '')
@@ -129,7 +129,7 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
   return made
 }
 
-/** The rows of a text that hold anything, with the line where each begins. */
+/** The rows of a text that are not empty, with the line where each begins. */
 function rowsOf(clean: string, separator: string): Row[] {
   const rows: Row[] = []
   let line = 1
@@ -149,14 +149,14 @@ function rowsOf(clean: string, separator: string): Row[] {
   return rows
 }
 
-/** A first row names the columns if it knows all of two, or most of more. */
+/** A first row counts as headings if all of two, or most of more, are recognised. */
 function isHeader(row: Row | undefined): boolean {
   const named = row?.cells.filter(Boolean) ?? []
   const known = named.filter(partOfHead).length
   return named.length > 1 && (named.length === 2 ? known === 2 : known > named.length / 2)
 }
 
-/** What columns are for: by their heads where they have some that are known, else by what they hold. The first two that are nothing else are the faces. */
+/** The use of each column: by its heading if it is recognised, else by its content. The first two without another use are the faces. */
 function guessParts(width: number, head: readonly string[], body: readonly Row[]): Part[] {
   const looked = body.slice(0, LOOKED_AT)
   const taken = new Set<Part>()
@@ -175,7 +175,7 @@ function guessParts(width: number, head: readonly string[], body: readonly Row[]
   })
 }
 
-/** Numbers that count rows are nothing; few words that come again and again are tags. */
+/** Numbers that count rows are nothing; a few words that repeat often are tags. */
 function partOfCells(cells: readonly string[]): Part | undefined {
   const numbers = cells.map(Number)
   if (cells.length > 1 && numbers.every((n, i) => Number.isInteger(n) && (i === 0 || n > numbers[i - 1]!)))
@@ -188,7 +188,7 @@ const cellsFor = (cells: readonly string[], parts: readonly Part[], part: Part):
   cells.filter((cell, i) => cell && parts[i] === part)
 const textFor = (cells: readonly string[], parts: readonly Part[], part: Part): string =>
   cellsFor(cells, parts, part).join(' ')
-/** Whether both faces say the same, so that there is a second face, and the pair is an identical one. */
+/** Whether both faces say the same, although there is a second one, so the pair is identical. */
 const isTwin = (cells: readonly string[], parts: readonly Part[]): boolean =>
   textFor(cells, parts, 'b') === textFor(cells, parts, 'a')
 
@@ -220,7 +220,7 @@ function pairOf(cells: readonly string[], parts: readonly Part[], ids: ReadonlyS
   }
 }
 
-/** The sign that parts the columns: of those that occur, the one that stands on most of the first lines. */
+/** The sign that separates the columns: of those that occur, the one found on most of the first lines. */
 function separatorOf(text: string): string {
   const lines = text.split('\n', 50).filter((line) => line.trim())
   const plain = lines.map((line) => line.replace(/"[^"]*"/g, '""'))

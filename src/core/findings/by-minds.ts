@@ -5,7 +5,7 @@ import { EVERYDAY, FLEETING, type Mind } from '../settings/mind.ts'
 import type { Section } from '../settings/settings.ts'
 import type { FindingOf } from './finding.ts'
 
-/** A finding that minds came to, without its place in the ladder. */
+/** A finding from the games of minds, without its place in the ladder. */
 type Found = {
   code: 'hardly-won' | 'hardly-lost'
   section: Section
@@ -13,13 +13,13 @@ type Found = {
   values: FindingOf<'hardly-won'>['values']
 }
 
-/** A level that nothing limits is won whenever it is played to its end. */
+/** A level without limits is won whenever it is played to its end. */
 const ALWAYS: Tried = { won: 0, games: 0, interval: [1, 1], free: null }
 
-/** How everyday and fleeting players fare on a level; null where their games are too long to be told, or need not be. */
+/** How everyday and fleeting players do on a level; null if their games are too long to play, or not needed. */
 export type Fare = { everyday: Tried | null; fleeting: Tried | null }
 
-/** Lets minds play a level, for so many turns each at most. A level on which a mind sits as a rival is not judged: there it is not the limits that matter. */
+/** Lets minds play a level, for at most this many turns each. A level with a mind as a rival is not judged: there the limits are not what matters. */
 export function fareOn(level: Playable, turns: number): Fare {
   if (level.settings.players.minds.some((id) => id !== null)) return { everyday: null, fleeting: null }
   if (!limitsOf(level).length) return { everyday: ALWAYS, fleeting: null }
@@ -29,7 +29,7 @@ export function fareOn(level: Playable, turns: number): Fare {
 }
 const isTooHard = ({ won, games }: Tried): boolean => won < games * HARDLY_ANY
 
-/** What is found of a level by how minds fare on it. With `solves` it is worked out which value would mend it. */
+/** The findings of a level from how minds do on it. `solves`: also work out the value that would mend it. */
 export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solves: boolean): Found[] {
   const told = (code: Found['code'], tried: Tried, mind: Mind, share: number): Found => {
     const { won, games } = tried
@@ -44,7 +44,7 @@ export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solv
     : []
 }
 
-/** The first limit of a level with whose value a mind wins this share, and that value. In: what came of its games there. */
+/** The first limit of a level that has a value with which a mind wins this share, and that value. In: the result of its games there. */
 export function wayOut(
   level: Playable,
   tried: Tried,
@@ -58,6 +58,6 @@ export function wayOut(
   return null
 }
 
-/** Whether everyday players win more on the second of two levels than on the first, by more than both intervals; where the first is too hard, that is to be mended. */
+/** Whether everyday players win more on the second of two levels than on the first, by more than both intervals; a first level that is too hard has a finding of its own. */
 export const isEasier = (before: Tried | null, after: Tried | null): boolean =>
   before !== null && !isTooHard(before) && after !== null && after.interval[0] > before.interval[1]

@@ -3,7 +3,7 @@ import { passed, runCheck } from '../game/check.ts'
 import { quotedValue } from '../result.ts'
 import type { Finding } from './finding.ts'
 
-/** A finding for each kept check that does not come out as it did. */
+/** A finding for each kept check that no longer comes out the same. */
 export function failedChecks(game: Game): Finding[] {
   return (game.checks ?? []).flatMap((check, i) => {
     const checked = runCheck(game, check)

@@ -15,15 +15,15 @@ import type { Section, Settings } from '../settings/settings.ts'
 import { fareOn, foundByMinds, isEasier, wayOut, type Fare } from './by-minds.ts'
 import type { Finding, FindingCode, FindingOf, Where } from './finding.ts'
 
-/** Of so many levels with such findings it is worked out which value would mend them; of more it would take too long. */
+/** For at most this many levels with such findings the value that would mend them is worked out; more would take too long. */
 const MOST_WORKED_OUT = 5
 const WORKED_OUT: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'hardly-won', 'hardly-lost'])
-/** So many turns a mind plays on each level at most, to see how it fares; fewer on long ladders. */
+/** The most turns that a mind plays on each level to see how it does; fewer on long ladders. */
 const TURNS = { most: 8000, fewest: 2500, levels: 25 } as const
 
 /**
  * All findings of a game, levels in ladder order, then the deck. `pictures` are the names in the picture library;
- * without them no picture is looked up. What is found of a level is kept as long as that level, the house rules and the deck are the same values.
+ * without them no picture is looked up. The findings of a level are kept as long as that level, the house rules and the deck are the same values.
  */
 export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[] {
   const { house, deck, levels } = game
@@ -34,7 +34,7 @@ export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[
   return found
 }
 
-/** What was found of a game, by its ladder; its title, say, changes nothing. */
+/** The findings of a game, by its ladder; its title, for example, changes nothing. */
 const ofGames = new WeakMap<
   Level[],
   { house: Settings; deck: Game['deck']; pictures: ReadonlySet<string> | undefined; found: Finding[] }
@@ -57,15 +57,15 @@ function findAll(game: Game, pictures: ReadonlySet<string> | undefined): Finding
   return [...found, ...(pictures ? unknownPictures(game, pictures) : []), ...deckFindings(game)]
 }
 
-/** A finding within a level, whatever place that has in the ladder. */
+/** A finding within a level, wherever that is in the ladder. */
 type Found = Finding & { where: { section: Section } }
-/** What a level was looked at with, and what was found. */
+/** What a level was checked with, and its findings. */
 type Looked = { house: Settings; pairs: Game['deck']['pairs']; found: Found[] }
 const [full, brief] = [new WeakMap<Level, Looked>(), new WeakMap<Level, Looked>()]
 
 /**
- * What the checks say about one level. `index` is its place in the ladder, from 0; null: of the house rules, as if they were one. With `isBrief` it is left out
- * how many steps a board would hold that cannot be dealt.
+ * The findings of one level. `index` is its place in the ladder, from 0; null: of the house rules, as if they were a level. `isBrief` leaves out
+ * how many steps a board could hold that cannot be dealt.
  */
 export function levelFindings(game: Game, level: Level, index: number | null, isBrief = false): Finding[] {
   const { house, deck } = game
@@ -80,7 +80,7 @@ export function levelFindings(game: Game, level: Level, index: number | null, is
 
 const fares = new WeakMap<Level, Omit<Looked, 'found'> & { fare: Fare }>()
 
-/** How minds fare on a level, kept like what is found of it; null where they were not let play. */
+/** How minds do on a level, kept like its findings; null if they were not asked to play. */
 function knownFare({ house, deck }: Game, level: Level): Fare | null {
   const kept = fares.get(level)
   return kept?.house === house && kept.pairs === deck.pairs ? kept.fare : null
@@ -94,7 +94,7 @@ function fareOf(game: Game, level: Level, playable: Playable): Fare {
   return fare
 }
 
-/** What is to be said of a level on which everyday players win more than on the one before; null if nothing. With `solves` it is worked out with which value they win as many. */
+/** The finding of a level on which everyday players win more than on the one before; null if there is none. `solves`: also work out the value with which they win as many. */
 function easierThanBefore(game: Game, index: number, solves: boolean): Finding | null {
   const [before, level] = [game.levels[index - 1]!, game.levels[index]!]
   const there = knownFare(game, before)?.everyday ?? null
@@ -115,13 +115,13 @@ function easierThanBefore(game: Game, index: number, solves: boolean): Finding |
   }
 }
 
-/** Whether anything stops a level from being dealt or won, as a finding of it; cheap, since nobody plays it. */
+/** The finding that stops a level from being dealt or won, if any; cheap, since nobody plays it. */
 export function stopOf(game: Game, level: Level): Finding | null {
   const { stop } = stopAt(game, resolveLevel(game, level), true)
   return stop && { ...stop, where: { ...stop.where, level: game.levels.indexOf(level) } }
 }
 
-/** What the checks say of the house rules, as if they were a level. */
+/** The findings of the house rules, as if they were a level. */
 export const houseFindings = (game: Game): Finding[] =>
   levelFindings(game, { id: 'house', name: 'House rules' }, null)
 
@@ -169,7 +169,7 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
     ['clock', 'clock', 'limit', settings.clock.limit],
   ]
   for (const [limitBy, section, key, limit] of limits) {
-    // what nobody can win was told already
+    // what nobody can win has its finding already
     const wins = limitBy === by ? null : winsUnder(settings, dealer, limitBy)
     if (!wins || limit === null || wins.share >= BY_LUCK) continue
     const { won, games } = wins
@@ -177,7 +177,7 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
     const values = isBrief ? told : { ...told, enough: valueToWin(settings, dealer, limitBy) }
     add('warns', 'needs-luck', section, key, values)
   }
-  // where not even a perfect memory wins, nothing more is to be said
+  // where not even a perfect memory wins, that says it all
   if (found.some(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')) return found
   const playable = { settings, dealer }
   for (const one of foundByMinds(playable, fareOf(game, level, playable), !isBrief))
@@ -185,7 +185,7 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   return found
 }
 
-/** What stops a level from being dealt, or from being won by anybody, and its dealer where it can be dealt. */
+/** What stops a level from being dealt, or from being won by anybody, and its dealer if it can be dealt. */
 function stopAt(
   game: Game,
   settings: Settings,
@@ -231,7 +231,7 @@ function unknownUses(
   return use.pairs.filter((name) => !ids.has(name)).map((name) => ({ code: 'unknown-pair', name }))
 }
 
-/** The pairs that a level can bring on its board, by their place in the deck: 1 where it can. */
+/** The pairs that a level can bring on its board, by their place in the deck: 1 if it can. */
 function usedBy(game: Game, level: Level): Uint8Array {
   const { pairs } = game.deck
   const { board, fill, deal } = resolveLevel(game, level)

@@ -1,12 +1,12 @@
 import type { Game } from '../game/game.ts'
 import type { Finding } from './finding.ts'
 
-/** Two pairs of a deck, by id, that are easily mistaken for one another; null stands for the back of the cards. */
+/** Two pairs of a deck, by id, that are easily mistaken for each other; null stands for the back of the cards. */
 export type Alike = { one: string | null; other: string }
 
 /**
- * The findings about faces that look alike. In: a game, and which of its pairs do, the likest first; how faces are compared is said in likeness.ts.
- * Pairs that the game no longer has say nothing.
+ * The findings about faces that look alike. In: a game, and which of its pairs do, the most alike first; how faces are compared is described in likeness.ts.
+ * Pairs that the game no longer has are ignored.
  */
 export function lookAlikeFindings({ deck }: Pick<Game, 'deck'>, alike: readonly Alike[]): Finding[] {
   const names = new Map<string | null, string>(deck.pairs.map(({ id, name }) => [id, name]))

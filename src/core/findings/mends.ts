@@ -17,13 +17,13 @@ import type { Section, Settings } from '../settings/settings.ts'
 import { leverPatch } from '../odds/levers.ts'
 import { valueToWin, type Limit } from '../odds/winning.ts'
 
-/** One press that mends a finding: what the button says, and the game as it is then. */
+/** One press that mends a finding: the button's words, and the game as it is then. */
 export type Mend = { label: string; to: (game: Game) => Game }
 
-/** How a mend says keys of a section where the finding is. */
+/** How a mend writes keys of a section where the finding is. */
 type Say = <S extends Section>(section: S, patch: Partial<Settings[S]>) => Mend['to']
 
-/** The ways out of a finding, each one press; the first is the least change. Empty where only the author can know. */
+/** The mends of a finding, each one press; the first is the least change. Empty where only the author can know. */
 export function mendsOf(game: Game, finding: Finding): Mend[] {
   const level = finding.where.level === null ? undefined : game.levels[finding.where.level]
   const settings = resolveLevel(game, level)
@@ -52,7 +52,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       return fill.use === 'all' ? [] : [useAll]
     case 'steps-unreachable': {
       const { way } = settings.deal
-      // most findings say how many steps can be had; of many levels some do not
+      // most findings say how many steps are possible; with many levels some do not
       const nearest =
         finding.values.steps ??
         (way === 'apart' || way === 'close' ? stepsReach(game.deck.pairs, settings)?.[way] : undefined)
@@ -82,7 +82,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
     case 'gap-outside':
       return [
         {
-          label: 'Forget these gaps',
+          label: 'Remove these gaps',
           to: say('board', {
             gaps: board.gaps.filter((name) => cellIndex(name, board.rows, board.columns) >= 0),
           }),
@@ -98,7 +98,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       const fits = { ...settings, layout: { ...rest, size: null } }
       if (size && touchSize(frame, fits) >= TOUCHABLE)
         return [{ label: 'Cards as large as fits', to: say('layout', { size: null }) }]
-      // upright and across, if there is such a board
+      // upright and sideways, if there is such a board
       const near =
         nearestTouchable([frameOf('phone'), frameOf('phone-across')], settings) ??
         nearestTouchable([frame], settings)
@@ -153,7 +153,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
   }
 }
 
-/** The most severe limit with which a perfect memory wins in 9 of 10 games, or, where there is none, no such limit. `enough`: that value, null for none, where the finding says it. */
+/** The most severe limit with which a perfect memory wins in 9 of 10 games, or no such limit if there is none. `enough`: that value, null for none, if the finding has it. */
 function toWin(game: Game, settings: Settings, by: Limit, say: Say, enough?: number | null): Mend[] {
   let value = enough
   if (value === undefined) {

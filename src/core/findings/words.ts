@@ -1,7 +1,7 @@
 import type { Lever } from '../odds/levers.ts'
 import type { Finding, FindingCode, FindingOf } from './finding.ts'
 
-/** `level` is what a sentence calls the level. */
+/** `level` is how a sentence names the level. */
 type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
 
 /** A limit in words: "3 lives", "40 turns", "1:30 on the clock". */
@@ -13,7 +13,7 @@ function amount(by: Lever, value: number): string {
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} on the clock`
 }
 const isAre = (by: Lever, value: number): string => (by === 'clock' || value === 1 ? 'is' : 'are')
-/** The same as a way to mend it, with what comes of it. */
+/** The same as a way to mend it, with its effect. */
 export const amountThat = (by: Lever, value: number, then: string): string => `${amount(by, value)}: ${then}`
 const ofGames = ({ won, games }: { won: number; games: number }): string =>
   games ? `${won} of ${games} games` : 'every game'
@@ -45,13 +45,13 @@ const WORDS: Words = {
   'hardly-lost': (values) => `its limit stops hardly anybody: players like fleeting won ${ofGames(values)}`,
   'easier-than-before': ({ before, there, here }) =>
     `easier than ${before}, the level before: players like everyday won ${ofGames(here)} here, ${ofGames(there)} there`,
-  'missing-alt': ({ pair }) => `${pair}: this image has no words for those who cannot see it`,
-  'missing-alt-behind': () => 'the picture behind the cards has no words for those who cannot see it',
+  'missing-alt': ({ pair }) => `${pair}: this image has no alt text`,
+  'missing-alt-behind': () => 'the picture behind the cards has no alt text',
   'unused-pairs': ({ names, more }) => `no level uses ${names.join(', ')}${more ? ` and ${more} more` : ''}`,
   'tiny-cards': ({ card, touchable, width, height }) =>
-    `on a phone of ${width} × ${height} px a card is ${card} px; ${touchable} can be touched`,
+    `on a phone of ${width} × ${height} px a card is ${card} px; a finger needs ${touchable}`,
   'tiny-across': ({ card, touchable, width, height }) =>
-    `on a phone held across, ${width} × ${height} px, a card is ${card} px; ${touchable} can be touched`,
+    `on a phone held sideways, ${width} × ${height} px, a card is ${card} px; a finger needs ${touchable}`,
   'look-alikes': ({ one, other, more }) =>
     `${one} and ${other} look alike${more ? `, and ${more} more such pairs` : ''}`,
   'back-like-face': ({ pair }) => `the back could be taken for ${pair}`,
@@ -60,12 +60,12 @@ const WORDS: Words = {
 /** Sentences that name the level themselves. */
 const NAMES_LEVEL: ReadonlySet<FindingCode> = new Set(['cannot-be-won'])
 
-/** What a finding says where it is clear which level it is about. */
+/** The words of a finding where it is clear which level it is about. */
 export function findingWords({ code, values }: Finding, level = 'this level'): string {
   return (WORDS[code] as (values: Finding['values'], level: string) => string)(values, level)
 }
 
-/** What a finding says among those of a whole game: with the name of its level. In: the names by which the levels of the game are called. */
+/** The words of a finding among those of a whole game: with the name of its level. In: the names of the game's levels. */
 export function findingLine(finding: Finding, levels: readonly { name: string }[]): string {
   const { level } = finding.where
   const name = level === null ? undefined : levels[level]?.name

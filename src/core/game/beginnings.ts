@@ -8,10 +8,10 @@ import { DEFAULTS, type Section, type Settings } from '../settings/settings.ts'
 import type { Game } from './game.ts'
 import { newGame, startPairs } from './new-game.ts'
 
-/** A way to begin: a whole game that is played at once and changed from there. `words` say for whom it is. */
+/** A way to begin: a whole game to play at once and change from there. `words` say who it is for. */
 export type Beginning = { title: string; words: string; make: () => Game }
 
-/** A tool and what is done with it. */
+/** A tool and its use. */
 const TOOLS = {
   anvil: 'iron is shaped on it',
   bellows: 'makes a fire burn hotter',
@@ -31,7 +31,7 @@ const TOOLS = {
   vice: 'holds a piece still',
 }
 
-/** A new game of these pairs with what it says itself in its house rules and on its back. */
+/** A new game of these pairs, with its own house rules and back. */
 function gameOf(
   title: string,
   pairs: Pair[],

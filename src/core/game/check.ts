@@ -23,8 +23,8 @@ function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepare
 }
 
 /**
- * The board and the rules of a played game, as the game's level stands now. What can go wrong: the level is not there, or cannot be
- * dealt, or the deal that was kept does not fit it.
+ * The board and the rules of a played game, as the game's level is now. What can go wrong: the level is missing or cannot be
+ * dealt, or the stored deal does not fit it.
  */
 export function tableOf(
   game: Game,
@@ -42,7 +42,7 @@ export function tableOf(
   return good({ rules, cells: dealer.value.deal(played.seed) })
 }
 
-/** What came of a kept check: nothing `wrong` is good. `turn` is where the game first goes another way, 0 if it does not. */
+/** The outcome of a kept check: an empty `wrong` is good. `turn` is where the game first differs, 0 if it does not. */
 export type Checked = {
   id: string
   /** why it could not be played at all */
@@ -54,7 +54,7 @@ export type Checked = {
 
 export const passed = ({ problem, wrong }: Checked): boolean => !problem && wrong.length === 0
 
-/** Plays a kept check by the rules as they stand now. */
+/** Plays a kept check by the current rules. */
 export function runCheck(game: Game, check: Check): Checked {
   const table = tableOf(game, check)
   if (!table.ok) return { id: check.id, problem: table.problem, result: null, wrong: [], turn: 0 }
@@ -68,7 +68,7 @@ export function runCheck(game: Game, check: Check): Checked {
   return { id: check.id, problem: null, result, wrong, turn }
 }
 
-/** A game just played, as a check that expects all of what came of it. What can go wrong: as `tableOf`. */
+/** A game just played, as a check that expects the same outcome in every figure. What can go wrong: as `tableOf`. */
 export function checkOf(game: Game, played: Played, name: string): Check | null {
   const table = tableOf(game, played)
   if (!table.ok) return null

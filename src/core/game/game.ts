@@ -11,8 +11,8 @@ export type Game = {
   deck: { back: Back; pairs: Pair[] }
   house: Settings
   levels: Level[]
-  /** played games that must come out as they did, whatever is changed */
+  /** played games that must come out the same after every change */
   checks?: Check[]
-  /** simulated players of its own, beside those that are always there */
+  /** its own simulated players, besides those that every game has */
   minds?: Mind[]
 }

@@ -3,7 +3,7 @@ import { isSeed } from '../deal/seed.ts'
 import { ID } from '../settings/new-id.ts'
 import { LENGTHS } from '../settings/settings.ts'
 
-/** Ids and seeds as every file holds them. */
+/** Ids and seeds as every file stores them. */
 export const idSchema = z
   .string()
   .min(1)

@@ -1,13 +1,13 @@
 import { CARD_RATIOS, DEFAULTS } from '../settings/settings.ts'
 import { migratePlayed, type OldPlayed } from '../play/migrate-played.ts'
 
-/** Anything with the keys of an object; what is none of that is left for the schema to refuse. */
+/** Anything with the keys of an object; the schema refuses the rest later. */
 type Loose = Record<string, unknown>
 const isLoose = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 const { flip, dealIn, behind, missMotion, missStrength, celebration } = DEFAULTS.look
-/** What house rules did not always say, with what was so before they could: whole sections, and keys of others. */
+/** What house rules did not always say, with the value that held before: whole sections, and keys of others. */
 const LATER: Record<string, Loose> = {
   players: DEFAULTS.players,
   layout: DEFAULTS.layout,
@@ -19,10 +19,10 @@ const LATER: Record<string, Loose> = {
 }
 
 /**
- * Brings an older game up to now, before it is read with the schema. In: parsed JSON without its head, and the version of its file.
- * Version 1 knew one player only and no kept checks. Up to version 2 a card had one of three shapes, and a match that only the first look had shown was lucky. Within version 3,
- * sounds were first on or off, and house rules came to say more.
- * Out: the game, with what its house rules do not say as it was then.
+ * Brings an older game up to date, before it is read with the schema. In: parsed JSON without its head, and the version of its file.
+ * Version 1 had one player only and no kept checks. Up to version 2 a card had one of three shapes, and a match that only the first look had shown was lucky. Within version 3,
+ * sounds were first only on or off, and house rules were extended.
+ * Out: the game, with what its house rules leave out as it was then.
  */
 export function migrateGame(game: Loose, version: number): Loose {
   if (!isLoose(game.house)) return game
@@ -42,7 +42,7 @@ export function migrateGame(game: Loose, version: number): Loose {
   }
 }
 
-/** House rules with all that they did not always say. */
+/** House rules completed with everything they did not always say. */
 function completed(house: Loose): Loose {
   const whole = { ...house }
   for (const [section, keys] of Object.entries(LATER)) {
@@ -52,7 +52,7 @@ function completed(house: Loose): Loose {
   return whole
 }
 
-/** A level or the house rules with what it says of its cards' shape and of sounds under their new names. */
+/** A level or the house rules with card shape and sounds under their new names. */
 const renamed = (rules: Loose): Loose => soundOnForSounds(ratioForShape(rules))
 
 function soundOnForSounds(rules: Loose): Loose {

@@ -11,7 +11,7 @@ import { DEFAULTS, LENGTHS } from '../settings/settings.ts'
 
 export type Start = 'pictures' | 'images' | 'words' | 'letters'
 
-/** Pictures that a new game may begin with: things of a workshop, none much like another. */
+/** Pictures for a new game: things of a workshop, no two much alike. */
 const PICTURES =
   'gear old-key compass bell candle magnet telescope hourglass-not-done light-bulb balance-scale toolbox microscope anchor camera umbrella rocket drum kite locomotive sailboat crown scissors teapot violin tent world-map hammer snowflake puzzle-piece abacus balloon trophy parachute ladder envelope accordion radio glasses backpack'.split(
     ' ',
@@ -20,7 +20,7 @@ const PICTURES =
 /** "The n-th letter or number": A to Z, then 1, 2, 3, … */
 const letterOrNumber = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : String(i - 25))
 
-/** The pairs with which a game of this kind begins. In: how many, 1 to 200; no more than there are pictures. */
+/** The pairs of a new game of this kind. In: how many, 1 to 200; no more than there are pictures. */
 export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[] {
   const made = (i: number): { name: string; a: Face; b?: Face } => {
     if (kind === 'pictures')
@@ -47,7 +47,7 @@ export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[
 
 export const MOST_START_PICTURES = PICTURES.length
 
-/** A game that can be played at once: one level, on which all of its pairs lie. */
+/** A game that can be played at once: one level, with all of its pairs on the board. */
 export function newGame(name: string, pairs: Pair[]): Game {
   const first: Level = { id: 'first', name: 'First level' }
   return {

@@ -3,7 +3,7 @@ import type { Game } from './game.ts'
 import type { Own } from '../settings/levels.ts'
 import { MOMENTS, type Settings } from '../settings/settings.ts'
 
-/** A place in a game that holds an own image or sound; `put` writes another source there. */
+/** A place in a game that holds an own image or sound; `put` stores another source there. */
 export type OwnFile = { src: string; at: string; put: (src: string) => void }
 
 /** Every own image of a game: on faces, as the back and on it, behind the cards. In: a game, or parsed JSON that may be anything. */
@@ -52,8 +52,8 @@ export function soundsOf(game: unknown): OwnFile[] {
 export const ownFilesOf = (game: unknown): OwnFile[] => [...imagesOf(game), ...soundsOf(game)]
 
 /**
- * A game whose every own image and sound has another source; what holds none stays the very same value, so that a game without own files is given back itself.
- * In: a game, and what takes the place of a source.
+ * A game in which every own image and sound has another source; parts without any stay the very same values, so a game without own files comes back itself.
+ * In: a game, and a function that gives the new source.
  */
 export function withOwnFiles(game: Game, change: (src: string) => string): Game {
   const face = <F extends Face | undefined>(one: F): F =>
@@ -96,7 +96,7 @@ export function withOwnFiles(game: Game, change: (src: string) => string): Game 
   return { ...game, deck: same ? game.deck : { ...game.deck, back, pairs }, house, levels }
 }
 
-/** A list with every entry changed; the same list where none is. */
+/** A list with every entry mapped; the same list if none changes. */
 function mapped<T>(list: T[], change: (one: T) => T): T[] {
   const next = list.map(change)
   return next.some((one, i) => one !== list[i]) ? next : list

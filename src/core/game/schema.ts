@@ -31,12 +31,12 @@ import {
   type Settings,
 } from '../settings/settings.ts'
 
-/** The one schema of the game document. What it accepts is what the studio edits, files hold and docs/schema shows. */
+/** The one schema of the game document: what the studio edits, files store and docs/schema shows. */
 
 type Bound = readonly [number, number]
 const whole = ([low, high]: Bound) => z.int().min(low).max(high)
 const number = ([low, high]: Bound) => z.number().min(low).max(high)
-/** A list that is not looked into if it is too long. */
+/** A list whose entries are not checked if it is too long. */
 const list = <T extends z.ZodType>(item: T, [low, high]: Bound) =>
   z.array(z.unknown()).max(high).pipe(z.array(item).min(low).max(high))
 const text = (longest: number) => z.string().min(1).max(longest)
@@ -242,7 +242,7 @@ const levelSchema = z.strictObject({
   volumes: settingsShape.volumes.partial().optional(),
 })
 
-/** Ids may stand only once in a list; the message names the second place. */
+/** Ids may appear only once in a list; the message names the second place. */
 function onceEach(list: { id: string }[], path: (string | number)[], context: z.core.$RefinementCtx): void {
   const first = new Map<string, number>()
   list.forEach(({ id }, index) => {

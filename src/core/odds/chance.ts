@@ -2,7 +2,7 @@ import { streamOf, type Stream } from '../deal/seed.ts'
 
 const TWO_32 = 2 ** 32
 
-/** Where a simulated player's chance comes from: one stream for what it chooses, one for what it remembers, one for when it presses. */
+/** The randomness of a simulated player: one stream for its choices, one for its memory, one for its pace. */
 export type MindStreams = { choosing: Stream; remembering: Stream; pacing: Stream }
 
 /** The streams of a simulated player. In: the seed text of all games, the number of the game from 1, and the player's seat from 0. */
@@ -23,7 +23,7 @@ export const happens = (stream: Stream, chance: number): boolean =>
   chance >= 1 || (chance > 0 && share(stream) < chance)
 
 /**
- * How many things in a row are spared, where each is lost with this chance on its own: from 0 to `most`, which are all. Nothing is drawn where there are none, nor for chances of 0 and 1; else one draw says it: the least k for which the share that is drawn is not below
+ * How many things in a row are spared, if each is lost with this chance on its own: from 0 to `most`, which is all of them. Nothing is drawn for an empty row, nor for chances of 0 and 1; else one draw decides: the least k for which the share that is drawn is not below
  * (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), X.2, the geometric distribution by inversion.
  */
 export function spared(stream: Stream, chance: number, most: number): number {
@@ -38,13 +38,13 @@ export function spared(stream: Stream, chance: number, most: number): number {
   return most
 }
 
-/** Of the ratio of uniforms: how far its second number reaches, and the bounds within which a ratio is taken, or refused, without a logarithm. */
+/** Of the ratio of uniforms: the range of its second number, and the bounds within which a ratio is accepted, or rejected, without a logarithm. */
 const REACH = Math.sqrt(8 / Math.E)
 const SURE = 4 * Math.E ** 0.25
 const UNSURE = 4 * Math.E ** -1.35
 
 /**
- * A draw from the standard normal distribution, by two numbers of the stream a try.
+ * A draw from the standard normal distribution, with two numbers of the stream a try.
  * Source: A. J. Kinderman and J. F. Monahan, "Computer Generation of Random Variables Using the Ratio of Uniform Deviates", ACM TOMS 3 (1977); D. E. Knuth, "The Art of Computer Programming" 2, 3.4.1, algorithm R.
  */
 export function normal(stream: Stream): number {

@@ -11,23 +11,23 @@ import { playMinds } from './play-minds.ts'
 import { unlimited } from './unlimited.ts'
 
 /**
- * Where a mind lands, at its own pace; time in ms. `turns` and `time` are what it takes to clear the board, `score` is what is made under the level's own
- * limits, a game that is lost among them. Means over `games` games; `exactTurns`: not sampled but known.
+ * How a mind does at its own pace; time in ms. `turns` and `time` are what it needs to clear the board, `score` is what it makes under the level's own
+ * limits, including games it loses. Means over `games` games; `exactTurns`: known, not sampled.
  */
 export type Landing = { turns: number; time: number; score: number; exactTurns: boolean; games: number }
-/** What a level costs: the least time in ms on its own clock, the highest score, and where a perfect memory and none land. */
+/** What a level costs: the least time in ms on its own clock, the highest score, and how a perfect memory and no memory do. */
 export type Cost = { leastTime: number; highest: Highest; perfect: Landing; none: Landing }
 
-/** So many games of a perfect memory, and about so many turns of one without any, are played. */
+/** How many games of a perfect memory, and about how many turns of no memory, are played. */
 const GAMES = { perfect: 120, pairs: 4000, least: 12 } as const
 const TURNS = 6000
 
 /**
- * What a level costs, played by minds. In: resolved settings and their dealer. All is seeded, so that the same level gives
- * the same figures. Who flips unseen cards at random meets them in a shuffled order wherever they lie, so the cards of a seed are all that is asked for. Cost: a few ms, up to 200 ms on the largest boards.
+ * What a level costs, played by minds. In: resolved settings and their dealer. Everything is seeded, so the same level gives
+ * the same figures. Players who flip unseen cards at random meet them in a shuffled order wherever they lie, so only the cards of a seed are needed. Cost: a few ms, up to 200 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
-  // a clock that counts down moves its limit, one that counts up the time used
+  // a bonus moves the limit of a clock that counts down, and the time used of one that counts up
   const free = freeOf(settings)
   const first = dealer.cards('cost-0')
   const { pairs } = dealer
@@ -68,7 +68,7 @@ const freeOf = (settings: Settings): Settings => {
   return { ...free, clock: { ...free.clock, mode: settings.clock.mode === 'up' ? 'up' : 'off' } }
 }
 
-/** By how much time grows with each turn, by least squares; 0 where all games took as many. */
+/** How much time grows with each turn, by least squares; 0 if all games took as many turns. */
 function slope(samples: readonly { turns: number; time: number }[]): number {
   const middle = (key: 'turns' | 'time'): number =>
     samples.reduce((sum, one) => sum + one[key], 0) / samples.length

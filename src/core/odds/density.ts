@@ -1,4 +1,4 @@
-/** Where values lie on an axis, cut into equal bins: how many lie in each bin, smoothed or not. Values beyond an end count in the bin at that end. */
+/** How values are spread over an axis that is cut into equal bins: how many are in each bin, smoothed or not. Values beyond an end count in the bin at that end. */
 export function countBins(
   values: ArrayLike<number>,
   [low, high]: readonly [number, number],
@@ -13,8 +13,8 @@ export function countBins(
 }
 
 /**
- * How wide a normal kernel is for so many values, in their unit: 0.9 · min(s, interquartile range / 1.34) · n^(−1/5). Source: B. W. Silverman, "Density Estimation for Statistics and Data Analysis", 1986, page 48.
- * 0 where they do not differ.
+ * How wide a normal kernel is for this many values, in their unit: 0.9 · min(s, interquartile range / 1.34) · n^(−1/5). Source: B. W. Silverman, "Density Estimation for Statistics and Data Analysis", 1986, page 48.
+ * 0 if they do not differ.
  */
 export function kernelWidth(values: ArrayLike<number>): number {
   const sorted = Float64Array.from(values).sort()
@@ -27,7 +27,7 @@ export function kernelWidth(values: ArrayLike<number>): number {
   return 0.9 * spread * count ** -0.2
 }
 
-/** The value below which a share of sorted values lies, between two of them in proportion. */
+/** The value below which a share of sorted values lies, interpolated between two of them. */
 export function quantile(sorted: ArrayLike<number>, share: number): number {
   const place = share * (sorted.length - 1)
   const below = Math.floor(place)
@@ -35,7 +35,7 @@ export function quantile(sorted: ArrayLike<number>, share: number): number {
   return sorted[below]! + (place - below) * (sorted[above]! - sorted[below]!)
 }
 
-/** Counts of bins drawn out by a normal kernel, `width` bins wide (its standard deviation); what would fall over an end is kept within. */
+/** Counts of bins spread by a normal kernel, `width` bins wide (its standard deviation); what would fall past an end stays inside. */
 export function smooth(counts: Float64Array, width: number): Float64Array {
   if (width < 0.3) return counts
   const reach = Math.ceil(3 * width)

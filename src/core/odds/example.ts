@@ -6,7 +6,7 @@ import type { Mind } from '../settings/mind.ts'
 import { DEFAULTS } from '../settings/settings.ts'
 import { playMinds } from './play-minds.ts'
 
-/** A turn of the worked example: the two cells, what came of it, and the cells that are remembered after it, from the oldest to the freshest. */
+/** A turn of the worked example: the two cells, the judgement, and the cells remembered after it, from the oldest to the freshest. */
 type ExampleTurn = { first: number; second: number; how: Kind; remembered: number[] }
 export type Example = { columns: number; cells: Cells; turns: ExampleTurn[]; complete: boolean }
 
@@ -17,7 +17,7 @@ const PAIRS: Pair[] = Array.from({ length: COLUMNS }, (_, i) => ({
   a: { kind: 'text', text: '·' },
 }))
 const LEVEL = { ...DEFAULTS, board: { rows: 2, columns: COLUMNS, gaps: [] } }
-/** Some minds never end: so many turns are shown. */
+/** Some minds never finish: this many turns are shown. */
 const SHOWN = 24
 
 /** The same game of eight cards, four pairs on two rows, as a mind plays it: always the same deal and the same chances. */

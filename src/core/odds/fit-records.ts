@@ -6,12 +6,12 @@ import type { Played } from '../play/record.ts'
 import { quoted } from '../result.ts'
 import { joinShown, shownBy, type Shown } from './shown.ts'
 
-/** A played game by its name, and of which game it is. */
+/** A played game by its name, and the game it belongs to. */
 export type NamedRecord = { name: string; record: Played & { game?: string } }
-/** What records show of their player: how many were used, and which were not, and why. */
+/** What records show about their player: how many were used, and which were not, and why. */
 export type Gathered = { shown: Shown; used: number; left: { name: string; why: string }[] }
 
-/** Gathers what records of a game show. One that no longer plays as it did, since its level has changed, is left out. */
+/** Gathers what records of a game show. A record that no longer plays the same, because its level has changed, is left out. */
 export function gatherShown(game: Game, records: readonly NamedRecord[]): Gathered {
   const shown: Shown[] = []
   const left: Gathered['left'] = []

@@ -2,14 +2,14 @@ import { rememberedLikelihood } from './remembering.ts'
 import { tellsMemory, type Shown, type ShownGame } from './shown.ts'
 import { wilson, Z } from './wilson.ts'
 
-/** Under so many turns too little is known to tell anything. */
+/** Below this many turns too little is known for any figure. */
 export const TOO_FEW = 30
 
 /** A figure with its 95 % interval. */
 export type Fitted = { value: number; interval: [number, number] }
-/** How often a twin seen so many turns ago was taken. */
+/** How often a twin seen this many turns ago was taken. */
 type Remembered = { ago: number; taken: number; of: number; interval: [number, number] }
-/** The mind that fits; what rests on under TOO_FEW turns or waits is null. Times in ms. */
+/** The mind that fits; a figure that rests on fewer than TOO_FEW turns or waits is null. Times in ms. */
 export type Fit = {
   /** the turns that memory rests on, and by how long ago */
   turns: number
@@ -54,18 +54,18 @@ function fitMemory(games: readonly ShownGame[]): { notice: Fitted; fade: Fitted 
 }
 
 const WITHIN = Z ** 2 / 2
-/** A chance by its profile likelihood: where that is highest, and how far it stays within. */
+/** A chance by its profile likelihood: its maximum, and the interval around it. */
 function fittedBy(profile: (chance: number) => number): Fitted {
   const { at, value } = highest(profile)
   const isWithin = (chance: number): boolean => profile(chance) >= value - WITHIN
   return { value: at, interval: [edge(isWithin, at, 0), edge(isWithin, at, 1)] }
 }
 
-/** How finely a chance is looked for: a comb of 12 teeth, then the golden section around the best, down to this. */
+/** How finely a chance is searched: a grid of 12 values, then the golden section around the best, down to this. */
 const TEETH = 12
 const FINE = 2e-3
 const GOLDEN = (Math.sqrt(5) - 1) / 2
-/** Where a function of a chance (0 to 1) with one summit is highest. */
+/** The maximum of a function of a chance (0 to 1) with one peak. */
 function highest(of: (chance: number) => number): { at: number; value: number } {
   let best = { at: 0, value: of(0) }
   const tryAt = (at: number): number => {

@@ -9,7 +9,7 @@ import { mindsOf, seatMinds } from '../settings/seats.ts'
 import type { Settings } from '../settings/settings.ts'
 import { playMinds } from './play-minds.ts'
 
-/** A level that minds play: its resolved settings and its dealer; `rivals`: by seat, the mind that the level gives it. The seats that are left are the mind's of whom figures are told. */
+/** A level that minds play: its resolved settings and its dealer; `rivals`: by seat, the mind that the level gives it. The other seats belong to the mind whose figures are counted. */
 export type Playable = { settings: Settings; dealer: Dealer; rivals?: readonly (Mind | null)[] }
 
 /** A level of a game, ready to be played by minds, or why it cannot be dealt. In: its resolved settings. */
@@ -27,17 +27,17 @@ export function playableOf(
 export const ENDS = ['won', 'clock', 'lives', 'turns', 'given-up'] as const
 export type End = 'won' | LostBy | 'given-up'
 
-/** What is kept of each game, as a number: times in ms; `waited` is what was spent looking at judged cards; `stars` −1 where the level gives none. */
+/** The figures kept of each game, as numbers: times in ms; `waited` is the time spent looking at judged cards; `stars` is −1 if the level gives none. */
 const MEASURES = ['turns', 'time', 'score', 'stars', 'lucky', 'slips', 'waited'] as const
 export type Measure = (typeof MEASURES)[number]
 
 /** Games that were played, in the order of their numbers: `ends` by place in ENDS. */
 export type Games = { ends: Uint8Array } & Record<Measure, Float64Array>
 
-/** So many turns are played of a mind on a level at most; where games are longer there are fewer of them. */
+/** The most turns of a mind that are played on a level; where games are longer there are fewer of them. */
 export const TURNS_AT_MOST = 10_000_000
 
-/** The seed text of all games, where none is asked for. */
+/** The seed text of all games, if none is given. */
 export const SEED = 'odds'
 
 /** The seed text of game `game` (from 1): its deal is that of this seed, unless the level's seed is fixed. */
@@ -53,7 +53,7 @@ export function playGames(level: Playable, mind: Mind, seed: string, from: numbe
   return games
 }
 
-/** What came of one game. */
+/** The result of one game. */
 export type OneGame = { end: End } & Record<Measure, number>
 
 /** Plays one deal. In: the level, the deal's cells, the mind, the seed text of all games and the number of this one. */

@@ -3,12 +3,12 @@ import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
 import { playGames, type Playable } from './games.ts'
 import { Z } from './wilson.ts'
 
-/** One small step of a rule: by how much it is changed, in its own unit (ms, lives, turns). */
+/** One small step of a rule: its size, in its own unit (ms, lives, turns). */
 type Step = { section: Section; key: string; by: number }
-/** How the share of wins changes with such a step (−1 to 1), with its 95 % interval; `told`: whether it can be told apart from 0. */
+/** How the share of wins changes with such a step (−1 to 1), with its 95 % interval; `told`: whether it differs from 0 beyond chance. */
 export type HangsOn = Step & { change: number; interval: [number, number]; told: boolean }
 
-/** A step's rule matters only where this holds. */
+/** A step's rule matters only if this holds. */
 type Candidate = Step & { bounds: readonly [number, number]; matters(settings: Settings): boolean }
 const hasClock = ({ clock }: Settings): boolean => clock.mode === 'down'
 const hasLimit = (settings: Settings): boolean =>
@@ -37,7 +37,7 @@ const CANDIDATES: readonly Candidate[] = [
   { section: 'turn', key: 'matchLook', by: 500, bounds: BOUNDS.look, matters: countsLooks },
 ]
 
-/** The small steps of the rules that matter on a level; none where nothing ends its games but the last pair. */
+/** The small steps of the rules that matter on a level; none if only the last pair ends its games. */
 export const stepsThatMatter = (settings: Settings): readonly Step[] =>
   CANDIDATES.filter(({ matters, section, key, by, bounds }) => {
     const value = (settings[section] as Record<string, unknown>)[key]
@@ -46,7 +46,7 @@ export const stepsThatMatter = (settings: Settings): readonly Step[] =>
 
 /**
  * How the share of a mind's wins changes with one small step of each rule that matters. The same deals are played with the same chances before and after, so that
- * the interval is that of the mean of paired differences. In: the seed text and the number of games (2 or more); `told` is called as work goes on, 0 to 1.
+ * the interval is that of the mean of paired differences. In: the seed text and the number of games (2 or more); `told` is called as work goes on, from 0 to 1.
  */
 export function hangsOn(
   level: Playable,

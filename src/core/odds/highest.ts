@@ -8,11 +8,11 @@ import { repeats } from './repeats.ts'
 /** The highest score of a level. `exact`: it can be reached; else it is a bound, and the true one may be lower. */
 export type Highest = { score: number; exact: boolean }
 
-/** Orders of matches and misses that are tried one by one, at most. */
+/** The most orders of matches and misses that are tried one by one. */
 const MOST_ORDERS = 20_000
 
 /**
- * The highest score that all players of a level can make together. One player, or several of whom one goes on after each match: every
+ * The highest score that all players of a level can make together. With one player, or several who go on after a match: every
  * turn a match. Where the turn passes after a match too, the others may miss on purpose, so that one of them keeps a streak; but
  * with one pair left nobody can miss, so two players at least make a match. In: resolved settings, and a deal of the level.
  */
@@ -45,7 +45,7 @@ function oneCollects(cells: Cells, seats: number): Turn[] {
 /** More misses than this gain nothing: between two matches of one player each of the others misses once. */
 const mostMisses = (pairs: number, seats: number): number => (seats - 1) * (pairs - 1)
 
-/** In how many orders that many misses can come among the matches, at most. */
+/** The most orders in which that many misses can come among the matches. */
 function orders(pairs: number, seats: number): number {
   let ways = 1
   for (let i = 1; i <= pairs; i++) ways = (ways * (mostMisses(pairs, seats) + i)) / i

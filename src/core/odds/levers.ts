@@ -4,7 +4,7 @@ import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
 export const LEVERS = ['clock', 'lives', 'turns', 'first-look', 'miss-look'] as const
 export type Lever = (typeof LEVERS)[number]
 
-/** Where a lever's number stands, its natural step, and which end is the more severe. Times in ms. */
+/** The place of a lever's number, its natural step, and its more severe end. Times in ms. */
 type Place = {
   section: Section
   key: string
@@ -20,7 +20,7 @@ export const LEVER_PLACES: Record<Lever, Place> = {
   'miss-look': { section: 'turn', key: 'missLook', step: 100, bounds: BOUNDS.look, severe: 'high' },
 }
 
-/** What a lever changes of a level's settings, section by section, to stand at a value; a clock that is off or counts up is made to count down. */
+/** The changes to a level's settings, section by section, that set a lever to a value; a clock that is off or counts up is made to count down. */
 export function leverPatch(lever: Lever, value: number): { [S in Section]?: Partial<Settings[S]> } {
   const { section, key } = LEVER_PLACES[lever]
   return { [section]: { [key]: value, ...(lever === 'clock' ? { mode: 'down' } : {}) } }
@@ -32,14 +32,14 @@ export function withLever(settings: Settings, lever: Lever, value: number): Sett
   return { ...settings, [section]: { ...settings[section], ...patch } }
 }
 
-/** The value of a lever now, null where there is no such limit. */
+/** The value of a lever now, null if there is no such limit. */
 export function leverValue({ clock, limits, turn }: Settings, lever: Lever): number | null {
   if (lever === 'clock') return clock.mode === 'down' ? clock.limit : null
   if (lever === 'lives' || lever === 'turns') return limits[lever]
   return lever === 'first-look' ? turn.firstLook : turn.missLook
 }
 
-/** The values of a lever in its natural steps, by how severe they are from 0. In: how many pairs are on the board; fewer turns than that win no game. */
+/** The values of a lever in its natural steps, in order of severity from 0. In: how many pairs are on the board; fewer turns than that win no game. */
 export function leverSteps(lever: Lever, pairs: number): { count: number; at(step: number): number } {
   const { step, bounds, severe } = LEVER_PLACES[lever]
   const low = lever === 'turns' ? Math.max(pairs, bounds[0]) : bounds[0]

@@ -5,8 +5,8 @@ import { exactOf } from './exact.ts'
 import { perfectGames } from './perfect-games.ts'
 
 /**
- * How long lives last a perfect memory. `share`: in what share of its games so many lives are enough; `fewest`: how many are in such a share of them.
- * `games`: how many games were played to find out; 0 where it is known exactly.
+ * How long lives last a perfect memory. `share`: in what share of its games this many lives are enough; `fewest`: how many are enough in such a share of them.
+ * `games`: how many games were played to find out; 0 if it is known exactly.
  */
 export type LivesNeeded = {
   share(lives: number): number
@@ -15,8 +15,8 @@ export type LivesNeeded = {
 }
 
 /**
- * How many lives a perfect memory needs to win a level that nothing else ends: one more than it loses. In: resolved settings and their dealer. Out:
- * null where there are no lives. Exact for different pairs, shuffled, and where only slips cost a life, since it makes none; else found by
+ * How many lives a perfect memory needs to win a level that has no other limit: one more than it loses. In: resolved settings and their dealer. Out:
+ * null if there are no lives. Exact for different pairs, shuffled, and where only slips cost a life, since it makes none; otherwise found by
  * 20 to 200 seeded games through the machine. Cost: some ms.
  */
 export function livesNeeded(settings: Settings, dealer: Dealer): LivesNeeded | null {
@@ -40,7 +40,7 @@ function fromChances(chances: ArrayLike<number>, games: number): LivesNeeded {
   const within: number[] = []
   for (let lost = 0, sum = 0; lost < chances.length; lost++) within.push((sum += chances[lost]!))
   const share = (lives: number): number => Math.min(1, within[Math.min(lives, within.length) - 1] ?? 0)
-  // a hair below a share is one that was added up
+  // a hair below a share, which is a sum of rounded numbers
   const fewest = (wanted: number): number => within.findIndex((sum) => sum >= wanted - 1e-9) + 1
   return { share, fewest, games }
 }

@@ -1,12 +1,12 @@
 import type { Mind } from '../settings/mind.ts'
 import { dealSeed, playOne, type OneGame, type Playable } from './games.ts'
 
-/** A mean over repeated plays of many deals, taken apart. All in the unit of what was measured, or its square. */
+/** A mean over repeated plays of many deals, with its variance split. All in the unit of what was measured, or its square. */
 type Apart = { mean: number; betweenDeals: number; withinDeals: number }
 
 /**
- * One-way analysis of variance over deals: how much of what was measured differs from deal to deal, and how much from play to play of the same deal. In: by deal, what
- * was measured in each play; two deals and two plays of each at least, and the same number of each. The estimate between deals is (MSB − MSW) / plays, 0 where that is below 0.
+ * One-way analysis of variance over deals: how much of the measured figure differs from deal to deal, and how much between plays of the same deal. In: by deal, the
+ * figure in each play; at least two deals and two plays of each, and the same number of plays for each. The estimate between deals is (MSB − MSW) / plays, 0 if that is below 0.
  * Source: G. W. Snedecor and W. G. Cochran, "Statistical Methods", chapter 13 (random effects).
  */
 export function takeApart(deals: readonly (readonly number[])[]): Apart {
@@ -20,7 +20,7 @@ export function takeApart(deals: readonly (readonly number[])[]): Apart {
   return { mean, betweenDeals: Math.max(0, between - within) / plays, withinDeals: within }
 }
 
-/** The share of all variance that is the deal's, 0 to 1; null where nothing varies. */
+/** The share of all variance that comes from the deal, 0 to 1; null if nothing varies. */
 export function dealsShare({ betweenDeals, withinDeals }: Apart): number | null {
   const all = betweenDeals + withinDeals
   return all > 0 ? betweenDeals / all : null
@@ -30,7 +30,7 @@ export function dealsShare({ betweenDeals, withinDeals }: Apart): number | null 
 export type PlayedDeal = { deal: number; seed: string; plays: OneGame[] }
 
 /**
- * Plays deals `from` to `to` (from 1, both included), each `plays` times by a mind whose chances differ from play to play. The same comes out whichever others are played.
+ * Plays deals `from` to `to` (from 1, both included), each `plays` times by a mind whose chances differ from play to play. A deal's result does not depend on which others are played.
  */
 export function playDeals(
   level: Playable,
@@ -62,10 +62,10 @@ export function luckOf(deals: readonly PlayedDeal[]): Luck {
   }
 }
 
-/** How a deal plays: the mean of what was measured, as it came out and drawn towards that of all deals. */
+/** How a deal plays: the mean of the figure, as measured and shrunk towards that of all deals. */
 export type ToldDeal = { seed: string; mean: number; shrunk: number }
 /**
- * Deals from the kindest to the hardest: by the share of plays that were won, or, where nothing is ever lost, by turns. Each mean is drawn towards that of all deals by its uncertainty,
+ * Deals from the kindest to the hardest: by the share of plays that were won, or by turns if nothing can be lost. Each mean is shrunk towards that of all deals by its uncertainty,
  * with the factor between / (between + within / plays). Source: B. Efron and C. Morris, "Stein's Estimation Rule and Its Competitors", Journal of the American Statistical Association 68 (1973).
  */
 export function kindToHard(deals: readonly PlayedDeal[]): { by: 'won' | 'turns'; deals: ToldDeal[] } {
@@ -85,7 +85,7 @@ export function kindToHard(deals: readonly PlayedDeal[]): { by: 'won' | 'turns';
 }
 
 /**
- * How often the one of two minds does better on the same deal: it wins where the other loses, or both do the same and it makes more points (on a level with points), or needs fewer turns; a tie is half.
+ * How often the first of two minds does better on the same deal: it wins where the other loses, or both do the same and it makes more points (on a level with points), or needs fewer turns; a tie counts half.
  * In: games of both on the same deals, in the same order.
  */
 export function betterShare(one: readonly OneGame[], other: readonly OneGame[]): number {

@@ -8,7 +8,7 @@ import { newRound } from '../play/new-round.ts'
 /** Two cells that are pressed in one turn. */
 export type Turn = readonly [number, number]
 
-/** The cards of a deal in twos that match, in the order in which their second cards lie on the board. */
+/** The matching cards of a deal in twos, in the order in which their second cards lie on the board. */
 export function matchesOf(cells: Cells): Turn[] {
   const twins: Turn[] = []
   const waiting = new Map<number, number[]>()
@@ -22,7 +22,7 @@ export function matchesOf(cells: Cells): Turn[] {
   return twins
 }
 
-/** Plays these turns as quickly as anyone could: every press in the first millisecond in which it is taken. */
+/** Plays these turns as fast as anyone could: every press in the first millisecond in which it counts. */
 export function playFastest(settings: Settings, cells: Cells, turns: Iterable<Turn>): Round {
   const round = newRound(settings, cells, false)
   const skips = settings.turn.duringLook !== 'wait'
@@ -40,11 +40,11 @@ export function playFastest(settings: Settings, cells: Cells, turns: Iterable<Tu
   return round
 }
 
-/** Plays the level as luckily and quickly as anyone could: every turn a match. Nobody needs fewer turns or less time. */
+/** Plays the level as luckily and fast as anyone could: every turn a match. Nobody needs fewer turns or less time. */
 export const playLuckiest = (settings: Settings, cells: Cells): Round =>
   playFastest(settings, cells, matchesOf(cells))
 
-/** If even the luckiest player loses, nobody can win. Out: which limit loses it, or null. */
+/** If even the luckiest player loses, nobody can win. Out: the limit that loses it, or null. */
 export function luckiestLoss(settings: Settings, cells: Cells): 'turns' | 'clock' | null {
   const { lostBy } = playLuckiest(settings, cells)
   return lostBy === 'turns' || lostBy === 'clock' ? lostBy : null

@@ -6,24 +6,24 @@ import { mindStreams } from './chance.ts'
 import { nextSeat, readyAfter } from './play-minds.ts'
 import { MindPlayer } from './player-mind.ts'
 
-/** How much later a mind tries again a press that was refused, in ms. */
+/** How long a mind waits before it repeats a refused press, in ms. */
 const TRIES_AGAIN = 100
 
 /**
- * Minds that sit at a table where time passes as it does, beside persons or alone. They follow the round by what happened in it, and say what they press next, and when. Where
+ * Minds at a real table, beside persons or alone. They follow the round through its events, and say what they press next, and when. Where
  * minds have all the seats they play the very game that `playMinds` plays.
  */
 export class MindsAtTable {
   private readonly round: Round
   /** by seat; null for a person */
   private readonly players: (MindPlayer | null)[]
-  /** how many of the round's events are known here */
+  /** how many of the round's events have been taken in */
   private heard = 0
   private seat = 0
   /** the first card of this turn, −1 for none */
   private first = -1
   private pausedAt = 0
-  /** what is pressed next; null while a person has the turn */
+  /** the next press; null while a person has the turn */
   private plan: { cell: number; at: number } | null = null
 
   /** In: who plays each seat (one seat in a game for one), a round that keeps its events, the seed text of all games and the number of this one, from 1. */
@@ -48,12 +48,12 @@ export class MindsAtTable {
     return this.plan?.at ?? NEVER
   }
 
-  /** What a mind presses at or before this time (ms since the deal), or null. The round is to take it before it is asked again. */
+  /** The press of a mind at or before this time (ms since the deal), or null. Apply it to the round before asking again. */
   next(now: number): Input | null {
     this.follow()
     const { round, plan } = this
     if (!plan || plan.at > now || round.phase === 'paused') return null
-    // what falls due before the press comes first
+    // things due before the press come first
     if (round.nextDue <= plan.at) {
       advance(round, plan.at)
       this.follow()

@@ -6,8 +6,8 @@ import { wilson } from './wilson.ts'
 export type Mean = { mean: number; error: number | null }
 const MEANS = ['turns', 'time', 'score', 'lucky', 'slips', 'waited'] as const satisfies readonly Measure[]
 /**
- * What became of a mind's games on a level: `interval` is that of the share won, `histogram` how many games had so many turns, by turns from 0, `stars` how many
- * had so many stars (null where the level gives none). Games that are neither won nor lost were given up.
+ * The result of a mind's games on a level: `interval` is that of the share won, `histogram` how many games took each number of turns, from 0, `stars` how many
+ * games got each number of stars (null if the level gives none). Games that are neither won nor lost were given up.
  */
 export type Odds = {
   games: number
@@ -16,7 +16,7 @@ export type Odds = {
   lostBy: Record<LostBy, number>
 } & Record<(typeof MEANS)[number], Mean> & { histogram: number[]; stars: number[] | null }
 
-/** Games taken together as they come, in the order of their numbers; how they are cut into lots changes nothing. After TURNS_AT_MOST turns no more are taken. */
+/** Adds up games as they come, in the order of their numbers; how they are cut into lots changes nothing. After TURNS_AT_MOST turns no more are taken. */
 export class OddsTally {
   games = 0
   turns = 0
@@ -50,7 +50,7 @@ export class OddsTally {
     if (lot.stars[place]! >= 0) count(this.stars, lot.stars[place]!)
   }
 
-  /** What came of the games so far; one at least. */
+  /** The result of the games so far; at least one. */
   odds(): Odds {
     const { games, ends } = this
     const ended = (end: (typeof ENDS)[number]): number => ends[ENDS.indexOf(end)]!
@@ -77,7 +77,7 @@ function count(counts: number[], at: number): void {
   counts[at]!++
 }
 
-/** What became of these games; one at least. */
+/** The result of these games; at least one. */
 export function oddsOf(games: Games): Odds {
   const tally = new OddsTally()
   tally.add(games)

@@ -6,7 +6,7 @@ import { repeats } from './repeats.ts'
 export const parHolds = ({ deal }: Pick<Settings, 'deal'>, cells: Cells): boolean =>
   deal.way === 'shuffled' && !repeats(cells)
 
-/** Expected turns and lucky matches of a perfect memory that plays to end soonest. */
+/** Expected turns and lucky matches of a perfect memory that plays to finish soonest. */
 export type Par = { turns: number; lucky: number }
 
 const known = new Map<number, Par>()
@@ -20,7 +20,7 @@ const known = new Map<number, Par>()
 export function par(pairs: number): Par {
   const before = known.get(pairs)
   if (before) return before
-  // table[unseen][single]: what is left to come with that many pairs wholly unseen and single cards known
+  // table[unseen][single]: the turns left with that many pairs wholly unseen and single cards known
   const table: Par[][] = []
   for (let unseen = 0; unseen <= pairs; unseen++) {
     const row: Par[] = []
@@ -43,7 +43,7 @@ function rest(table: Par[][], row: Par[], single: number, unseen: number): Par {
     const others = left - 1
     const fewer = table[unseen - 1]!
     ways.push({ chance: fresh / others, turns: 1, lucky: 1, then: fewer[single]! })
-    // the second card belongs to a known one: a miss, and a turn to take that pair
+    // the second card matches a known one: a miss, and a turn to take that pair
     if (single > 0) ways.push({ chance: (fresh * single) / others, turns: 2, lucky: 0, then: fewer[single]! })
     if (unseen > 1)
       ways.push({

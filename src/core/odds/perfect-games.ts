@@ -5,15 +5,15 @@ import { playGames, SEED, winsOf, type Games, type Playable } from './games.ts'
 import { unlimited } from './unlimited.ts'
 import { tellsWithin, winsWithin } from './within.ts'
 
-/** So many games are played on small boards, and on larger ones fewer: about so many pairs in all. */
+/** How many games are played on small boards, and on larger ones fewer: about this many pairs in all. */
 const GAMES = { most: 200, fewest: 20, pairs: 2000 } as const
 
 export const countFor = ({ pairs }: Dealer): number =>
   Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / pairs)))
 
 /**
- * A level as a perfect memory may play it: it meets cards in a shuffled order wherever they lie, so they need not be laid, and the same ones may lie there every time, unless chance
- * says how often pairs are repeated.
+ * A level as a perfect memory may play it: it meets cards in a shuffled order wherever they lie, so they need not be laid, and the same cards may be used every time, unless chance
+ * decides how often pairs repeat.
  */
 function quick(settings: Settings, dealer: Dealer): Playable {
   const first = dealer.cards('perfect')
@@ -23,7 +23,7 @@ function quick(settings: Settings, dealer: Dealer): Playable {
 
 const known = new WeakMap<Dealer, Games>()
 
-/** Games of a perfect memory that nothing ends, kept by the level's dealer. Cost: some ms. */
+/** Games of a perfect memory that nothing ends, kept with the level's dealer. Cost: some ms. */
 export function perfectGames(settings: Settings, dealer: Dealer): Games {
   let games = known.get(dealer)
   if (!games) {
@@ -33,7 +33,7 @@ export function perfectGames(settings: Settings, dealer: Dealer): Games {
   return games
 }
 
-/** How many of as many games a perfect memory wins under the limits of these settings. */
+/** How many of those games a perfect memory wins under the limits of these settings. */
 export const perfectWins = (settings: Settings, dealer: Dealer): number =>
   tellsWithin(settings)
     ? winsWithin(perfectGames(settings, dealer), settings, dealer.pairs)

@@ -5,14 +5,14 @@ import type { Settings } from '../settings/settings.ts'
 import { mindStreams } from './chance.ts'
 import { MindPlayer } from './player-mind.ts'
 
-/** How long a mind looks at judged cards at least before it cuts their look short, in ms. */
+/** The least time that a mind looks at judged cards before it cuts their look short, in ms. */
 const LOOKS_AT_LEAST = 400
 
-/** A mind that always presses beside what it means may never end. So many turns are played at most: without any memory n pairs take n² on average. */
+/** A mind that always presses beside the cell it wants may never finish, so the turns are limited: without any memory n pairs take n² on average. */
 const turnsAtMost = ({ cards }: Round): number => 1000 + 10 * (cards / 2) ** 2
 
 /**
- * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory is left open. In: the minds by seat (one
+ * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory is given up. In: the minds by seat (one
  * stands for all seats), the seed text of all games and the number of this one, from 1. `turned` is
  * called after each turn. Out: the ms that were spent looking at judged cards.
  */
@@ -36,7 +36,7 @@ export function playMinds(
   const afterMiss = readyAfter(rules, false)
   const most = turnsAtMost(round)
   while (!isOver(round) && round.turns < most) {
-    // a turn that passes does so as the cards settle, which may wait for this very press
+    // a turn passes as the cards settle, which may wait for this very press
     const { phase, judgedMatch } = round
     const player =
       seats[phase === 'judged' ? nextSeat(rules, round.player, seats.length, judgedMatch) : round.player]!
@@ -54,7 +54,7 @@ export function playMinds(
   return waited
 }
 
-/** Whose turn it is, of so many seats, once the cards of a turn have settled. */
+/** Whose turn it is, of this many seats, once the cards of a turn have settled. */
 export const nextSeat = ({ players }: Settings, seat: number, seats: number, isMatch: boolean): number =>
   isMatch && players.matchGoesAgain ? seat : (seat + 1) % seats
 
@@ -68,11 +68,11 @@ function flip(round: Round, at: number, cell: number): boolean {
   return round.flips > flips
 }
 
-/** How long after a turn was judged a mind takes the board to be ready again, in ms. */
+/** How long after a turn was judged a mind expects the board to be ready again, in ms. */
 export function readyAfter({ turn }: Settings, isMatch: boolean): number {
   const look = isMatch ? turn.matchLook : turn.missLook
   const onMiss = isMatch ? 'timed' : turn.onMiss
-  // a look of no time is over at once
+  // a look that takes no time is over at once
   if (onMiss === 'timed' && look === 0) return 0
   if (onMiss === 'press' && turn.duringLook === 'wait') return Math.max(LOOKS_AT_LEAST, look)
   return onMiss === 'button' || turn.duringLook !== 'wait' ? LOOKS_AT_LEAST : look

@@ -7,7 +7,7 @@ import { happens, normal, spared, type MindStreams } from './chance.ts'
 import { Traces, type KnownPair } from './traces.ts'
 
 /**
- * A mind at one board, as docs/odds.md describes it. It knows of the cards only what it is told: what lay open in the first look, and the two cards of each turn when they
+ * A mind at one board, as docs/odds.md describes it. It knows of the cards only what it is told: those face up in the first look, and the two cards of each turn when they
  * settle, its own or another player's. In: the deal's cells and the board's columns.
  */
 export class MindPlayer {
@@ -26,7 +26,7 @@ export class MindPlayer {
     this.traces = new Traces(cells)
   }
 
-  /** All cards lay open for so many ms. */
+  /** All cards were face up for this many ms. */
   sawAll(ms: number): void {
     const { glance, notice } = this.mind.memory
     const count = glance > 0 ? Math.floor(ms / glance) : 0
@@ -85,14 +85,14 @@ export class MindPlayer {
     while (hold !== null && this.traces.count > hold) this.traces.lose(this.traces.oldest())
   }
 
-  /** A face-down cell without a trace, or, where there is none, any face-down cell; but not the first card's. */
+  /** A face-down cell without a trace, or if there is none, any face-down cell; but not the first card's. */
   private anyCell(first: number): number {
     const { traces } = this
     const { choosing } = this.streams
     const bare = traces.bareCount - (first >= 0 && traces.isBare(first) ? 1 : 0)
     if (bare > 0) {
       const cell = traces.bareAt(draw(choosing, bare))
-      // the last stands in for the first card's, which may not be pressed
+      // the last cell replaces the first card's, which may not be pressed
       return cell === first ? traces.bareAt(bare) : cell
     }
     const others = traces.held().filter((cell) => cell !== first)

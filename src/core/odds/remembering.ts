@@ -3,9 +3,9 @@ import { tellsMemory, type ShownGame } from './shown.ts'
 /**
  * How likely it is that a player remembered what these games show, as a logarithm, if each missed card is noticed with one chance, and forgotten with another at each turn.
  *
- * A card that is forgotten may be pressed by chance, one that is remembered is not; so the longer a card lies unpressed, the likelier it is remembered. For each card that was seen, `held` is the chance
- * that it is remembered by what has been pressed since: it falls by `fade` each turn, and rises by Bayes' rule at each press that was left to chance, of which each card that is not
- * remembered was as likely as any other. How many those are is taken to be what is expected. A twin that is not remembered may be pressed by chance as well.
+ * A forgotten card may be pressed by chance, a remembered one is not; so the longer a card goes unpressed, the likelier it is remembered. For each card that was seen, `held` is the chance
+ * that it is remembered, given all presses since: it falls by `fade` each turn, and rises by Bayes' rule at each press that was left to chance, of which each card that is not
+ * remembered was equally likely. Their number is taken to be its expected value. A twin that is not remembered may be pressed by chance as well.
  */
 export function rememberedLikelihood(games: readonly ShownGame[], notice: number, fade: number): number {
   let sum = 0

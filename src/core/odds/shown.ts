@@ -6,7 +6,7 @@ import type { Settings } from '../settings/settings.ts'
 import { readyAfter } from './play-minds.ts'
 
 /**
- * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the cell of a twin of the first card that lay there and had been seen, `ago`
+ * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the cell of a twin of the first card that was on the board and had been seen, `ago`
  * turns before; −1 for none.
  */
 export type ShownTurn = {
@@ -18,14 +18,14 @@ export type ShownTurn = {
   twin: number
   ago: number
 }
-/** A played game as it shows what its player remembered: how many cards lay there, and its turns. */
+/** What a played game shows about its player's memory: how many cards there were, and its turns. */
 export type ShownGame = { cards: number; cells: number; turns: ShownTurn[] }
-/** What played games show of their player, and the ms before first and second cards. */
+/** What played games show about their player, and the ms before first and second cards. */
 export type Shown = { games: ShownGame[]; first: number[]; second: number[] }
 
 /**
- * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. Where there was a first look, no turn tells what was remembered, since
- * all cards had been seen: the game then has none. In: the level's resolved settings, the deal's cells, and what was played.
+ * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. After a first look no turn shows what was remembered, since
+ * all cards had been seen: such a game has none. In: the level's resolved settings, the deal's cells, and what was played.
  */
 export function shownBy(rules: Settings, cells: Cells, played: Pick<Played, 'inputs' | 'until'>): Shown {
   const shown: Shown = { games: [], first: [], second: [] }
@@ -64,7 +64,7 @@ export function shownBy(rules: Settings, cells: Cells, played: Pick<Played, 'inp
   return shown
 }
 
-/** The twin of this cell's card that was seen last; −1 for none. */
+/** The most recently seen twin of this cell's card; −1 for none. */
 function twinSeen(cells: Cells, seen: readonly number[], cell: number): number {
   let last = -1
   cells.forEach((card, other) => {
@@ -81,5 +81,5 @@ export const joinShown = (all: readonly Shown[]): Shown => ({
   second: all.flatMap(({ second }) => second),
 })
 
-/** A turn that tells whether a card was remembered: its first card had not been seen before, while a twin of it had. One that had been seen may have been chosen for its twin. */
+/** A turn that shows whether a card was remembered: its first card had not been seen before, while a twin of it had. A first card that had been seen may have been chosen for its twin. */
 export const tellsMemory = ({ firstSeen, twin }: ShownTurn): boolean => !firstSeen && twin >= 0

@@ -5,28 +5,28 @@ import { unlimited } from './unlimited.ts'
 import { wilson } from './wilson.ts'
 import { looksAddUp, tellsWithin, winsWithin, withLongerLook } from './within.ts'
 
-/** What is asked for: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
+/** The aim: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
 export type Wanted = { mind: Mind; share: number; by: Lever }
 /** A share of won games, with its 95 % interval. */
 type Wins = { won: number; games: number; share: number; interval: [number, number] }
 /**
- * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from what was asked for. `wins`: on fresh deals, by which it was
- * confirmed. Or, if no value does it, the best that can be had, and why: `no-effect`, the rule changes nothing here, whatever is wanted; `too-hard`, something else ends the games, `most` by what most of them at the least severe value.
+ * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from the aim. `wins`: on fresh deals, which
+ * confirmed it. Or, if no value reaches the aim, the best possible, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by what most of them at the least severe value.
  */
 export type Solved =
   | { ok: true; value: number; range: [number, number]; wins: Wins }
   | { ok: false; value: number; wins: Wins; why: 'no-effect' | 'too-hard'; most: End | null }
 
-/** So many games are played at each value tried, and fewer where games are long: about so many turns in all. */
+/** How many games are played at each value tried, and fewer if games are long: about this many turns in all. */
 const GAMES: Effort = { most: 2000, fewest: 100, turns: 400_000 }
 type Effort = { most: number; fewest: number; turns: number }
-/** So often the search is made again with twice as many games, where fresh deals do not confirm what it found. */
+/** How often the search is repeated with twice as many games, if fresh deals do not confirm its result. */
 const AGAIN = 2
 
 /**
- * Solves a level for a share of wins. Each value is tried on the same deals with the same chances, and what is found is confirmed on fresh ones. In: `seed`, the
+ * Solves a level for a share of wins. Each value is tried on the same deals with the same chances, and the result is confirmed on fresh ones. In: `seed`, the
  * seed text of all games; `told` is called as work goes on, with the share of it that is done, 0 to 1; `effort`, how many games are played at each value.
- * Assumes that a less severe value never wins fewer games: so it is for clock, lives and turns, and about so for looks.
+ * Assumes that a less severe value never wins fewer games: that holds for clock, lives and turns, and nearly for looks.
  */
 export function solve(
   level: Playable,
@@ -37,7 +37,7 @@ export function solve(
 ): Solved {
   const { mind, by, share } = wanted
   const { count, at } = leverSteps(by, level.dealer.pairs)
-  // the rounds of halving, some for the range, and the fresh deals
+  // the rounds of bisection, some for the range, and the fresh deals
   const rounds = Math.ceil(Math.log2(count)) + 16
   let done = 0
   const tell = (): void => told?.(Math.min(1, ++done / rounds))
@@ -70,7 +70,7 @@ export function solve(
   }
 }
 
-/** The first of the steps `from` up to, not with, `to` at which something holds that goes on holding; `to` for none. */
+/** The first of the steps from `from` up to but not including `to` at which something holds that keeps holding; `to` if there is none. */
 export function firstOf(from: number, to: number, holds: (step: number) => boolean): number {
   let [low, high] = [from, to]
   while (low < high) {
@@ -80,7 +80,7 @@ export function firstOf(from: number, to: number, holds: (step: number) => boole
   }
   return low
 }
-/** The same from a step on, near which it is sought first; the last step for none. */
+/** The same, searched near a step first; the last step if there is none. */
 function nextAfter(from: number, to: number, holds: (step: number) => boolean): number {
   let [low, reach] = [from, 1]
   while (low + reach < to && !holds(low + reach)) [low, reach] = [low + reach, reach * 2]
@@ -100,8 +100,8 @@ const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
 })
 
 /**
- * The wins at any value of a lever, always of the same games. Where its values do not change how games go, they are played once with nothing to end them, and each
- * value is held against what came of them.
+ * The wins at any value of a lever, always of the same games. If its values do not change how games go, they are played once with nothing to end them, and each
+ * value is compared with their results.
  */
 function trials(
   level: Playable,
@@ -140,7 +140,7 @@ function trials(
   }
 }
 
-/** How most of the games that were not won ended; null where all were. */
+/** How most of the games that were not won ended; null if all were. */
 function mostEnds(
   level: Playable,
   { mind, by }: Wanted,

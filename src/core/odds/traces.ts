@@ -2,32 +2,32 @@ import type { Cells } from '../deal/deal.ts'
 import { faceIndex, NO_CARD, twinFace } from '../deck/card.ts'
 import { BOUNDS } from '../settings/settings.ts'
 
-// to copy from: a slice is several times as quick as filling a new array
+// copied for each game: a slice is several times as fast as filling a new array; wrapped and marked pure so that a build without minds leaves it out
 const NOWHERE = /* @__PURE__ */ (() => new Array<number>(BOUNDS.pairs[1] * 2 + 2).fill(-1))()
 
 /** Two traces that match; the older first. */
 export type KnownPair = readonly [older: number, other: number]
 
 /**
- * What a mind remembers of a board: at most one trace a cell, in the order in which they were laid or refreshed. It knows which cells are face down without a trace,
- * and which of its traces match. Nothing is left to chance here. In: the deal's cells, none of which is matched yet.
+ * The memory of a mind about a board: at most one trace a cell, in the order in which they were laid or refreshed. It knows which cells are face down without a trace,
+ * and which of its traces match. Nothing here is random. In: the deal's cells, none of which is matched yet.
  */
 export class Traces {
   count = 0
   private readonly cells: Cells
-  /** the cells whose traces were laid or refreshed, in that order; only the last time of each counts, and only while it has a trace. None does before `from` */
+  /** the cells whose traces were laid or refreshed, in that order; only a cell's last entry counts, and only while it has a trace. None does before `from` */
   private readonly log: number[] = []
   private from = 0
   /** by cell: the place in the log at which its trace was laid, −1 for none, and at which it was laid or refreshed last */
   private readonly laidAt: number[]
   private readonly freshAt: number[]
-  /** by face: the last cell that bears it, −1 for none; and by cell, the one before of the same face */
+  /** by face: the last cell that shows it, −1 for none; and by cell, the one before of the same face */
   private readonly lastOf: number[]
   private readonly sameBefore: number[]
-  /** face-down cells without a trace, in any order, and where each stands among them, −1 for nowhere */
+  /** face-down cells without a trace, in any order, and the place of each among them, −1 for nowhere */
   private readonly bare: number[] = []
   private readonly place: number[]
-  /** pairs of matching traces in the order in which they became complete, at this place in the log; some of them gone by now */
+  /** pairs of matching traces in the order in which they became complete, at this place in the log; some of them may be gone */
   private readonly complete: { one: number; other: number; at: number }[] = []
   private firstComplete = 0
 
@@ -81,7 +81,7 @@ export class Traces {
   isBare(cell: number): boolean {
     return this.place[cell]! >= 0
   }
-  /** Whether a card lies face down there, or did when the turn began; any whole number may come in. */
+  /** Whether a card lies face down there, or did when the turn began; any whole number may be given. */
   isDown(cell: number): boolean {
     return this.isBare(cell) || this.has(cell)
   }
@@ -104,7 +104,7 @@ export class Traces {
     this.bareAgain(cell)
   }
 
-  /** The card of this cell was matched: it has no trace any more, and is not face down. */
+  /** The card of this cell was matched: it no longer has a trace, and is not face down. */
   matched(cell: number): void {
     if (this.has(cell)) this.drop(cell)
     this.notBare(cell)
@@ -122,7 +122,7 @@ export class Traces {
     return null
   }
 
-  /** The freshest trace whose card matches that of a cell, but for its own; −1 for none. */
+  /** The freshest trace whose card matches that of a cell, except its own; −1 for none. */
   matching(cell: number): number {
     const { freshAt, sameBefore } = this
     let freshest = -1
@@ -135,7 +135,7 @@ export class Traces {
     return freshest
   }
 
-  /** What a trace that is laid in this cell completes; of several pairs at once, that with the older trace comes first. */
+  /** The pair that a trace laid in this cell completes; of several at once, the one with the oldest trace. */
   private completeWith(cell: number, at: number): void {
     const { complete, freshAt, sameBefore } = this
     const from = complete.length
@@ -145,7 +145,7 @@ export class Traces {
       complete.push(...complete.splice(from).sort((a, b) => freshAt[a.one]! - freshAt[b.one]!))
   }
 
-  /** The last cell whose card bears the face that this one's twin does. */
+  /** The last cell whose card shows the face of this one's twin. */
   private lastTwin(cell: number): number {
     return this.lastOf[twinFace(this.cells[cell]!)]!
   }

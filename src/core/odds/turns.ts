@@ -1,4 +1,4 @@
-/** By number of misses, from 0: how likely a perfect memory is to need just so many. They add up to 1. */
+/** By number of misses, from 0: how likely a perfect memory is to make exactly that many. They add up to 1. */
 export type MissChances = Float64Array
 
 const known = new Map<number, MissChances>()
@@ -12,7 +12,7 @@ const known = new Map<number, MissChances>()
 export function missChances(pairs: number): MissChances {
   const before = known.get(pairs)
   if (before) return before
-  // a turn leaves a row of the table, or goes one or two rows down: three rows are all that is needed
+  // a turn leaves a row of the table, or goes one or two rows down, so three rows suffice
   let rows: MissChances[][] = []
   for (let unseen = 0; unseen <= pairs; unseen++) {
     const row: MissChances[] = []
@@ -24,7 +24,7 @@ export function missChances(pairs: number): MissChances {
   return value
 }
 
-/** `rows`: those with one and with two unseen pairs less; `row`: this one up to here. */
+/** `rows`: those with one and with two unseen pairs less; `row`: this one so far. */
 function rest(rows: MissChances[][], row: MissChances[], single: number, unseen: number): MissChances {
   const left = single + 2 * unseen
   // a miss takes one unseen pair at least

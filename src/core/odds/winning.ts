@@ -7,12 +7,12 @@ import { livesNeeded } from './lives.ts'
 import { countFor, perfectWins } from './perfect-games.ts'
 import { unlimited } from './unlimited.ts'
 
-/** Whether a perfect memory wins, limit by limit: a level that it wins in fewer games than BY_LUCK is won by luck alone; in WELL of them, fairly. */
+/** Whether a perfect memory wins, limit by limit: a level that it wins in a smaller share of games than BY_LUCK is won by luck alone; in at least WELL of them, fairly. */
 export const BY_LUCK = 1 / 20
 export const WELL = 9 / 10
 
 export type Limit = 'turns' | 'lives' | 'clock'
-/** In what share of its games a perfect memory wins under one limit alone. `won` of `games` that were played, or 0 of 0 where it is known exactly. */
+/** The share of its games that a perfect memory wins under one limit alone. `won` of `games` that were played, or 0 of 0 if it is known exactly. */
 export type Wins = { share: number; won: number; games: number }
 
 /** The level with one of its limits alone. */
@@ -30,7 +30,7 @@ function only(settings: Settings, by: Limit): Settings {
   }
 }
 
-/** What comes of 20 to 200 games under these limits. Cost: some ms. */
+/** The results of 20 to 200 games under these limits. Cost: some ms. */
 function play(settings: Settings, dealer: Dealer): Wins {
   const games = countFor(dealer)
   const won = perfectWins(settings, dealer)
@@ -40,7 +40,7 @@ function play(settings: Settings, dealer: Dealer): Wins {
 const known = (share: number): Wins => ({ share, won: 0, games: 0 })
 
 /**
- * How often a perfect memory wins under one limit of a level; null where there is no such limit. Exact for turns and lives on different
+ * How often a perfect memory wins under one limit of a level; null if there is no such limit. Exact for turns and lives on different
  * pairs that are shuffled, else by 20 to 200 seeded games.
  */
 export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins | null {
@@ -59,14 +59,14 @@ export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins |
   return play(only(settings, by), dealer)
 }
 
-/** The share of games that a perfect memory wins by the number of turns it has, where that is known exactly. */
+/** The share of games that a perfect memory wins, by the number of turns it has, where that is known exactly. */
 function exactly(settings: Settings, dealer: Dealer): ((turns: number) => number) | null {
   const exact = exactOf({ settings, dealer }, PERFECT, dealer.cards('winning-1'))
   return exact && ((turns) => exactWins(exact, withLever(unlimited(settings), 'turns', turns))!)
 }
 
 /**
- * The most severe value of a limit with which a perfect memory wins in 9 of 10 games: turns, lives, or a clock in ms, whole seconds; null where there is none. Under the same
+ * The most severe value of a limit with which a perfect memory wins in 9 of 10 games: turns, lives, or a clock in ms, whole seconds; null if there is none. Under the same
  * conditions as `winsUnder`.
  */
 export function valueToWin(settings: Settings, dealer: Dealer, by: Limit): number | null {
@@ -82,7 +82,7 @@ export function valueToWin(settings: Settings, dealer: Dealer, by: Limit): numbe
   }
   let [low, high] =
     by === 'turns' ? [dealer.pairs, BOUNDS.turns[1]] : [BOUNDS.limit[0] / 1000, BOUNDS.limit[1] / 1000]
-  // a few doublings are quicker than halving down from the largest value
+  // a few doublings are faster than a binary search down from the largest value
   let top = Math.max(2, low * 2)
   while (top < high && !wins(top)) top *= 2
   high = Math.min(high, top)

@@ -2,13 +2,13 @@ import type { Settings } from '../settings/settings.ts'
 import type { Games } from './games.ts'
 
 /**
- * Whether games that nothing ends tell which of them are won under limits: so it is unless matches or misses move the clock. Then a game is won if it was cleared within all of
- * them, and it goes the same way up to its end.
+ * Whether games that nothing ends show which of them are won under limits. They do unless matches or misses move the clock: then a game is won if it was cleared within all
+ * limits, and goes the same way up to its end.
  */
 export const tellsWithin = ({ clock }: Settings): boolean =>
   clock.mode !== 'down' || (clock.matchBonus === 0 && clock.missPenalty === 0)
 
-/** Whether a longer look at a miss only makes a game longer, by so much for each miss: no press cuts it short, and the clock runs on. */
+/** Whether a longer look at a miss only makes a game longer, by that much for each miss: no press cuts it short, and the clock keeps running. */
 export const looksAddUp = ({ turn, clock }: Settings): boolean =>
   turn.duringLook === 'wait' && turn.onMiss === 'timed' && !clock.lookStopsClock
 

@@ -1,6 +1,6 @@
 import { NEVER, type Round } from './round.ts'
 
-/** The last seconds of a clock that counts down, in ms: they are heard, and can be skipped to. */
+/** The last seconds of a clock that counts down, in ms: they tick, and can be skipped to. */
 export const LAST_SECONDS = 5000
 
 /** Time used at the round's own time, in ms. Counted in every clock mode. */
@@ -15,7 +15,7 @@ export function timeLeft(round: Round): number | null {
 }
 
 /**
- * Starts or stops the clock at the round's time, as its phase and the rules ask, and works out what falls due next.
+ * Starts or stops the clock at the round's time, as its phase and the rules ask, and works out the next due time.
  * To be called after every change of phase, dueAt or limit.
  */
 export function setClock(round: Round): void {
@@ -34,7 +34,7 @@ export function setClock(round: Round): void {
   else setNextDue(round)
 }
 
-/** The same for a look that begins or ends: it stops or starts the clock only where the rules say so. */
+/** The same when a look begins or ends: the clock stops or starts only where the rules say so. */
 export function setClockForLook(round: Round): void {
   if (round.rules.clock.lookStopsClock) setClock(round)
   else setNextDue(round)

@@ -17,13 +17,13 @@ export type Refusal = (typeof REFUSALS)[number]
 export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
 export type CardState = (typeof CARD_STATES)[number]
 
-/** How a match or a miss came about. A match is glimpsed if only the first look had shown its second card. */
+/** How a match or a miss came about. A match is glimpsed if its second card had been seen in the first look only. */
 export type Kind = 'found' | 'lucky' | 'glimpsed' | 'slip' | 'fresh'
 
 export type LostBy = 'lives' | 'turns' | 'clock'
 export type Outcome = 'won' | 'lost' | 'open'
 
-/** What a player does. `at` is in whole ms since the deal and never runs backwards. */
+/** An input of a player. `at` is in whole ms since the deal and never runs backwards. */
 export type Input =
   { at: number; do: 'press'; cell: number } | { at: number; do: 'turn-back' | 'pause' | 'resume' }
 
@@ -43,7 +43,7 @@ export type Happening =
   | { kind: 'life-lost'; left: number }
   | { kind: 'clock-changed'; by: number }
   | { kind: 'settled'; first: number; second: number; to: CardState; by: 'time' | 'press' | 'button' }
-  /** the next player's turn, by place at the table from 0; only where there is more than one */
+  /** the next player's turn, by place at the table from 0; only with several players */
   | { kind: 'passed'; to: number }
   | { kind: 'refused'; cell: number; reason: Refusal }
   | { kind: 'paused' | 'resumed' }

@@ -2,7 +2,7 @@ import { cardsMatch } from '../deck/card.ts'
 import { timeUsed } from './clock.ts'
 import { NEVER, isOver, type Round } from './round.ts'
 
-/** What must hold after every input, whatever was pressed, by name; the words say what it means when it does not. */
+/** What must hold after every input, whatever was pressed, by name; the words describe the failure. */
 export const INVARIANTS = {
   'two-up': 'more than two cards lie face up, or a card is up that no turn knows of',
   counts: 'turns, flips, matches and misses do not add up',
@@ -22,7 +22,7 @@ export type Watch = { at: number; used: number; over: string; matches: number; s
 export const newWatch = (): Watch => ({ at: 0, used: 0, over: '', matches: 0, score: 0, turns: 0 })
 
 /**
- * The first invariant that a round breaks now, or null. In: the watch, which is brought up to now. Cost: a look at a few numbers,
+ * The first invariant that a round breaks now, or null. In: the watch, which is updated. Cost: a look at a few numbers,
  * and at the board only where a turn was judged since the last call.
  */
 export function broken(round: Round, watch: Watch): Invariant | null {

@@ -7,7 +7,7 @@ import { tell } from './tell.ts'
 
 /**
  * Judges the two cards that are up, at once, in this order: turns, match or miss and its kind, streak, points, lives,
- * clock bonus or penalty, outcome. Afterwards the look time runs, in which both cards stay up.
+ * clock bonus or penalty, outcome. The look time starts then, with both cards face up.
  */
 export function judge(round: Round): void {
   const match = cardsMatch(round.cells[round.first]!, round.cells[round.second]!)
@@ -22,7 +22,7 @@ export function judge(round: Round): void {
 function judgeMatch(round: Round): void {
   const { turn, score, clock } = round.rules
   const isNew = round.seenIn[round.second] === round.turns
-  // the first look has shown every card, so nothing that comes after it is all luck
+  // the first look has shown every card, so no later match is pure luck
   const lucky = isNew && turn.firstLook === 0
   round.dueAt = round.at + turn.matchLook
   setClockForLook(round)
@@ -34,7 +34,7 @@ function judgeMatch(round: Round): void {
   const before = round.score
   addScore(round, matchPoints(score, streak, lucky))
   if (round.seats) round.seats[round.player]!.matches++
-  // what is matched need not be remembered any more
+  // a matched card need not be remembered any more
   if (!isNew) forget(round, round.second)
   if (round.seenIn[round.first] !== round.turns) forget(round, round.first)
   if (round.events) tellJudged(round, 'match', lucky ? 'lucky' : isNew ? 'glimpsed' : 'found', before)
@@ -65,11 +65,11 @@ function judgeMiss(round: Round): void {
   if (clock.missPenalty !== 0) changeClock(round, -clock.missPenalty)
 }
 
-/** Whether a card that matches the first of this turn, and still lies on the board, was seen before this turn. */
+/** Whether a card that matches the first of this turn, and is still on the board, was seen before this turn. */
 function twinWasSeen(round: Round, firstIsNew: boolean): boolean {
   const card = round.cells[round.first]!
   const twin = twinFace(card)
-  // the first card itself is no twin of its own
+  // the first card itself is not its own twin
   const itself = twin === faceIndex(card) && !firstIsNew ? 1 : 0
   return round.seenFaces[twin]! > itself
 }
@@ -110,7 +110,7 @@ function win(round: Round): void {
   if (round.events) tell(round, { kind: 'won', bonus })
 }
 
-/** Points for the player whose turn it is; the round's score is the sum of all. */
+/** Adds points for the player whose turn it is; the round's score is the sum of all. */
 function addScore(round: Round, change: number): void {
   const { seats, rules } = round
   if (!seats) round.score = addPoints(rules.score, round.score, change)
@@ -132,7 +132,7 @@ export function passTurn(round: Round): void {
   if (round.events) tell(round, { kind: 'passed', to: round.player })
 }
 
-/** The event of a judgement; `before` is the score in front of it. */
+/** The event of a judgement; `before` is the score before it. */
 function tellJudged(round: Round, kind: 'match' | 'miss', how: Kind, before: number): void {
   const { turns: turn, first, second, streak } = round
   tell(round, { kind, how, turn, first, second, streak, points: round.score - before })

@@ -7,12 +7,12 @@ import { NEVER, type Round } from './round.ts'
 /*
  * The turn machine. Everything that plays drives it: the table, replays, kept checks and simulated players.
  *
- *   first-look → ready → one-up → judged → ready … → won | lost,  and paused from any phase that is no end
+ *   first-look → ready → one-up → judged → ready … → won | lost,  and paused from any phase but the last two
  *
- * The outcome is decided at the press. After an end the two cards of the last turn still settle.
+ * The outcome is decided at the press. After the end, the two cards of the last turn still settle.
  */
 
-/** Lets time pass up to `at` (ms since the deal): everything that falls due on the way happens, in order of time. */
+/** Lets time pass up to `at` (ms since the deal): everything due by then happens, in order of time. */
 export function advance(round: Round, at: number): void {
   while (round.nextDue <= at) {
     round.at = round.nextDue
@@ -22,7 +22,7 @@ export function advance(round: Round, at: number): void {
   if (at > round.at) round.at = at
 }
 
-/** Takes one input. Time passes first; an input from the past is taken at the round's own time. */
+/** Takes one input. Time passes first; an input from the past is taken at the round's current time. */
 export function apply(round: Round, input: Input): void {
   if (input.do === 'press') return press(round, input.at, input.cell)
   advance(round, input.at)
@@ -32,14 +32,14 @@ export function apply(round: Round, input: Input): void {
   advance(round, round.at)
 }
 
-/** A press on a cell at a time: the same as applying that input. Any number may come in as a cell; most are refused. */
+/** A press on a cell at a time: the same as applying that input. Any number may be given as a cell; most are refused. */
 export function press(round: Round, at: number, cell: number): void {
   if (round.nextDue <= at) advance(round, at)
   else if (at > round.at) round.at = at
   const { phase } = round
   if ((phase === 'ready' || phase === 'one-up') && round.states[cell] === 'down') flip(round, cell)
   else if (phase !== 'judged' || !pressEndsLook(round, cell)) refuse(round, cell)
-  // a look of no time is over at once
+  // a look that takes no time is over at once
   if (round.nextDue <= round.at) advance(round, round.at)
 }
 
@@ -54,8 +54,8 @@ export function isWaitingForPress(round: Round): boolean {
 }
 
 /**
- * A press while two judged cards lie open, where the rules let it turn them back. Out: whether it did; under
- * `skip-and-flip` it was then taken as an ordinary press, else it is used up.
+ * A press while two judged cards lie open, if the rules let it turn them back. Out: whether it did; under
+ * `skip-and-flip` it then counts as an ordinary press, else it is used up.
  */
 function pressEndsLook(round: Round, cell: number): boolean {
   const { duringLook } = round.rules.turn
@@ -132,7 +132,7 @@ function endFirstLook(round: Round): void {
   if (round.rules.turn.firstLook > 0 && round.events) tell(round, { kind: 'first-look-over' })
 }
 
-/** The two cards of this turn stay or leave, or turn back; then the board is ready, unless the round is over. */
+/** The two cards of this turn stay, leave or turn back; then the board is ready, unless the round is over. */
 function settle(round: Round, by: 'time' | 'press' | 'button'): void {
   const { first, second, states } = round
   const to = !round.judgedMatch ? 'down' : round.rules.turn.onMatch === 'leave' ? 'gone' : 'matched'
@@ -157,7 +157,7 @@ function pause(round: Round): void {
   if (round.events) tell(round, { kind: 'paused' })
 }
 
-/** Play goes on where it stood; what is left of a look is left. */
+/** Play goes on where it stopped; the rest of a look still runs. */
 function resume(round: Round): void {
   if (round.phase !== 'paused') return
   round.phase = round.heldPhase

@@ -1,14 +1,14 @@
-/** A game played before version 3 of the record format, as it was read from a file; nothing of it is sure yet. */
+/** A game played before version 3 of the record format, as read from a file; nothing in it is checked yet. */
 export type OldPlayed = { story?: unknown; expect?: unknown } & Record<string, unknown>
-/** What its level says, as far as it is said. */
+/** The settings of its level, as far as they are known. */
 export type OldRules = {
   turn: { firstLook?: unknown }
   score: { lucky?: unknown; miss?: unknown; slip?: unknown; floorAtZero?: unknown; stars?: unknown }
 }
 
 /**
- * Brings a game that was played before version 3 up to now: after a first look, matches that were called lucky are glimpsed, and get no points for luck.
- * What cannot be told of the expectation then is left out: the score where it may have been stopped at zero on the way, and stars by that score.
+ * Brings a game played before version 3 up to date: after a first look, matches that were called lucky become glimpsed, and get no points for luck.
+ * Expectations that cannot be converted are left out: the score if it may have been stopped at zero on the way, and stars by that score.
  */
 export function migratePlayed(played: OldPlayed, { turn, score }: OldRules): OldPlayed {
   if (!(Number(turn.firstLook) > 0)) return played

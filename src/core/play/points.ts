@@ -2,13 +2,13 @@ import type { Settings } from '../settings/settings.ts'
 
 type Score = Settings['score']
 
-/** Points of a match: round(match × min(1 + streakStep × (streak − 1), streakMax)), and `lucky` more if it was. */
+/** Points of a match: round(match × min(1 + streakStep × (streak − 1), streakMax)), plus `lucky` if it was lucky. */
 export function matchPoints(score: Score, streak: number, lucky: boolean): number {
   const times = Math.min(1 + score.streakStep * (streak - 1), score.streakMax)
   return Math.round(score.match * times) + (lucky ? score.lucky : 0)
 }
 
-/** Points that a miss takes away, as a number of 0 or more; a slip takes `slip` more. */
+/** Points that a miss takes away, as a number of 0 or more; a slip takes away `slip` more. */
 export function missPoints(score: Score, slip: boolean): number {
   return score.miss + (slip ? score.slip : 0)
 }
@@ -18,7 +18,7 @@ export function winPoints(score: Score, timeLeft: number | null, lives: number |
   return score.perSecondLeft * Math.floor((timeLeft ?? 0) / 1000) + score.perLifeLeft * (lives ?? 0)
 }
 
-/** The score after a step of `change` points. */
+/** The score after a change of `change` points. */
 export function addPoints(score: Score, before: number, change: number): number {
   return score.floorAtZero ? Math.max(0, before + change) : before + change
 }

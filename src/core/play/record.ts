@@ -1,11 +1,11 @@
 import type { Input } from './events.ts'
 import type { RoundResult } from './result.ts'
 
-/** Played games: what was dealt and pressed, and what should come of it. */
+/** Played games: what was dealt and pressed, and the expected outcome. */
 
 /**
  * A game that was played: the level, its seed (and the deal itself, card by card, where no seed gives it), the inputs with their
- * times in ms, and how long time passed after them. `story` is what each turn came to, as `storyOf` tells it.
+ * times in ms, and how long time passed after them. `story` is what happened in each turn, as `storyOf` words it.
  */
 export type Played = {
   level: string
@@ -15,9 +15,9 @@ export type Played = {
   until?: number
   story?: string[]
 }
-/** The same as a file of its own; with `expect` it says what must come of it. */
+/** The same as a file of its own; with `expect` it states the outcome that must follow. */
 export type PlayRecord = Played & { game: string; expect?: Partial<RoundResult> }
-/** The same kept in the game, to be run again after every change. */
+/** The same kept in the game, to be played again after every change. */
 export type Check = Played & { id: string; name: string; expect: Partial<RoundResult> }
 
 /** Inputs may not run backwards in time; the message names the first that does. */

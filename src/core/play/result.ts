@@ -18,14 +18,14 @@ export type RoundResult = {
   fresh: number
   longestStreak: number
   score: number
-  /** null: the level gives no stars */
+  /** null: the level has no stars */
   stars: number | null
   /** null: the level has no lives */
   lives: number | null
   timeUsed: number
-  /** how many presses were refused for each reason that occurred */
+  /** how many presses were refused, for each reason that occurred */
   refused: Partial<Record<Refusal, number>>
-  /** by player; only where there are several */
+  /** by player; only with several */
   players?: { matches: number; misses: number; score: number }[]
 }
 
@@ -56,7 +56,7 @@ export function resultOf(round: Round): RoundResult {
   }
 }
 
-/** Who of several players won a cleared board: the most points, then the most matches; more than one where that is equal. */
+/** Who of several players won a cleared board: the most points, then the most matches; more than one in a tie. */
 export function winners(players: NonNullable<RoundResult['players']>): number[] {
   const rank = ({ score, matches }: { score: number; matches: number }): number => score * 1e4 + matches
   const best = Math.max(...players.map(rank))

@@ -9,7 +9,7 @@ import { apply } from './machine.ts'
 import { isOver, NEVER, type Round } from './round.ts'
 import { newRound } from './new-round.ts'
 
-/** The ways in which a game is handled roughly. */
+/** The kinds of rough handling. */
 export const NASTY = [
   'twice',
   'third',
@@ -30,7 +30,7 @@ export type RoughReport = {
   won: number
   lost: number
   refused: Record<Refusal, number>
-  /** the first game that broke something: enough to play it again */
+  /** the first game that broke an invariant: enough to play it again */
   broke: { invariant: Invariant; seed: string; inputs: Input[] } | null
 }
 
@@ -57,8 +57,8 @@ function twinDown(round: Round): number {
 }
 
 /**
- * Plays one game with random and nasty presses and watches the invariants after each. In: rules, a deal and its seed, a stream of
- * its own; `report` is added to. Out: whether all held.
+ * Plays one game with random and nasty presses and checks the invariants after each. In: rules, a deal and its seed, a stream of
+ * its own; `report` is added to. Out: whether all of them held.
  */
 export function handleRoughly(
   rules: Settings,
@@ -81,7 +81,7 @@ export function handleRoughly(
     report.tried[kind]++
     let cell = draw(stream, cells.length)
     let act: 'press' | 'turn-back' | 'pause' | 'resume' = 'press'
-    // the end of a look often, that of the clock now and then: a game should last
+    // often to the end of a look, now and then to that of the clock: a game should last
     const next = draw(stream, CLOCK_SELDOM) === 0 ? round.nextDue : round.dueAt
     const due = next === NEVER ? at : next
     if (kind === 'twice') cell = last
@@ -92,7 +92,7 @@ export function handleRoughly(
     else if (kind === 'outside') cell = cells.length + draw(stream, 3)
     else if (kind === 'button') act = 'turn-back'
     else if (kind === 'anywhere') at += draw(stream, 400)
-    // nobody sits before a pause for ever
+    // nobody waits in a pause for ever
     if (round.phase === 'paused' && kind === 'third') act = 'resume'
     const input: Input = act === 'press' ? { at, do: act, cell } : { at, do: act }
     last = cell

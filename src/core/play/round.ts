@@ -2,7 +2,7 @@ import type { Cells } from '../deal/deal.ts'
 import type { Settings } from '../settings/settings.ts'
 import type { CardState, Event, LostBy, Phase, Refusal } from './events.ts'
 
-/** Later than any round can last (about 12 days), in ms. A small whole number keeps the state's fields quick. */
+/** Later than any round can last (about 12 days), in ms. A small whole number keeps the state's fields fast. */
 export const NEVER = 2 ** 30 - 1
 
 /** What one of several players has done so far. */
@@ -18,23 +18,23 @@ export type Round = {
   /** cards on the board at the deal */
   readonly cards: number
   phase: Phase
-  /** the phase that a pause stands over */
+  /** the phase that a pause interrupts */
   heldPhase: Phase
-  /** up to when everything that fell due has happened */
+  /** everything due up to this time has happened */
   at: number
-  /** by cell; null where no card was dealt */
+  /** by cell; null where there is no card */
   states: (CardState | null)[]
   /** by cell: the turn in which its card was first flipped, 0 for never */
   seenIn: number[]
-  /** by face: how many of it lie unmatched and were seen in an earlier turn; follows from seenIn, kept for speed */
+  /** by face: how many unmatched cards of it were seen in an earlier turn; follows from seenIn, kept for speed */
   seenFaces: number[]
   /** the cards of this turn, −1 for none */
   first: number
   second: number
   judgedMatch: boolean
-  /** when the first look or the look time ends; NEVER while nothing of the kind falls due */
+  /** when the first look or the look time ends; NEVER if neither is running */
   dueAt: number
-  /** when anything at all falls due if nothing is pressed: dueAt or the clock, kept by setClock */
+  /** when the next thing happens if nothing is pressed: dueAt or the clock, kept by setClock */
   nextDue: number
   pausedAt: number
   clock: {
@@ -42,12 +42,12 @@ export type Round = {
     running: boolean
     /** ms used up to `since` */
     used: number
-    /** when the running stretch began */
+    /** when the clock last started */
     since: number
     /** the limit as bonus and penalty have moved it; NEVER unless the mode is `down` */
     limit: number
   }
-  /** by player, where there are several; null in a game for one */
+  /** by player, if there are several; null in a game for one */
   seats: Seat[] | null
   /** whose turn it is, from 0 */
   player: number
@@ -58,7 +58,7 @@ export type Round = {
   lucky: number
   glimpsed: number
   slips: number
-  /** matches in a row, of the player whose turn it is */
+  /** matches in a row, of the current player */
   streak: number
   longestStreak: number
   /** of all players together */
@@ -67,7 +67,7 @@ export type Round = {
   lives: number | null
   lostBy: LostBy | null
   refused: Partial<Record<Refusal, number>>
-  /** everything that happened, in order; null where nobody wants to know (simulations) */
+  /** everything that happened, in order; null if nobody listens (simulations) */
   events: Event[] | null
 }
 

@@ -5,14 +5,14 @@ import { advance, apply, isWaitingForButton } from './machine.ts'
 import { isOver, NEVER, pairsLeft, type Round } from './round.ts'
 
 /*
- * Ways for an author to bring a game to where something is to be tried. They press like anyone else, as soon as the rules let them,
- * so that what they do stands on the tape and can be played again.
+ * Shortcuts for an author to bring a game to the moment to be tried. They press like anyone else, as soon as the rules let them,
+ * so everything they do is on the tape and can be played again.
  */
 
-/** What was pressed, and up to when time passed, in ms since the deal. */
+/** What was pressed, and until when time passed, in ms since the deal. */
 export type Shortcut = { inputs: Input[]; at: number }
 
-/** A hand that presses on a round, which it changes, as soon as each press would count. */
+/** A hand that presses on a round, changing it, as soon as each press would count. */
 function handOn(round: Round): { inputs: Input[]; press(cell: number): void; ready(): void } {
   const inputs: Input[] = []
   const give = (input: Input): void => {
@@ -31,7 +31,7 @@ function handOn(round: Round): { inputs: Input[]; press(cell: number): void; rea
       ready()
       const { flips } = round
       give({ at: round.at, do: 'press', cell })
-      // the press may have been used up by turning missed cards back
+      // the press may have been used up for turning missed cards back
       if (round.flips === flips && !isOver(round)) give({ at: round.at, do: 'press', cell })
     },
   }
@@ -40,7 +40,7 @@ function handOn(round: Round): { inputs: Input[]; press(cell: number): void; rea
 const downCells = (round: Round): number[] =>
   round.states.flatMap((state, cell) => (state === 'down' && round.cells[cell] !== NO_CARD ? [cell] : []))
 
-/** Takes pair after pair until one is left, or the game ends on the way. */
+/** Takes pair after pair until one is left, or the game ends first. */
 export function toLastPair(round: Round): Shortcut {
   const hand = handOn(round)
   while (!isOver(round)) {
@@ -57,7 +57,7 @@ export function toLastPair(round: Round): Shortcut {
   return { inputs: hand.inputs, at: round.at }
 }
 
-/** Lets time pass until so many ms are left on a clock that counts down; turns a card first if the clock waits for that. */
+/** Lets time pass until this many ms are left on a clock that counts down; turns a card first if the clock waits for that. */
 export function toLastSeconds(round: Round, left: number): Shortcut {
   const hand = handOn(round)
   if (!isOver(round) && timeLeft(round) !== null) {
@@ -73,7 +73,7 @@ export function toLastSeconds(round: Round, left: number): Shortcut {
   return { inputs: hand.inputs, at: round.at }
 }
 
-/** Misses once, with cards that were seen before if there are any, so that a life that only slips cost is lost too. */
+/** Misses once, with cards seen before if there are any, so that a life that only slips cost is lost too. */
 export function missOnce(round: Round): Shortcut {
   const hand = handOn(round)
   hand.ready()

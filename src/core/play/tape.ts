@@ -34,7 +34,7 @@ export function chipsOf(events: readonly Event[]): Chip[] {
 export const signedPoints = (points: number): string =>
   points === 0 ? '0' : `${points > 0 ? '+' : '−'}${Math.abs(points)}`
 
-/** What each turn came to, in a line: "A1 B2 lucky +100". Two games with one story went the same way. */
+/** Each turn in a line: "A1 B2 lucky +100". Two games with the same story went the same way. */
 export function storyOf(events: readonly Event[], columns: number): string[] {
   return chipsOf(events).map(
     ({ first, second, how, points }) =>
@@ -49,7 +49,7 @@ export function firstDifference(one: readonly string[], other: readonly string[]
 }
 
 /**
- * A game as it stood right after a turn was judged, both its cards up; turn 0 is the deal. In: what was pressed in the whole game.
+ * A game right after a turn was judged, with both its cards up; turn 0 is the deal. In: what was pressed in the whole game.
  * Out: the round, and the inputs that led to it. A turn that was never played gives the game's end. Cost: one replay, 0.3 µs an input.
  */
 export function standingAt(
@@ -68,7 +68,7 @@ export function standingAt(
   return { round, inputs: inputs.slice(0, used) }
 }
 
-/** A game at a moment, in ms since the deal: everything pressed up to it, and what fell due. */
+/** A game at a moment, in ms since the deal: everything pressed up to it, and everything due. */
 export function standingWhen(
   rules: Settings,
   cells: Cells,

@@ -1,6 +1,6 @@
 import type { Figure, Settings } from './settings.ts'
 
-/** What of a level's rules decides which figures can be told. */
+/** The rules of a level that decide which figures can be shown. */
 export type Told = {
   head: Pick<Settings['head'], 'figures'>
   clock: Pick<Settings['clock'], 'mode'>
@@ -14,7 +14,7 @@ function usual({ clock }: Told): Figure[] {
   return [...time, 'turns', 'lives', 'score']
 }
 
-/** Whether a level has such a figure: no time is left without a clock that counts down, no life without lives; several players have their scores beside their names. */
+/** Whether a level has this figure: no time left without a clock that counts down, no lives without lives; several players have their scores beside their names. */
 function has({ clock, limits, players }: Told, figure: Figure): boolean {
   if (figure === 'time-left') return clock.mode === 'down'
   if (figure === 'lives') return limits.lives !== null

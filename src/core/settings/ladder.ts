@@ -5,12 +5,12 @@ import { BOUNDS, type Settings } from './settings.ts'
 /** One end of a ladder: a full board, its clock in ms (null: none), and its look times in ms. */
 export type End = { rows: number; columns: number; limit: number | null; missLook: number; firstLook: number }
 
-/** Levels that are made at once, at most. */
+/** The most levels that are made at once. */
 export const LADDER_LEVELS = [2, 30] as const
 
 /**
- * Boards from one to another, a step each, evenly in cards: each board has an even number of cards, goes on from the one before
- * in the same direction, and is as near as possible to a straight line between the two ends, in its number of cards and in its shape.
+ * Boards from one size to another, in even steps of cards: each board has an even number of cards, continues from the one before
+ * in the same direction, and is as close as possible to a straight line between the two ends, in its number of cards and in its shape.
  */
 export function boardsBetween(
   from: { rows: number; columns: number },
@@ -30,7 +30,7 @@ export function boardsBetween(
       const { rows, columns } = i === 0 ? from : to
       return { rows, columns }
     }
-    // each step goes the same way, and none beyond the last
+    // each step goes the same way, and none past the last
     const onWay = all.filter((board) =>
       rises
         ? cards(board) >= cards(before) && cards(board) <= cards(to)
@@ -46,9 +46,9 @@ export function boardsBetween(
 }
 
 /**
- * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: how many levels; `taken`, the ids that are taken
- * already; `names` for the levels; `deck`, where the decks of the levels lie within each other, how many pairs there are. Out: levels that say only this themselves; all
- * else follows the house rules. A clock is there from the first level on if both ends have one.
+ * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: how many levels; `taken`, the ids already in use;
+ * `names` for the levels; `deck`, if the decks of the levels are nested, the number of pairs. Out: levels that set only this themselves; everything
+ * else follows the house rules. There is a clock from the first level on if both ends have one.
  */
 export function makeLadder(
   from: End,
@@ -85,7 +85,7 @@ export function makeLadder(
   })
 }
 
-/** Names for so many new levels that go on after those of a ladder: "Level 5", "Level 6", and none that is taken. */
+/** Names for this many new levels after those of a ladder: "Level 5", "Level 6", skipping names that are taken. */
 export function namesAfter(levels: readonly { name: string }[], count: number): string[] {
   const taken = new Set(levels.map(({ name }) => name))
   const names: string[] = []
@@ -96,7 +96,7 @@ export function namesAfter(levels: readonly { name: string }[], count: number): 
   return names
 }
 
-/** How many of the first pairs each level draws from, growing evenly from what the first board takes to the whole deck. In: how many pairs each board takes. */
+/** How many of the first pairs each level draws from, growing evenly from what the first board needs to the whole deck. In: how many pairs each board needs. */
 export function nestedPairs(needed: readonly number[], deck: number): number[] {
   const [first] = needed
   if (first === undefined) return []

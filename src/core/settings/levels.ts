@@ -5,16 +5,16 @@ import { SECTIONS, type Section, type Settings } from './settings.ts'
 export type Own = { [S in Section]?: Partial<Settings[S]> }
 export type Level = { id: string; name: string } & Own
 
-/** What of a game its levels are resolved by. */
+/** The part of a game that resolves its levels. */
 type House = { house: Settings }
 
 const NO_LEVEL = {}
-/** For each house its levels' settings, as long as both are the same values. */
+/** The resolved settings of each level, by house rules, for as long as both are the same values. */
 const resolved = new WeakMap<Settings, WeakMap<object, Settings>>()
 
 /**
- * A level's settings: the house rules, with every key the level names put in their place.
- * A key that the level does not name is the house's own value, so a change there is a change here. The same house and level give the very same settings.
+ * A level's settings: the house rules, with every key that the level sets replaced.
+ * A key that the level does not set is the house's own value, so a change there shows here. The same house and level give the very same object.
  */
 export function resolveLevel({ house }: House, level: Level | undefined): Settings {
   let known = resolved.get(house)
@@ -37,24 +37,24 @@ export function findLevel(
   return levels.find((level) => level.id === id)
 }
 
-/** Whether a level says this key itself instead of following the house rules. */
+/** Whether a level sets this key itself instead of following the house rules. */
 export function isOwn<S extends Section>(level: Level, section: S, key: keyof Settings[S]): boolean {
   return level[section] !== undefined && Object.hasOwn(level[section], key)
 }
 
-/** Every key that a level says itself, as "section.key". */
+/** Every key that a level sets itself, as "section.key". */
 export function ownKeys(level: Level): string[] {
   return SECTIONS.flatMap((section) => Object.keys(level[section] ?? {}).map((key) => `${section}.${key}`))
 }
 
-/** The level with some keys of a section said by itself. Returns a new level. */
+/** The level with some keys of a section set by itself. Returns a new level. */
 export function withOwn<S extends Section>(level: Level, section: S, patch: Partial<Settings[S]>): Level {
   return { ...level, [section]: { ...(level[section] ?? {}), ...patch } }
 }
 
 /**
- * A game with keys of a section said where they belong. `rung`: the id of a level, which says them as its own, or null for the house rules. A level that is not
- * there changes nothing. A rule that is off in the house rules too when a level switches it off is no longer said by that level. Returns a new game.
+ * A game with keys of a section written where they belong. `rung`: the id of a level, which sets them as its own, or null for the house rules. An unknown level
+ * changes nothing. If a level switches off a rule that the house rules have off too, it no longer sets that rule. Returns a new game.
  */
 export function writeSettings<G extends House & { levels: Level[] }, S extends Section>(
   game: G,
@@ -94,7 +94,7 @@ export function withoutOwn<S extends Section>(
   return (Object.keys(kept).length ? { ...rest, [section]: kept } : rest) as Level
 }
 
-/** Every key in which two levels' settings differ, as "section.key", with both values. */
+/** Every key in which the settings of two levels differ, as "section.key", with both values. */
 export function differing(one: Settings, other: Settings): { key: string; one: unknown; other: unknown }[] {
   return (Object.keys(one) as (keyof Settings)[]).flatMap((section) =>
     Object.keys(one[section]).flatMap((key) => {
@@ -104,10 +104,10 @@ export function differing(one: Settings, other: Settings): { key: string; one: u
   )
 }
 
-/** What of a level is rules, not board, deck or look. */
+/** The parts of a level that are rules, not board, deck or look. */
 const RULES = ['turn', 'clock', 'limits', 'score', 'players', 'finish'] as const
 
-/** A level with the rules of another, as that says them itself; board, cards and look stay. */
+/** A level with the rules of another, set as that one sets them; board, cards and look stay. */
 export function withRulesOf(level: Level, other: Level): Level {
   const next: Level = { ...level }
   for (const section of RULES) {

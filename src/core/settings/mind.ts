@@ -1,14 +1,14 @@
-/** A simulated player: what it remembers, and how quickly it presses. docs/odds.md says exactly how it plays. */
+/** A simulated player: what it remembers, and how fast it presses. docs/odds.md says exactly how it plays. */
 export type Mind = { id: string; name: string; memory: Memory; pace: MindPace }
 /** Chances are 0 to 1. */
 export type Memory = {
   /** that a missed card is remembered */
   notice: number
-  /** how many cards are remembered at most; null for no bound */
+  /** the most cards that are remembered; null for no limit */
   hold: number | null
   /** that a remembered card is forgotten, at each turn */
   fade: number
-  /** that the cell beside is pressed instead of the remembered one */
+  /** that the neighbouring cell is pressed instead of the remembered one */
   blur: number
   /** ms that it looks at each card of a first look; 0: it never looks */
   glance: number
@@ -19,7 +19,7 @@ type MindPace = { first: number; second: number; spread: number }
 const PACE: MindPace = { first: 1100, second: 900, spread: 0.4 }
 const mind = (id: string, name: string, memory: Memory): Mind => ({ id, name, memory, pace: PACE })
 
-/** Their figures are round ones: landmarks, not measured. */
+/** Their figures are round ones: landmarks, not measurements. */
 export const PERFECT = mind('perfect', 'Perfect', { notice: 1, hold: null, fade: 0, blur: 0, glance: 1 })
 const KEEN = mind('keen', 'Keen', { notice: 1, hold: 12, fade: 0.02, blur: 0.03, glance: 350 })
 export const EVERYDAY = mind('everyday', 'Everyday', {
@@ -37,5 +37,5 @@ export const FLEETING = mind('fleeting', 'Fleeting', {
   glance: 700,
 })
 export const NO_MEMORY = mind('none', 'No memory', { notice: 0, hold: 0, fade: 1, blur: 0, glance: 0 })
-/** The minds that are always there. */
+/** The minds that every game has. */
 export const READY_MINDS: readonly Mind[] = [PERFECT, KEEN, EVERYDAY, FLEETING, NO_MEMORY]

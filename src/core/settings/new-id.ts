@@ -4,7 +4,7 @@ import { LENGTHS } from './settings.ts'
 export const ID = /^[A-Za-z0-9][A-Za-z0-9._-]*$/
 
 /**
- * An id made from a name: small Latin letters, digits and dashes; `fallback` where nothing of the name is left.
+ * An id made from a name: lower-case Latin letters, digits and dashes; `fallback` if nothing of the name is left.
  * If it is taken, the first free of NAME-2, NAME-3, … is used.
  */
 export function newId(name: string, taken: Iterable<string>, fallback = 'item'): string {

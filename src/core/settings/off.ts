@@ -1,9 +1,9 @@
 import type { Section, Settings } from './settings.ts'
 
-/** A rule that can be off: its value then, and the keys of its section that mean something only while it is on. */
+/** A rule that can be off: its value then, and the keys of its section that only matter while it is on. */
 type Off = { off: unknown; only?: readonly string[] }
 
-/** The rules that can be off, by their place in the file. */
+/** The rules that can be off, by their place in the file format. */
 const RULES_OFF = {
   'turn.firstLook': { off: 0 },
   'turn.matchLook': { off: 0 },
@@ -37,13 +37,13 @@ export function isOff(settings: Settings, rule: RuleKey): boolean {
   return (settings[section] as Record<string, unknown>)[key] === RULES_OFF[rule].off
 }
 
-/** The keys of its section that a rule holds: its own, then those that mean something only while it is on. */
+/** The keys that belong to a rule: its own, then those that only matter while it is on. */
 export function keysOfRule(rule: RuleKey): readonly string[] {
   const { only = [] }: Off = RULES_OFF[rule]
   return [rule.split('.')[1]!, ...only]
 }
 
-/** The rule that is on or off by this key of a section; null where the key is none of those. */
+/** The rule that this key of a section belongs to; null if there is none. */
 export function ruleOf(section: Section, key: string): RuleKey | null {
   const name = `${section}.${key}`
   return Object.hasOwn(RULES_OFF, name) ? (name as RuleKey) : null

@@ -2,15 +2,15 @@ import { resolveLevel, type Level, type Own } from './levels.ts'
 import { READY_MINDS, type Mind } from './mind.ts'
 import type { Settings } from './settings.ts'
 
-/** What of a game says who may sit at its tables. */
+/** The part of a game that says who may sit at its tables. */
 type Sitting = { house: Settings; levels: readonly Level[]; minds?: readonly Mind[] }
 
-/** The minds that a game knows: those that are always there, then its own. */
+/** The minds of a game: those that every game has, then its own. */
 export const mindsOf = ({ minds = [] }: { minds?: readonly Mind[] }): Mind[] => [...READY_MINDS, ...minds]
 
 /**
- * Who plays each seat, in turn: a mind, or null for a person. At a table that has nothing but minds the first seat is a person's. In: a level's resolved
- * settings and the minds to choose from; a mind that is not among them gives its seat to a person.
+ * Who plays each seat, in turn: a mind, or null for a person. At a table of nothing but minds the first seat goes to a person. In: a level's resolved
+ * settings and the minds to choose from; an unknown mind gives its seat to a person.
  */
 export function seatMinds({ players }: Pick<Settings, 'players'>, minds: readonly Mind[]): (Mind | null)[] {
   const seats = players.names.map((_, seat) => {
@@ -20,7 +20,7 @@ export function seatMinds({ players }: Pick<Settings, 'players'>, minds: readonl
   return seats.includes(null) ? seats : [null, ...seats.slice(1)]
 }
 
-/** A game without one of its own minds; the seats that it had are persons'. Returns a new game. */
+/** A game without one of its own minds; its seats go to persons. Returns a new game. */
 export function withoutMind<G extends Sitting>(game: G, id: string): G {
   const emptied = <R extends Own>(rules: R): R =>
     rules.players?.minds?.includes(id)
@@ -39,13 +39,13 @@ export function withoutMind<G extends Sitting>(game: G, id: string): G {
   } as unknown as G
 }
 
-/** The settings of a level for one, with a mind at the table as a second player. */
+/** The settings of a level for one player, with a mind at the table as a second player. */
 export const withRival = (settings: Settings, { id, name }: Mind): Settings => ({
   ...settings,
   players: { ...settings.players, names: [...settings.players.names.slice(0, 1), name], minds: [null, id] },
 })
 
-/** Whether one who plays this level alone may choose a mind to play against. */
+/** Whether somebody who plays this level alone may choose a mind to play against. */
 export const mayChooseRival = ({ players }: Settings): boolean =>
   players.offersRival && players.names.length === 1
 

@@ -1,6 +1,6 @@
 /**
  * The settings of a game: their closed sets, their bounds and the defaults of a new game.
- * Every number that the schema, the studio and the docs speak of stands here and nowhere else.
+ * Every number that the schema, the studio and the docs mention is defined here and nowhere else.
  */
 
 export const PICKS = ['random', 'first'] as const
@@ -26,9 +26,9 @@ export const STANDS = [
   'bottom',
   'bottom-right',
 ] as const
-/** How a card shows its other side: about its upright middle, about its level middle, or one side melting into the other. */
+/** How a card turns over: around its vertical axis, around its horizontal axis, or one side fading into the other. */
 export const FLIPS = ['turn', 'tip', 'melt'] as const
-/** What can be counted and told at the head of the table. */
+/** What can be counted and shown at the head of the table. */
 export const FIGURES = [
   'time-left',
   'time-used',
@@ -40,15 +40,15 @@ export const FIGURES = [
   'lives',
   'best',
 ] as const
-/** What is heard: each moment of a game that may have a sound. */
+/** Each moment of a game that may have a sound. */
 export const MOMENTS = ['deal', 'flip', 'match', 'miss', 'streak', 'lastSeconds', 'win', 'loss'] as const
-/** The sounds of our own, by what they sound like. */
+/** Our own sounds, named for what they sound like. */
 export const FAMILIES = ['brass', 'wood', 'glass', 'reed'] as const
-/** How missed cards say so before they turn back. */
+/** How missed cards show it before they turn back. */
 export const MISS_MOTIONS = ['none', 'shake', 'nudge', 'dim'] as const
-/** What comes over the table when a game is won. */
+/** What passes over the table when a game is won. */
 export const CELEBRATIONS = ['none', 'wave', 'fan', 'sparks', 'picture'] as const
-/** How the cards come to lie on the table. */
+/** How the cards arrive on the table. */
 export const DEAL_INS = ['in-turn', 'from-middle', 'at-once', 'lying'] as const
 
 type Pick = (typeof PICKS)[number]
@@ -70,9 +70,9 @@ export type Moment = (typeof MOMENTS)[number]
 export type Family = (typeof FAMILIES)[number]
 type MissMotion = (typeof MISS_MOTIONS)[number]
 type Celebration = (typeof CELEBRATIONS)[number]
-/** A sound from a file of the author's: a WAV, MP3 or OGG as a data URL, and what the file was called. */
+/** A sound from a file of the author's: a WAV, MP3 or OGG as a data URL, and the file's name. */
 export type OwnSound = { name: string; src: string }
-/** What is heard at a moment: the sound of the level's family, of another, none, or an own one. */
+/** The sound of a moment: that of the level's family, of another family, none, or an own one. */
 export type Heard = 'family' | 'none' | Family | OwnSound
 
 /** Which part of the deck a level uses. Positions are 1-based and both ends are included. */
@@ -81,15 +81,15 @@ export type SeedRule = 'every-play' | 'daily' | { fixed: string }
 /** Three thresholds for one, two and three stars: rising for a score, falling for turns and time (ms). */
 type Stars = { by: StarsBy; at: [number, number, number] }
 
-/** What lies behind the cards and comes to light as they leave: a picture of the library, or an own image. */
+/** What lies behind the cards and appears as they leave: a library picture, or an own image. */
 export type Behind = { alt?: string } & ({ kind: 'picture'; name: string } | { kind: 'image'; src: string })
 
 export type Settings = {
   /** gaps by cell name, "C3" */
   board: { rows: number; columns: number; gaps: string[] }
-  /** `counts`, for repeat `counts`: so many pairs of each, by the pair's id */
+  /** `counts`, for repeat `counts`: how many pairs of each kind, by the pair's id */
   fill: { use: Use; pick: Pick; repeat: Repeat; counts: Record<string, number> }
-  /** How the cards lie, in CSS px: a `size` of their own, or null for as large as fits with this `ratio` of width to height; gaps and margin that are null suit the table. */
+  /** How the cards are laid out, in CSS px: a `size` of their own, or null for as large as fits with this `ratio` of width to height; gaps and margin that are null suit the table. */
   layout: {
     size: { width: number; height: number } | null
     ratio: number
@@ -132,13 +132,13 @@ export type Settings = {
     stars: Stars | null
   }
   /**
-   * Who sits at the table, in turn; with one name it is a game for one. `minds` goes along with the names: the id of the mind that plays a seat, null for a person; what it leaves
-   * out is a person's. After a match the same player goes again, or not. `offersRival`: who plays alone may choose a mind to play against.
+   * Who sits at the table, in turn; with one name it is a game for one. `minds` runs parallel to the names: the id of the mind that plays a seat, null for a person; missing
+   * entries are persons. After a match the same player goes again, or not. `offersRival`: whether somebody who plays alone may choose a mind to play against.
    */
   players: { names: string[]; minds: (string | null)[]; matchGoesAgain: boolean; offersRival: boolean }
-  /** what stands at the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the game's title */
+  /** the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the game's title */
   head: { figures: Figure[] | null; level: boolean; title: boolean }
-  /** `wait` in ms, from the last judgement to what comes then */
+  /** `wait` in ms, from the last judgement to what follows */
   finish: { wait: number; then: Then }
   look: {
     table: string
@@ -146,13 +146,13 @@ export type Settings = {
     dealIn: DealIn
     behind: Behind | null
     missMotion: MissMotion
-    /** of the motion of a miss, in percent of what is usual */
+    /** of the motion of a miss, in percent of the usual */
     missStrength: number
     celebration: Celebration
   }
-  /** `volume` in percent; then what is heard at each moment */
+  /** `volume` in percent; then the sound of each moment */
   sound: { on: boolean; family: Family; volume: number } & Record<Moment, Heard>
-  /** of the sound of each moment, in percent of the volume of all */
+  /** of the sound of each moment, in percent of the overall volume */
   volumes: Record<Moment, number>
 }
 
@@ -283,7 +283,7 @@ export const BOUNDS = {
   tint: [0, 100],
   players: [1, 4],
   chance: [0, 1],
-  /** cards that a mind remembers at most */
+  /** the most cards that a mind remembers */
   hold: [0, 400],
   glance: [0, 60_000],
   /** before a card is pressed */
@@ -294,7 +294,7 @@ export const BOUNDS = {
   inputs: [0, 100_000],
 } as const satisfies Record<string, readonly [number, number]>
 
-/** Longest texts, in characters. */
+/** The longest texts, in characters. */
 export const LENGTHS = {
   id: 64,
   title: 120,
@@ -306,20 +306,20 @@ export const LENGTHS = {
   player: 24,
 } as const
 
-/** Largest images and files, in bytes; an SVG in letters too. */
+/** The largest images and files, in bytes; for an SVG also in characters. */
 export const SIZES = {
   image: 8 * 2 ** 20,
   svg: 512 * 2 ** 10,
   sound: 2 ** 20,
   file: 64 * 2 ** 20,
 } as const
-/** How much of an own sound is heard, in ms. */
+/** How much of an own sound is played, in ms. */
 export const SOUND_LENGTH = 5000
 
-/** So many bytes in words: "64 MiB", "512 KiB". */
+/** A number of bytes in words: "64 MiB", "512 KiB". */
 export const sizeWords = (bytes: number): string =>
   bytes < 2 ** 20 ? `${bytes / 2 ** 10} KiB` : `${bytes / 2 ** 20} MiB`
-/** What is said of what has more bytes than it may. */
+/** What a message says of something with more bytes than allowed. */
 export const largerThan = (bytes: number): string => `larger than ${sizeWords(bytes)}`
 
 /**

@@ -1,7 +1,7 @@
 import { wcagContrast } from 'culori'
 import { CARD_RATIOS, type DealIn, type Flip, type Settings } from './settings.ts'
 
-/** What a theme says of the table and its cards; a level that takes one says it as its own. */
+/** What a theme sets for the table and its cards; a level that takes one sets it as its own. */
 export type Theme = {
   name: string
   look: Pick<Settings['look'], 'table' | 'flip' | 'dealIn'>
@@ -16,7 +16,7 @@ const theme = (
   dealIn: DealIn,
 ): Theme => ({ name, look: { table, flip, dealIn }, layout: { ratio: CARD_RATIOS[shape] } })
 
-/** Ready looks of our own, each dark enough for what is written on the table. */
+/** Ready looks of our own, each dark enough for text on the table. */
 export const THEMES: readonly Theme[] = [
   theme('Evening bench', '#383a63', 'portrait', 'turn', 'in-turn'),
   theme('Boiler room', '#5a2f24', 'portrait', 'tip', 'at-once'),
@@ -26,9 +26,9 @@ export const THEMES: readonly Theme[] = [
   theme('Mulberry felt', '#4d2748', 'portrait', 'turn', 'from-middle'),
 ]
 
-/** What is written on the table is in this colour; it wants so much contrast at least (WCAG 2, level AA). */
+/** The colour of text on the table; it needs at least this much contrast (WCAG 2, level AA). */
 const TABLE_INK = '#fffdf8'
 export const LEAST_CONTRAST = 4.5
 
-/** The contrast of writing on a table of this colour (#rrggbb), 1 to 21. The table is nowhere lighter than its colour. */
+/** The contrast of text on a table of this colour (#rrggbb), 1 to 21. No part of the table is lighter than its colour. */
 export const tableContrast = (table: string): number => wcagContrast(TABLE_INK, table)

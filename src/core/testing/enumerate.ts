@@ -47,7 +47,7 @@ function fills(size: number, needed: number, { pick, repeat }: Settings['fill'])
   return [Array.from({ length: size }, (_, i) => each + (i < extra ? 1 : 0))]
 }
 
-/** Whether the laid cards, the last of them newly, keep `apart`; a card without its twin yet is no matter. */
+/** Whether the laid cards, the last of them just added, keep `apart`; a card without its twin yet is no problem. */
 const keepsApart =
   (cells: readonly number[], columns: number, steps: number) =>
   (laid: readonly Card[]): boolean => {
@@ -60,7 +60,7 @@ const keepsApart =
     )
   }
 
-/** Whether every card has a twin of its own within so many steps. In: pairs that lie on the board once. */
+/** Whether every card has its own twin within this many steps. In: pairs that are on the board once. */
 const keepsClose =
   (cells: readonly number[], columns: number, steps: number) =>
   (laid: readonly Card[]): boolean =>

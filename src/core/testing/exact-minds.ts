@@ -1,7 +1,7 @@
 import type { Memory } from '../settings/mind.ts'
 
 /*
- * What a mind without blur and first look needs on a board of different pairs, exactly, by another way than games: every choice and every chance of each turn is written
+ * The turns that a mind without blur and first look needs on a board of different pairs, exactly and without playing games: every choice and every chance of each turn is written
  * out as a chain of states, and the expected number of turns is solved for. Written from docs/odds.md alone.
  */
 
@@ -103,7 +103,7 @@ export function exactTurns(pairs: number, memory: Memory): number {
     change = 0
     for (let i = states.length - 1; i >= 0; i--) {
       if (!states[i]!.left.length) continue
-      // what stays in the same state is taken out of the sum
+      // the chance of staying in the same state is taken out of the sum
       let [sum, stays] = [1, 0]
       for (const [next, chance] of ways[i]!)
         if (next === i) stays += chance

@@ -39,7 +39,7 @@ export function gameWith(own: Own = {}, pairs: Pair[] = pairsNamed(18)): Game {
 export const settingsWith = (own: Own): Settings =>
   resolveLevel({ house: DEFAULTS }, { id: 'x', name: 'X', ...own })
 
-/** The cells of a level that is known to be one that can be dealt. */
+/** The cells of a level that is known to be dealable. */
 export function cellsOf(settings: Settings, pairs: Pair[], seed = 'test'): Cells {
   const dealer = prepareDeal(pairs, settings)
   if (!dealer.ok) throw new Error(dealer.problem.message)
@@ -118,7 +118,7 @@ export const anyPairs: fc.Arbitrary<Pair[]> = fc
     return pairsNamed(count, (i) => flags[i]!)
   })
 
-/** Inputs as a restless player gives them: mostly presses, now and then a pause, a cell that is none, a double press. */
+/** Inputs of a restless player: mostly presses, now and then a pause, an invalid cell, a double press. */
 export const anyInputs: fc.Arbitrary<Input[]> = fc
   .array(
     fc.record({

@@ -1,4 +1,4 @@
-/** Images of any size that are no more than their headers. */
+/** Images of any size that are nothing but their headers. */
 
 const word = (n: number): number[] => [n & 255, (n >> 8) & 255]
 const letters = (text: string): number[] => Array.from(text, (letter) => letter.charCodeAt(0))
@@ -18,14 +18,14 @@ export const jpegOf = (width: number, height: number): Uint8Array =>
     ...[0xff, 0xd9],
   ])
 
-/** An extended WebP, whose header tells the canvas. */
+/** An extended WebP, whose header gives the canvas. */
 export const webpOf = (width: number, height: number): Uint8Array =>
   Uint8Array.from([
     ...[...letters('RIFF'), 22, 0, 0, 0, ...letters('WEBPVP8X'), 10, 0, 0, 0, 0, 0, 0, 0],
     ...[...word(width - 1), (width - 1) >> 16, ...word(height - 1), (height - 1) >> 16],
   ])
 
-/** A GIF with a screen and so many pictures on it, each of a size. */
+/** A GIF with a screen and some pictures on it, each of a size. */
 export const gifOf = (width: number, height: number, pictures: [number, number][]): Uint8Array =>
   Uint8Array.from([
     ...[...letters('GIF89a'), ...word(width), ...word(height), 0x80, 0, 0, 0, 0, 0, 255, 255, 255],

@@ -2,7 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import type { Event } from '../play/events.ts'
 import type { RoundResult } from '../play/result.ts'
 
-/** Games and records as they were written once, in each version of their formats, with what came of them then: tests/old-files. Those of version 3 knew nothing of sounds but on and off. */
+/** Games and records written in each earlier version of their formats, with their outcome then: tests/old-files. Those of version 3 knew sounds only as on and off. */
 
 const FOLDER = new URL('../../../tests/old-files/', import.meta.url)
 type Then = {

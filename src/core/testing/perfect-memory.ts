@@ -5,11 +5,11 @@ import { apply, isWaitingForButton, press } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 
 /*
- * Another way to play with a perfect memory, and with none, for tests to hold the minds against, and for benchmarks as the bare work. They drive the machine like anyone
- * else: they press, and read what lies face up. They leave each look time be and press at its end, so a game takes the time that its rules ask for.
+ * Another way to play with a perfect memory, and with none, for tests to compare the minds with, and for benchmarks as the bare work. They drive the machine like anyone
+ * else: they press, and read the cards that are face up. They wait for each look time and press at its end, so a game takes the time that its rules ask for.
  */
 
-/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. Nothing happens after the end. */
+/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. After the end it does nothing. */
 function flipNext(round: Round, cell: number): void {
   if (isOver(round)) return
   const { flips } = round
@@ -18,18 +18,18 @@ function flipNext(round: Round, cell: number): void {
     if (isWaitingForButton(round)) apply(round, { at: round.at, do: 'turn-back' })
     press(round, round.at, cell)
   }
-  // the press may have been used up by turning missed cards back
+  // the press may have been used up for turning missed cards back
   if (round.flips === flips && !isOver(round)) press(round, round.at, cell)
 }
 
 /**
  * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that, else flip
- * another unseen card; a match that comes to be known is taken next. In: a fresh round, and the cells of its cards in the order in which
- * unseen ones are flipped. That order must have been drawn at random, unless the board is shuffled, when any is as good.
+ * another unseen card; a match that becomes known is taken next. In: a fresh round, and the cells of its cards in the order in which
+ * unseen ones are flipped. That order must be random, unless the board is shuffled; then any will do.
  */
 export function playPerfectMemory(round: Round, order: readonly number[]): void {
   const { cells } = round
-  /** by face: 1 more than a cell that is known to show it, or 0 */
+  /** by face: 1 more than a cell known to show it, or 0 */
   const knownAt = round.seenFaces.slice()
   /** where pairs are repeated, the next such cell by cell; made when the first face is known twice */
   let nextKnown: number[] | null = null

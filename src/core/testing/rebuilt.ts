@@ -1,5 +1,5 @@
 /**
- * Deals made from the words of docs/shuffle.md alone, by nothing of the code that they describe. Slow and plain: it says the page again, step by step.
+ * Deals made from the words of docs/shuffle.md alone, sharing no code with what that page describes. Slow and plain: it follows the page step by step.
  */
 
 type Fill = { pick: 'first' | 'random'; repeat: 'never' | 'evenly' | 'at-random' }
@@ -320,7 +320,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
     : first.map(({ pair }) => ({ pair, side: 'a' as const, related: false }))
   let found = find(strict)
   if (!found && relatedCount > 0) {
-    // the fill of this very seed; that the others are found too is asked when a level is made ready
+    // the fill of this very seed; whether the others exist too is checked when a level is made ready
     const own = new Map<number, number>()
     for (const { pair } of cards) own.set(pair, (own.get(pair) ?? 0) + 1)
     const most = Math.max(...own.values())

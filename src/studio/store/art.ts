@@ -4,9 +4,9 @@ import type { Game } from '../../core/game/game.ts'
 import { ownFilesOf, withOwnFiles } from '../../core/game/own-files.ts'
 import { isTrusted, trust } from './sound-images.ts'
 
-/** An own image or sound as it is kept: once by its content, however many faces and games show it; `sound`: it was checked when it came in, by these bounds. */
+/** An own image or sound as it is stored: once by its content, however many faces and games show it; `sound`: it was checked when it came in, against these bounds. */
 export type StoredImage = { hash: string; src: string; sound?: number }
-/** Grows when images are checked by other bounds. */
+/** Raised when images are checked against other bounds. */
 const CHECKED_BY = 1
 
 const REFERENCE = 'art:'
@@ -20,7 +20,7 @@ function hashOf(src: string): string {
   return hash
 }
 
-/** A game whose own images and sounds are references, and what they refer to, each once. */
+/** A game whose own images and sounds are references, and the files they refer to, each once. */
 export function packed(game: Game): { game: Game; art: StoredImage[] } {
   const art = new Map<string, StoredImage>()
   const light = withOwnFiles(game, (src) => {
@@ -38,7 +38,7 @@ export const artOf = (light: Game): string[] => [
   ),
 ]
 
-/** Puts the images and sounds back into a packed game, in place. What is not in `art` stays a reference. */
+/** Puts the images and sounds back into a packed game, in place. References missing from `art` stay references. */
 export function unpack(light: Game, art: ReadonlyMap<string, string>): Game {
   for (const { src, put } of ownFilesOf(light)) {
     const known = src.startsWith(REFERENCE) ? art.get(src.slice(REFERENCE.length)) : undefined
@@ -49,7 +49,7 @@ export function unpack(light: Game, art: ReadonlyMap<string, string>): Game {
   return light
 }
 
-/** Takes what is said of a kept image for this visit. */
+/** Remembers for this visit what is known of a stored image. */
 export function rememberSound({ src, sound }: StoredImage): void {
   if (sound === CHECKED_BY) trust(src)
 }

@@ -17,11 +17,11 @@ import { useHistory } from './history.ts'
 import { useSaving } from './saving.ts'
 import { checkImages } from './sound-images.ts'
 
-/** The game on the bench: the document, with its history and its keeping. What is selected or open lives with the views. */
+/** The game on the bench: the document, with its history and its saving. What is selected or open belongs to the views. */
 export const useBench = defineStore('bench', () => {
   const key = ref('')
   const game = shallowRef<Game | null>(null)
-  /** the rung that is open: a level's id, or null for the house rules */
+  /** the open rung: a level's id, or null for the house rules */
   const rung = ref<string | null>(null)
   const history = useHistory(game)
   const saving = useSaving(
@@ -37,15 +37,15 @@ export const useBench = defineStore('bench', () => {
   const level = computed<Level | undefined>(() => game.value?.levels.find(({ id }) => id === rung.value))
   const settings = computed<Settings | null>(() => game.value && resolveLevel(game.value, level.value))
 
-  /** Games are frozen as a whole when they come: else the first edit would do it, and hold the page. */
+  /** Games are frozen as a whole when they are opened: otherwise the first edit would do it, and block the page. */
   function show(next: Game): void {
     game.value = freeze(next, true)
   }
 
-  /** Opens a kept game. Out: whether there is one under this key. */
+  /** Opens a stored game. Out: whether there is one under this key. */
   async function open(wanted: string): Promise<boolean> {
     await saving.flush()
-    // a link to a demo game may be the first that a browser opens here
+    // a link to a demo game may be the first page that a browser opens here
     await layDemos()
     const row = await oneGame(wanted)
     if (row) await checkImages(row.game)
@@ -59,7 +59,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   /**
-   * Changes the document. `label` says what undo would undo; edits with the same `about` in quick succession are one step, one with null is always its own.
+   * Changes the document. `label` names the edit for undo; edits with the same `about` in quick succession are one step, one with null is always its own.
    */
   function edit(label: string, recipe: (draft: Draft<Game>) => void, about: string | null = null): void {
     if (game.value) replace(produce(game.value, recipe), label, about)
@@ -83,7 +83,7 @@ export const useBench = defineStore('bench', () => {
 
   /**
    * Sets keys of a section where they belong: on the open level as its own, or in the house rules. Quick changes of the
-   * same key are one step to undo, but for `single` ones.
+   * same key are one undo step, except for `single` ones.
    */
   function set<S extends Section>(
     section: S,
@@ -97,7 +97,7 @@ export const useBench = defineStore('bench', () => {
     replace(next, label, step === 'single' ? null : about)
   }
 
-  /** Gives keys of the open level back to the house rules. */
+  /** Returns keys of the open level to the house rules. */
   function giveBack<S extends Section>(section: S, ...names: (keyof Settings[S])[]): void {
     if (level.value) replaceLevel(withoutOwn(level.value, section, ...names), 'follow the house rules again')
   }

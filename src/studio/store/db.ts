@@ -5,11 +5,11 @@ import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 
-/** The one way to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen; `removed`: since when it lies in the bin, in ms. */
+/** The only access to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen; `removed`: since when it has been in the bin, in ms. */
 export type Kept = { key: string; game: Game; rev: number; touched: number; removed?: number }
 /** The same as it is stored: the game's frame as text, with the hashes of its images. */
 type Row = Omit<Kept, 'game'> & { frame: string; art: string[] }
-/** A step of a game's history: what it does, and the changes that lead to it from the game that comes next, as text. `past`: it can be undone, else done again. */
+/** A step of a game's history: what it does, and the changes that lead to it from the next game, as text. `past`: it can be undone, else redone. */
 export type KeptStep = { id: number; label: string; at: number; text: string; past: boolean }
 type StepRow = KeptStep & { key: string }
 /** A part of a game, `at` counting from 0, as text. */
@@ -41,7 +41,7 @@ class Shelf extends Dexie {
         await change.table('games').put({ ...row, game })
       }
     })
-    // a save looks only whether the row it started from is still the newest
+    // a save only checks whether the row it started from is still the newest
     this.version(4)
       .stores({ games: 'key, [key+rev]' })
       .upgrade(async (change) => {
@@ -60,25 +60,25 @@ class Shelf extends Dexie {
       })
     // all pairs were one part
     this.version(6).upgrade((change) => writeAnew(change, (game) => game))
-    // the game format had its third version
+    // the game format reached version 3
     this.version(7).upgrade((change) =>
       writeAnew(change, (game) =>
         'layout' in game.house ? game : (migrateGame(game as unknown as Record<string, unknown>, 2) as Game),
       ),
     )
     this.version(8).stores({ steps: '[key+id]' })
-    // house rules came to say how loud each sound is, and before that what is heard
+    // house rules gained the loudness of each sound, and before that what is heard
     this.version(9).upgrade((change) =>
       writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
     )
-    // a seat came to be played by a mind
+    // seats gained minds
     this.version(10).upgrade((change) =>
       writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
     )
   }
 }
 
-/** Writes every game anew, as it is to be from now on. */
+/** Writes every game anew, in the current form. */
 async function writeAnew(change: Transaction, made: (game: Game) => Game): Promise<void> {
   const partTable = change.table<PartRow>('parts')
   for (const row of await change.table<Row>('games').toArray()) {
@@ -99,26 +99,26 @@ const allOf = (key: string): [[string, number], unknown[]] => [
 ]
 
 const db = new Shelf()
-/** Everything that belongs to a game is read and written in one go. */
+/** Everything that belongs to a game is read and written in one transaction. */
 const TABLES = [db.games, db.parts, db.art, db.steps]
 /** All stored steps of a game. */
 const stepsUnder = (key: string) => db.steps.where('[key+id]').between(...allOf(key))
 /** All parts of a game. */
 const partsUnder = (key: string) => db.parts.where('[key+at]').between(...allOf(key))
-/** The parts of a game as they are stored at this rev: of these, what did not change is not written again. */
+/** The parts of a game as they are stored at this rev: unchanged ones are not written again. */
 const stored = new Map<string, { rev: number; parts: Parts }>()
-/** The stored steps of a game as this tab wrote them last. */
+/** The stored steps of a game as this tab last wrote them. */
 const storedSteps = new Map<string, Map<number, string>>()
-/** How long parts are written out at a stretch before the page may breathe, in ms. */
+/** How long parts are written at a time before the page gets a break, in ms. */
 const STRETCH = 15
-/** What the browser said when it would not keep something; empty while all is well. */
+/** The browser's message when it refused to store something; empty while all is well. */
 export const storageProblem = ref('')
-/** Stands in where the browser keeps nothing at all; it lasts as long as this tab. */
+/** Replaces a storage that keeps nothing at all; it lasts as long as this tab. */
 const memory = new Map<string, Kept>()
 let refused = false
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lucky-twin')
-/** Who is told of games that another tab changed; what it did to one is written over whole at the next save here. */
+/** Who is notified of games that another tab changed; the next save here overwrites its version as a whole. */
 const tellers = new Set<(key: string) => void>([
   (key) => {
     stored.delete(key)
@@ -149,7 +149,7 @@ async function open(): Promise<boolean> {
   }
 }
 
-/** Rows with their parts and images in them again; `parts` in the order of their keys. */
+/** Rows with their parts and images put back; `parts` in the order of their keys. */
 async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
   const hashes = [...new Set(rows.flatMap((row) => row.art))]
   const art = new Map<string, string>()
@@ -166,10 +166,10 @@ async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
   })
 }
 
-/** A row as it will lie in the storage: what has to be written of it, and all parts it then has. */
+/** A row as it will be stored: what has to be written of it, and all its parts then. */
 type Written = { row: Row; texts: PartRow[]; art: StoredImage[]; parts: Parts }
 
-/** Writes a row out, without the parts that are `known` to be stored. Much of it takes several stretches, but for a page that is being left. */
+/** Prepares a row for writing, without the parts that are `known` to be stored. A lot of work is split over several frames, except on a page that is closing. */
 async function written(
   { key, rev, touched, removed, game }: Kept,
   known: Parts = new Map(),
@@ -198,9 +198,9 @@ async function written(
 }
 
 /**
- * Stores what was written out, with the steps of its history: others that were stored are forgotten. Within a transaction. Each answer of the storage has to wait until
- * the page has time for it, so all is looked up at once and written at once. A save gives the rev that must be there (`before`, 0 for none), or it throws Changed; its
- * transaction ends here, and needs the page no more. Out: the steps as they are then stored.
+ * Stores a prepared row, with the steps of its history: other stored steps are dropped. Within a transaction. Each answer of the storage has to wait until
+ * the page has time for it, so everything is looked up at once and written at once. A save gives the rev that must be there (`before`, 0 for none), or it throws Changed; its
+ * transaction ends here, and no longer needs the page. Out: the steps as they are then stored.
  */
 async function put(
   { row, texts, art, parts }: Written,
@@ -231,7 +231,7 @@ async function put(
   return now
 }
 
-/** Every game of this browser, those in the bin too. */
+/** Every game of this browser, including those in the bin. */
 export async function allGames(): Promise<Kept[]> {
   if (!(await open())) return [...memory.values()]
   return db.transaction('r', TABLES, async () => whole(await db.games.toArray(), await db.parts.toArray()))
@@ -242,7 +242,7 @@ export async function stepsOf(key: string): Promise<KeptStep[]> {
   return (await open()) ? stepsUnder(key).toArray() : []
 }
 
-/** A game on the shelf; one in the bin is as good as none. */
+/** A game on the shelf; one in the bin counts as missing. */
 export async function oneGame(key: string): Promise<Kept | undefined> {
   const row = await anyGame(key)
   return row?.removed ? undefined : row
@@ -258,7 +258,7 @@ async function anyGame(key: string): Promise<Kept | undefined> {
   return kept
 }
 
-/** Forgets images that no game shows any more. */
+/** Drops images that no game shows any more. */
 export async function sweepArt(): Promise<void> {
   if (!(await open())) return
   await db.transaction('rw', db.games, db.art, async () => {
@@ -269,7 +269,7 @@ export async function sweepArt(): Promise<void> {
 }
 
 /**
- * Keeps a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and done again from it: others that were stored are forgotten. Out: the new rev.
+ * Saves a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and redone from it: other stored steps are dropped. Out: the new rev.
  * Throws Changed if another tab has saved since, and whatever the browser throws when storage is full.
  */
 export async function keepGame(
@@ -292,7 +292,7 @@ export async function keepGame(
   return row.rev
 }
 
-/** Throws Changed where the row that is stored under a key is another than the one that was read. Within a transaction. */
+/** Throws Changed if the row stored under a key is not the one that was read. Within a transaction. */
 async function isNewest(key: string, before: number): Promise<void> {
   const there = before
     ? await db.games.where('[key+rev]').equals([key, before]).count()
@@ -300,7 +300,7 @@ async function isNewest(key: string, before: number): Promise<void> {
   if (Boolean(there) !== before > 0) throw new Changed()
 }
 
-/** Puts a row just as it is, in place of what is under its key; it has no history. */
+/** Stores a row just as it is, replacing what is under its key; it has no history. */
 export async function putBack(row: Kept): Promise<void> {
   if (await open()) {
     const made = await written(row)
@@ -310,7 +310,7 @@ export async function putBack(row: Kept): Promise<void> {
   channel?.postMessage(row.key)
 }
 
-/** Puts a game into the bin, since now, or back on the shelf (null). */
+/** Puts a game into the bin at a time, or back on the shelf (null). */
 export async function setRemoved(key: string, since: number | null): Promise<void> {
   if (await open())
     await db.transaction('rw', db.games, async () => {
@@ -329,7 +329,7 @@ export async function setRemoved(key: string, since: number | null): Promise<voi
   channel?.postMessage(key)
 }
 
-/** Forgets a game for good, with its history. */
+/** Deletes a game for good, with its history. */
 export async function dropGame(key: string): Promise<void> {
   if (await open())
     await db.transaction('rw', TABLES, async () => {

@@ -1,7 +1,7 @@
 import type { Game } from '../../core/game/game.ts'
 import { onceEver, type Kept } from './db.ts'
 
-/** Lays the games that every new shelf holds; once ever in a browser. */
+/** Puts the demo games on a new shelf; once ever in a browser. */
 export const layDemos = (): Promise<void> => onceEver('demo games', demoGames)
 
 /** The demo games as they are on a new shelf. */

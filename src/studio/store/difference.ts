@@ -1,18 +1,18 @@
 /**
- * What makes one document into another, as plain JSON: a document of a thousand pairs that differs in a name is told in a line. Parts that are the very same value
- * are not looked into, which is how edits leave all that they do not touch; so two documents of one history are compared in no time.
+ * The changes between two documents, as plain JSON: a document of a thousand pairs that differs in a name takes one line. Parts that are the same object
+ * are skipped, and edits reuse everything they do not touch; so two documents of one history are compared very fast.
  */
 export type Change =
   | { at: (string | number)[]; put: unknown }
   | { at: (string | number)[]; drop: true }
-  /** in a list: from this place so many are taken away, and these put in */
+  /** in a list: at this place, how many entries to remove, and which to insert */
   | { at: (string | number)[]; from: number; cut: number; put: unknown[] }
 
 type Loose = Record<string, unknown>
 const isObject = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
-/** What has to be changed in `one` for it to say what `other` says. */
+/** The changes that turn `one` into `other`. */
 export function difference(one: unknown, other: unknown): Change[] {
   const changes: Change[] = []
   compare(one, other, [], changes)
@@ -58,7 +58,7 @@ function compareLists(
   else changes.push({ at, from: start, cut, put })
 }
 
-/** A document with these changes; what they do not touch stays the same value. Throws where they are not changes of this document. */
+/** A document with these changes; everything else stays the same object. Throws if they are not changes of this document. */
 export function withChanges<T>(document: T, changes: readonly Change[]): T {
   return changes.reduce<unknown>((now, change) => changedAt(now, change.at, 0, change), document) as T
 }

@@ -5,17 +5,17 @@ import { BOUNDS } from '../../core/settings/settings.ts'
 import { slicesOf } from './same.ts'
 
 /**
- * A game is stored in parts, so that of a large one that is saved after every edit only what was changed is written out and stored anew: every hundred of its
- * pairs are one part and every level is one; what is left is the frame. Parts never change: what is another part is another value.
+ * A game is stored in parts, so that a large one that is saved after every edit writes only what changed: every hundred of its
+ * pairs are one part and every level is one; the rest is the frame. Parts never change: a changed part is a new value.
  */
 type Part = readonly Pair[] | Level
-/** The parts of a game by where they are stored: its pairs from 0, its levels from `LEVELS_AT`. */
+/** The parts of a game by their keys in the storage: its pairs from 0, its levels from `LEVELS_AT`. */
 export type Parts = ReadonlyMap<number, Part>
 
 const PAIRS_IN_PART = 100
 const LEVELS_AT = BOUNDS.pairs[1] / PAIRS_IN_PART
 
-/** The parts of a game, in their order. `before`: those of the game as it was; a part that says the same stays the same value. */
+/** The parts of a game, in order. `before`: those of the game as it was; a part with the same content stays the same value. */
 export function partsOf(game: Game, before: Parts = new Map()): Parts {
   const known = [...before.values()].filter((part): part is readonly Pair[] => Array.isArray(part))
   const slices = slicesOf(game.deck.pairs, PAIRS_IN_PART, known)
@@ -25,7 +25,7 @@ export function partsOf(game: Game, before: Parts = new Map()): Parts {
   ])
 }
 
-/** A value as JSON of ASCII letters alone: to the browser such text is half as long. */
+/** A value as JSON of ASCII characters alone: such text takes the browser half the space. */
 export const plainJson = (value: unknown): string =>
   JSON.stringify(value).replaceAll(
     /[^\0-\x7f]/g,

@@ -5,16 +5,16 @@ import type { KeptStep } from './db.ts'
 import { difference, withChanges, type Change } from './difference.ts'
 import { plainJson } from './game-parts.ts'
 
-/** How long edits of the same thing count as one step to undo, in ms. */
+/** How long edits of the same thing count as one undo step, in ms. */
 const SAME_STEP = 1200
 const STEPS_KEPT = 200
-/** Of these so many are stored, of those that can be undone and of those that can be done again, and so many letters in all. */
+/** How many steps are stored, each of those to undo and of those to redo, and how many characters in all. */
 const STEPS_STORED = 50
 const LETTERS_STORED = 20 * 2 ** 20
 
 /**
- * A step that can be undone or done again: what it does, and the game it leads to. A step that comes from the storage has only the changes that lead
- * there (`text`) from the game after it; the other way round, changes are written out when the step is stored.
+ * A step to undo or redo: what it does, and the game it leads to. A step from the storage has only the changes that lead
+ * there (`text`) from the game after it; when a step is stored, these changes are worked out.
  */
 export type Step = {
   id: number
@@ -25,7 +25,7 @@ export type Step = {
   text: string | null
 }
 
-/** What can be undone of the document on the bench, and done again. */
+/** What can be undone and redone of the document on the bench. */
 export function useHistory(game: ShallowRef<Game | null>) {
   const past = shallowRef<Step[]>([])
   const future = shallowRef<Step[]>([])
@@ -50,13 +50,13 @@ export function useHistory(game: ShallowRef<Game | null>) {
     future.value = []
   }
 
-  /** Takes the last step of one list to the other. Out: whether there was one that leads somewhere. */
+  /** Moves the last step of one list to the other. Out: whether there was one that leads somewhere. */
   function step(from: typeof past, to: typeof past): boolean {
     const last = from.value.at(-1)
     if (!last || !game.value) return false
     const next = gameOf(last, game.value)
     if (!next) {
-      // what lies below leads nowhere either
+      // the steps below lead nowhere either
       from.value = []
       return false
     }
@@ -68,14 +68,14 @@ export function useHistory(game: ShallowRef<Game | null>) {
   const undo = (): boolean => step(past, future)
   const redo = (): boolean => step(future, past)
 
-  /** The steps to be stored with this game, the newest first of each list; they share one bound of letters. */
+  /** The steps to store with this game, the newest first of each list; they share one limit of characters. */
   function toStore(now: Game): KeptStep[] {
     let letters = 0
     const kept = (list: readonly Step[], isPast: boolean): KeptStep[] => {
       const rows: KeptStep[] = []
       let after: Game | null = now
       for (const one of list.slice(-STEPS_STORED).reverse()) {
-        // only a step that was taken in this visit has no text yet, and then the game after it is known
+        // only a step made in this visit has no text yet, and then the game after it is known
         one.text ??= plainJson(difference(after, one.game))
         after = one.game
         letters += one.text.length
@@ -88,7 +88,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
     return [...kept(past.value, true), ...kept(future.value, false)]
   }
 
-  /** Takes up the steps that were stored, in any order. */
+  /** Takes over the stored steps, in any order. */
   function takeUp(rows: readonly KeptStep[]): void {
     const steps = (isPast: boolean): Step[] =>
       rows
@@ -103,7 +103,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
   return { past, future, forget, remember, undo, redo, toStore, takeUp }
 }
 
-/** The game that a step leads to from the one on the bench; null where what was stored does not fit it. */
+/** The game that a step leads to from the one on the bench; null if the stored changes do not fit it. */
 function gameOf({ game, text }: Step, now: Game): Game | null {
   if (game) return game
   try {

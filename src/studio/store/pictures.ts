@@ -1,12 +1,12 @@
 import { pictureWords } from '../../core/deck/picture-words.ts'
 
-/** The picture library as the studio has it: files beside the app, fetched when they are asked for. */
+/** The picture library as the studio has it: files beside the app, loaded on demand. */
 
 export const pictureUrl = (name: string): string => `/pictures/${encodeURIComponent(name)}.svg`
 
 /**
- * The same in few px, for where pictures are small and many: to the browser an SVG is a whole document, and hundreds of them hold
- * the page up.
+ * The same at low resolution, for places with many small pictures: for the browser an SVG is a whole document, and hundreds of them
+ * block the page.
  */
 export const smallPictureUrl = (name: string): string => `/pictures/small/${encodeURIComponent(name)}.webp`
 
@@ -14,7 +14,7 @@ export const smallPictureUrl = (name: string): string => `/pictures/small/${enco
 export async function pictureText(name: string): Promise<string | null> {
   const answer = await fetch(pictureUrl(name))
   if (answer.status === 404) return null
-  if (!answer.ok) throw new Error(`the picture "${name}" could not be fetched (${answer.status})`)
+  if (!answer.ok) throw new Error(`the picture "${name}" could not be loaded (${answer.status})`)
   return answer.text()
 }
 
@@ -22,7 +22,7 @@ export type Picture = { name: string; words: string; kind: string }
 
 let index: Promise<Picture[]> | null = null
 
-/** Names and kinds of all pictures, fetched once. */
+/** Names and kinds of all pictures, loaded once. */
 export function pictureIndex(): Promise<Picture[]> {
   index ??= fetch('/pictures/index.json')
     .then((answer) => answer.json() as Promise<[string, string][]>)
@@ -35,7 +35,7 @@ export function pictureIndex(): Promise<Picture[]> {
 }
 
 /**
- * The pictures that every word of a query fits, best first: a word that is named whole, then one that begins so, then any part of
+ * The pictures that match every word of a query, best first: a whole word of the name, then the start of one, then any part of
  * a name, then its kind. An empty query gives all, in order.
  */
 export function searchPictures(pictures: readonly Picture[], query: string): Picture[] {

@@ -2,10 +2,10 @@ import { ref, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { Changed, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 
-/** How long edits are gathered before they are saved, in ms, from the first that is not: hands that never rest do not put it off. */
+/** How long edits are collected before they are saved, in ms, from the first unsaved one: constant editing does not postpone it. */
 const SAVE_AFTER = 40
 
-/** Keeps the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved; `steps` gives what can be undone and done again from a game. */
+/** Saves the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved; `steps` gives the undo and redo steps of a game. */
 export function useSaving(
   key: Ref<string>,
   game: ShallowRef<Game | null>,
@@ -19,14 +19,14 @@ export function useSaving(
   let timer = 0
   let saving: Promise<void> | null = null
 
-  /** The document is what lies in the storage at this rev. */
+  /** The document is what is stored at this rev. */
   function begin(at: number): void {
     rev = at
     dirty = false
     state.value = 'saved'
   }
 
-  /** The document was edited: it is kept soon. */
+  /** The document was edited: it will be saved soon. */
   function changed(): void {
     dirty = true
     if (state.value === 'clash') return
@@ -34,7 +34,7 @@ export function useSaving(
     timer ||= window.setTimeout(() => void flush(), SAVE_AFTER)
   }
 
-  /** Keeps what is not kept yet, now. */
+  /** Saves what is not saved yet, now. */
   async function flush(): Promise<void> {
     clearTimeout(timer)
     timer = 0
@@ -56,7 +56,7 @@ export function useSaving(
     }
   }
 
-  /** After a clash: takes what the other tab saved; this tab's own stays one undo away. */
+  /** After a clash: takes what the other tab saved; this tab's own version is one undo away. */
   async function takeTheirs(): Promise<void> {
     const row = await oneGame(key.value)
     if (!row || !game.value) return

@@ -11,7 +11,7 @@ import { demoGames, layDemos } from './demo-games.ts'
 export const DAYS_IN_BIN = 30
 const DAY = 24 * 60 * 60 * 1000
 
-/** The games on the shelf, the last touched first, and those in the bin, the last removed first. */
+/** The games on the shelf, the last edited first, and those in the bin, the last removed first. */
 export const useShelf = defineStore('shelf', () => {
   const rows = shallowRef<Kept[]>([])
   const ready = ref(false)
@@ -32,7 +32,7 @@ export const useShelf = defineStore('shelf', () => {
     ready.value = true
   }
 
-  /** A key that no game of this browser has, like the one that is wanted. */
+  /** A key that no game of this browser has, as close as possible to the wanted one. */
   const freeKey = async (wanted: string): Promise<string> =>
     newId(
       wanted,
@@ -40,7 +40,7 @@ export const useShelf = defineStore('shelf', () => {
       'game',
     )
 
-  /** Puts a game on the shelf under a key of its own. Out: the key. */
+  /** Puts a game on the shelf under a new key. Out: the key. */
   async function add(game: Game): Promise<string> {
     const key = await freeKey(game.id)
     await keepGame(key, game, 0)
@@ -77,13 +77,13 @@ export const useShelf = defineStore('shelf', () => {
     await setRemoved(key, null)
     await load()
   }
-  /** Forgets games of the bin for good. */
+  /** Deletes games in the bin for good. */
   async function forget(all: readonly Kept[]): Promise<void> {
     for (const { key } of all) await dropGame(key)
     await load()
   }
 
-  /** Puts the demo games back that are not on the shelf. Out: how many those were. */
+  /** Puts back the demo games that are not on the shelf. Out: how many there were. */
   async function putDemosBack(): Promise<number> {
     const all = await allGames()
     let put = 0

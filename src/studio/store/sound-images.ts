@@ -5,14 +5,14 @@ import { imagesOf } from '../../core/game/own-files.ts'
 import type { Behind } from '../../core/settings/settings.ts'
 
 /**
- * Which own images may be drawn. Files are checked as they are opened; what was kept before there were bounds is checked before it is drawn for the first time. One
- * that could not be drawn, or took too long, is not tried again in this visit: a sign with its name stands in for it.
+ * Which own images may be drawn. Files are checked as they are opened; games stored before there were bounds are checked before their images are first drawn. One
+ * that could not be drawn, or took too long, is not tried again in this visit: a placeholder with its name replaces it.
  */
 const sound = new Map<string, boolean>()
-/** Grows with every image of which it turns out whether it can be drawn, so that what shows it can follow. */
+/** Grows with every image whose check is done, so that views can follow. */
 export const soundness = shallowRef(0)
 
-/** Whether an image may be drawn, as far as that is known; what is not known yet is checked, and not drawn until then. */
+/** Whether an image may be drawn, as far as that is known; an unknown one is checked, and not drawn until then. */
 export function mayDraw(src: string): boolean {
   const known = sound.get(src)
   if (known === undefined) void check([src])
@@ -20,10 +20,10 @@ export function mayDraw(src: string): boolean {
 }
 
 const STRETCH = 20
-/** by image: the work that checks it now */
+/** by image: its running check */
 const checking = new Map<string, Promise<void>>()
 
-/** Checks images, and waits for those that are being checked already. */
+/** Checks images, and waits for those that are already being checked. */
 async function check(all: readonly string[]): Promise<void> {
   const fresh = all.filter((src) => !sound.has(src) && !checking.has(src))
   if (fresh.length) {
@@ -33,7 +33,7 @@ async function check(all: readonly string[]): Promise<void> {
   await Promise.all(all.map((src) => checking.get(src)))
 }
 
-/** Checks images of which nothing is known yet; what checks them is fetched only now. */
+/** Checks images of which nothing is known yet; the checking code is loaded only now. */
 async function checkFresh(fresh: readonly string[]): Promise<void> {
   const { checkImageUrl } = await import('../../core/files/image.ts')
   let began = performance.now()
@@ -54,7 +54,7 @@ export const checkImages = (game: Game): Promise<void> => check(imagesOf(game).m
 export function trust(src: string): void {
   if (!sound.has(src)) sound.set(src, true)
 }
-/** Whether an image is known to be sound, without looking at it. */
+/** Whether an image is known to be sound, without checking it. */
 export const isTrusted = (src: string): boolean => sound.get(src) === true
 
 export function giveUp(src: string): void {
@@ -63,7 +63,7 @@ export function giveUp(src: string): void {
   soundness.value++
 }
 
-/** What stands in for an image that is not drawn. */
+/** The placeholder for an image that is not drawn. */
 const signFor = ({ alt, ink, paper }: Pick<Face, 'alt' | 'ink' | 'paper'>, name: string): Face => ({
   kind: 'text',
   text: (name || alt || 'image').slice(0, 60),
@@ -76,7 +76,7 @@ const signFor = ({ alt, ink, paper }: Pick<Face, 'alt' | 'ink' | 'paper'>, name:
 export const drawnFace = (face: Face, name = ''): Face =>
   face.kind === 'image' && !mayDraw(face.src) ? signFor(face, name) : face
 
-/** A back as it is drawn: without an image, its pattern is left. */
+/** A back as it is drawn: without an image, only its pattern. */
 export function drawnBack(back: Back): Back {
   const { image, emblem, ...pattern } = back
   const withImage = image !== undefined && mayDraw(image)
@@ -88,7 +88,7 @@ export function drawnBack(back: Back): Back {
 const drawnBehind = (behind: Behind | null | undefined): Behind | null | undefined =>
   behind?.kind === 'image' && !mayDraw(behind.src) ? null : behind
 
-/** A game as it is put on a table here; the same game where all its images may be drawn. */
+/** A game as it is put on a table here; the same game if all its images may be drawn. */
 export function drawnGame(game: Game): Game {
   let changed = false
   const note = <T>(before: T, after: T): T => {

@@ -4,10 +4,10 @@ import type { Chip } from '../../core/play/tape.ts'
 import type { Played } from '../../core/play/record.ts'
 import { useBench } from './bench.ts'
 
-/** A game on tape: what was played, its turns, and a name to find it by; `by`: the name of the mind that was watched, '' for you. */
+/** A game on tape: what was played, its turns, and a name; `by`: the name of the watched mind, '' for you. */
 export type Tape = Played & { until: number; name: string; by: string; chips: Chip[] }
 
-/** What was played of the game on the bench, as long as it lies there: tapes, the last first, and how many were begun. */
+/** The games played of the document on the bench, for as long as it is open: tapes, the last first, and how many were started. */
 export const useTapeStore = defineStore('tapes', () => {
   const bench = useBench()
   const kept = shallowRef<readonly Tape[]>([])

@@ -8,19 +8,19 @@ export const LENSES = ['faces', 'backs', 'threads', 'steps', 'measures'] as cons
 export type Lens = (typeof LENSES)[number]
 export type FrameChoice = 'free' | FrameName | 'own'
 
-/** What is looked at, not what is edited: it is not saved and not undone. */
+/** What is viewed, not what is edited: it is not saved and not undone. */
 export const useView = defineStore('view', () => {
-  /** the seed of the deal that is seen in Deal */
+  /** the seed of the deal shown in Deal */
   const seed = ref('')
-  /** the seed that Play is asked to deal when it opens, '' for none */
+  /** the seed that Play deals when it opens, '' for none */
   const playSeed = ref('')
-  /** the id of the mind whose play is watched when Play opens, '' for none */
+  /** the id of the mind to watch when Play opens, '' for none */
   const playedBy = ref('')
   const lens = ref<Lens>('faces')
   const frameChoice = ref<FrameChoice>('free')
   const ownFrame = ref({ width: 412, height: 915 })
   const safe = ref(0)
-  /** the screen by which the board is judged; null where the board just fills the table */
+  /** the screen on which the board is checked; null if the board just fills the table */
   const frame = computed<Frame | null>(() => {
     if (frameChoice.value === 'free') return null
     const { width, height } = frameChoice.value === 'own' ? ownFrame.value : FRAMES[frameChoice.value]

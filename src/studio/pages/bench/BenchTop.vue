@@ -10,7 +10,7 @@ import { useBench } from '../../store/bench.ts'
 import TextField from '../../parts/settings/TextField.vue'
 import SaveState from './SaveState.vue'
 
-/** The upper edge of the bench: the game's title, the stations, and whether all is kept. */
+/** The top of the bench: the game's title, the stations, and whether everything is saved. */
 defineProps<{ station: Station; to: (station: Station) => RouteLocationRaw }>()
 const emit = defineEmits<{ keys: [] }>()
 const bench = useBench()

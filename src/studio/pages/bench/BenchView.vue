@@ -15,13 +15,13 @@ const route = useRoute()
 const router = useRouter()
 const found = ref<boolean | null>(null)
 const keysOpen = ref(false)
-/** Shown by itself once, on a screen that has room for it; later it is behind the question mark. */
+/** Opens by itself once, on a screen large enough; later from the question mark. */
 const walked = useLocalStorage('lucky-twin.walked', false)
 const isWide = useMediaQuery('(min-width: 761px)')
 const walking = ref(false)
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 
-/** A station that is long in coming shows that it is on its way. */
+/** A station that takes long to load shows a sign of it. */
 const loaded = (loader: () => Promise<Component>): Component =>
   defineAsyncComponent({ loader, loadingComponent: StationSkeleton, delay: 200 })
 const LOADERS: Record<Station, () => Promise<Component>> = {
@@ -34,11 +34,11 @@ const LOADERS: Record<Station, () => Promise<Component>> = {
 }
 const VIEWS = Object.fromEntries(STATIONS.map((name) => [name, loaded(LOADERS[name])]))
 const station = computed(() => route.params.station as Station)
-// it comes while the game is read
+// its script loads while the game is read
 void LOADERS[station.value]().catch(() => undefined)
 const withLadder = computed(() => station.value !== 'deck' && station.value !== 'ship')
 
-/** A station keeps the rung. */
+/** Going to another station keeps the rung. */
 const to = (name: Station) => {
   const level = bench.rung
   return {
@@ -66,7 +66,7 @@ watch(
   (title) => (document.title = title ? `${title} · Lucky Twin` : 'Lucky Twin'),
 )
 
-/** The rung of the address, if the game has it; without one the house rules. A level that is not there gives way to the first, which the address then names. */
+/** The rung of the address, if the game has it; without one the house rules. For an unknown level the first one opens, and the address follows. */
 function followRoute(): void {
   if (!bench.game || !station.value) return
   const asked = String(route.params.level ?? '')

@@ -5,14 +5,14 @@ import { downloadGame } from '../../parts/look/download.ts'
 import { useBench } from '../../store/bench.ts'
 import { useShelf } from '../../store/shelf.ts'
 
-/** Whether the game is kept, and the ways out where it is not. */
+/** Whether the game is saved, and what to do if it is not. */
 const bench = useBench()
 const shelf = useShelf()
 const router = useRouter()
 
 async function keepAsCopy(): Promise<void> {
   const mine = bench.game!
-  // the copy is safe before anything else is let go
+  // the copy is saved before anything else is discarded
   const id = await shelf.add({ ...mine, title: `${mine.title} copy` })
   await bench.takeTheirs()
   await router.push({ name: 'bench', params: { id, station: 'deck' } })
@@ -24,7 +24,7 @@ async function keepAsCopy(): Promise<void> {
   <span v-else-if="bench.state === 'saving'" class="saving" role="status">saving…</span>
   <div v-else-if="bench.state === 'failed'" class="banner" role="alert">
     <p>
-      <strong>This browser did not keep the last changes</strong> ({{ bench.failure }}). They are safe while
+      <strong>This browser did not save the last changes</strong> ({{ bench.failure }}). They are safe while
       this tab is open.
     </p>
     <ElButton class="btn" @click="downloadGame(bench.game!)">Save to a file</ElButton>
@@ -32,7 +32,7 @@ async function keepAsCopy(): Promise<void> {
   </div>
   <div v-else class="banner" role="alert">
     <p><strong>Another tab has changed this game.</strong> Nothing is overwritten until you choose.</p>
-    <ElButton class="btn" @click="bench.takeTheirs()">Take the other tab's</ElButton>
+    <ElButton class="btn" @click="bench.takeTheirs()">Use the other tab's version</ElButton>
     <ElButton class="btn" @click="keepAsCopy">Keep mine as a copy</ElButton>
     <ElButton class="btn" @click="bench.keepMine()">Replace it with mine</ElButton>
   </div>

@@ -8,7 +8,7 @@ import { SETTING_WORDS, valueWords } from '../../parts/settings/setting-words.ts
 import { useBench } from '../../store/bench.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 
-/** Two levels side by side, only what differs; the rules of the one can be given to the other, or to all. */
+/** Two levels side by side, only their differences; the rules of one can be copied to the other, or to all. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const done = useDone()

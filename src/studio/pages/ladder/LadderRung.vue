@@ -24,7 +24,7 @@ const bench = useBench()
 const checks = useFindings()
 const route = useRoute()
 const naming = ref(false)
-/** the name as it is being typed; findings that come in meanwhile leave it alone */
+/** the name while it is being typed; new findings leave it alone */
 const typed = ref('')
 const field = ref<InstanceType<typeof ElInput>>()
 
@@ -141,7 +141,7 @@ function rename(): void {
   border: 1px solid transparent;
   border-radius: var(--round-card);
 }
-/* of a hundred levels only those in sight are laid out */
+/* of a hundred levels only the visible ones are laid out */
 .rung:not(.open) {
   content-visibility: auto;
   contain-intrinsic-height: auto 130px;

@@ -38,7 +38,7 @@ function add(): void {
 }
 const making = ref(false)
 const comparing = ref(false)
-// loaded when they are asked for
+// loaded on demand
 const MakeLadder = defineAsyncComponent(() => import('./MakeLadder.vue'))
 const CompareLevels = defineAsyncComponent(() => import('./CompareLevels.vue'))
 const wasMaking = everTrue(making)

@@ -18,7 +18,7 @@ import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-w
 import { useBench } from '../../store/bench.ts'
 import { useSolvedLimits } from './useSolvedLimits.ts'
 
-/** Levels between an easiest and a hardest board, seen before they are taken. */
+/** Levels between an easiest and a hardest board, with a preview. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ add: [levels: Level[], instead: boolean] }>()
 const bench = useBench()
@@ -45,7 +45,7 @@ const deck = computed(() => bench.game?.deck.pairs ?? [])
 const NAMES = ['The easiest', 'The hardest'] as const
 
 const odd = computed(() => ends.map(({ rows, columns }) => (rows * columns) % 2 === 1))
-/** The levels as they would go on after those that are there, or `instead` of them. */
+/** The new levels, to follow those that are there, or `instead` of them. */
 function made(instead: boolean): Level[] {
   if (odd.value.includes(true)) return []
   const there = instead ? [] : (bench.game?.levels ?? [])
@@ -74,7 +74,7 @@ const levels = computed(() => limited(bareLevels.value))
 function limitWords({ clock, limits: own }: Level, i: number): string {
   const one = solved.value[i]
   if (limits.value !== 'wins') return clock?.limit ? writeNumber(clock.limit, 'clock') : ''
-  if (!one?.ok) return one ? 'no value does it' : working.value ? '…' : ''
+  if (!one?.ok) return one ? 'no value works' : working.value ? '…' : ''
   const value = by.value === 'clock' ? clock!.limit! : own![by.value as 'lives' | 'turns']!
   return leverWords(by.value, value)
 }
@@ -84,7 +84,7 @@ function winWords(i: number): string {
 }
 const firstOf = ({ fill }: Level): number =>
   fill?.use && typeof fill.use === 'object' && 'to' in fill.use ? fill.use.to : 0
-/** What would stop one of them, so that it is known before. */
+/** What would stop one of them, shown before they are made. */
 const stops = computed(() => {
   if (!open.value || !bench.game) return []
   const game = { ...bench.game, levels: levels.value }
@@ -151,7 +151,7 @@ function take(instead: boolean): void {
       From <NumberWord v-model="band[0]" label="Wins of 100, the easiest" :bounds="[1, 99]" /> of 100 on the
       first level to <NumberWord v-model="band[1]" label="Wins of 100, the hardest" :bounds="[1, 99]" /> on
       the last, of players like <ChoiceWord v-model="who" label="Mind" :choices="WHO" />, by the
-      <ChoiceWord v-model="by" label="Rule that is solved for" :choices="BY" />.
+      <ChoiceWord v-model="by" label="Rule to solve for" :choices="BY" />.
       <span v-if="working" class="soft" role="status"
         >Solving each level … {{ Math.round(done * 100) }} %</span
       >

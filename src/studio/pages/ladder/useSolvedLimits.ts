@@ -12,13 +12,13 @@ import { startJob } from '../../workers/jobs/job.ts'
 import type { OddsInput } from '../../workers/jobs/odds.worker.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 
-/** How long another word is waited out before levels are solved anew, in ms. */
+/** How long to wait for another change before levels are solved anew, in ms. */
 const PAUSE = 300
 
-/** What limits new levels shall have: so many wins of a mind from the first to the last (0 to 1), by this rule. */
+/** The wanted limits of new levels: this share of wins of a mind on the first and on the last (0 to 1), by this rule. */
 export type Wins = { mind: Mind; band: readonly [number, number]; by: Lever }
 
-/** The limits of levels that are about to be made, solved in a worker; `wins` gives null while they are not wanted. */
+/** The limits of levels about to be made, solved in a worker; `wins` gives null while none are wanted. */
 export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins | null) {
   const bench = useBench()
   const solved = shallowRef<readonly (Solved | null)[]>([])
@@ -52,7 +52,7 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins
       working.value = false
     },
   })
-  /** The levels with their solved limits; one for which there is no value stays without. */
+  /** The levels with their solved limits; a level without a solution has none. */
   const limited = (bare: readonly Level[]): Level[] =>
     bare.map((level, i) => {
       const [of, one] = [wins(), solved.value[i]]

@@ -6,10 +6,10 @@ import ModalDialog from '../../parts/look/ModalDialog.vue'
 import type { Kept } from '../../store/db.ts'
 import { DAYS_IN_BIN, useShelf } from '../../store/shelf.ts'
 
-/** Games that were removed: taken back, or deleted for good, which is asked about first. */
+/** Removed games: restored, or deleted for good, which asks first. */
 const open = defineModel<boolean>({ required: true })
 const shelf = useShelf()
-/** what is about to be deleted for good */
+/** the game about to be deleted for good */
 const asked = ref<readonly Kept[]>([])
 
 const DAY = 24 * 60 * 60 * 1000
@@ -33,8 +33,8 @@ async function forget(): Promise<void> {
       <li v-for="box in shelf.bin" :key="box.key">
         <strong>{{ box.game.title }}</strong>
         <span class="soft">{{ daysLeft(box) }}</span>
-        <ElButton class="btn" :aria-label="`Take back ${box.game.title}`" @click="shelf.takeBack(box)">
-          Take back
+        <ElButton class="btn" :aria-label="`Restore ${box.game.title}`" @click="shelf.takeBack(box)">
+          Restore
         </ElButton>
         <ElButton
           class="icon-btn"

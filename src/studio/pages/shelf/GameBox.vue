@@ -21,7 +21,7 @@ defineEmits<{ duplicate: []; remove: [] }>()
 const MOST_BOARDS = 6
 const game = computed(() => props.box.game)
 const boards = computed(() => game.value.levels.map((level) => resolveLevel(game.value, level).board))
-/** Three faces for the fan; of related pairs both sides come up. */
+/** Three faces for the fan; both sides of related pairs are shown. */
 const fan = computed(() => {
   const { pairs } = game.value.deck
   return [pairs[0], pairs[3] ?? pairs[1], pairs[4] ?? pairs[2]].flatMap((pair, i) =>
@@ -32,7 +32,7 @@ const { safe, draw } = useCarefulFan(
   () => props.box,
   () => fan.value.map(({ face }) => face),
 )
-/** What is on the cards of the fan: signs with their names where drawing them stopped the browser before. */
+/** The cards of the fan: placeholders with their names if drawing them stopped the browser before. */
 const shown = computed(() =>
   safe.value
     ? fan.value.map(({ face, name }) => ({

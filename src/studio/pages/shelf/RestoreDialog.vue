@@ -8,7 +8,7 @@ import { difference } from '../../store/difference.ts'
 import { useShelf } from '../../store/shelf.ts'
 import { takeSettings, type Backup } from './backups.ts'
 
-/** What a backup would add or replace, to be seen and chosen before anything is done. */
+/** What a backup would add or replace, to check and choose before anything is done. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ backup: Backup }>()
 const emit = defineEmits<{ done: [count: number] }>()
@@ -90,7 +90,7 @@ async function restore(): Promise<void> {
         <ChoiceWord
           v-if="row.state !== 'broken'"
           v-model="chosen[row.at]!"
-          :label="`What becomes of ${row.name}`"
+          :label="`What happens to ${row.name}`"
           :choices="WAYS[row.state]"
         />
         <span v-else class="bad">cannot be read</span>

@@ -9,14 +9,14 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useShelf } from '../../store/shelf.ts'
 import { packShelf, unpackShelf, type Backup } from './backups.ts'
 
-/** What is done with the shelf as a whole: backed up, restored, its bin, its demo games. */
+/** Actions for the whole shelf: backup, restore, bin, demo games. */
 const shelf = useShelf()
 const { say } = useToasts()
 const picker = ref<InstanceType<typeof FilePicker>>()
 const binOpen = ref(false)
 const backup = shallowRef<Backup | null>(null)
 const restoring = ref(false)
-// fetched when they are asked for
+// loaded on demand
 const BinDialog = defineAsyncComponent(() => import('./BinDialog.vue'))
 const RestoreDialog = defineAsyncComponent(() => import('./RestoreDialog.vue'))
 const wasBin = everTrue(binOpen)

@@ -55,7 +55,7 @@ async function put(game: Game, add = shelf.add): Promise<string | null> {
   }
 }
 
-/** Words for a game of their own: typed, or from this list. */
+/** The dialog of words for a new game: typed, or from this list. */
 const { waiting, list, writing, write, title } = useWordLists()
 const WordsDialog = defineAsyncComponent(() => import('../../stations/deck/WordsDialog.vue'))
 const wasWriting = everTrue(writing)
@@ -212,7 +212,7 @@ h1 {
   gap: 24px;
   margin-top: 24px;
 }
-/* beside the new game: at the foot of the page its words would lie under the messages */
+/* beside the new game: at the foot of the page the messages would cover it */
 .none {
   grid-column: 2 / -1;
 }

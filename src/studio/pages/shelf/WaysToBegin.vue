@@ -4,7 +4,7 @@ import { BEGINNINGS } from '../../../core/game/beginnings.ts'
 import type { Game } from '../../../core/game/game.ts'
 import SmallTable from './SmallTable.vue'
 
-/** Whole games to begin with, each as the table it makes; one press puts it on the shelf and opens it for play. */
+/** Whole games to start from, each shown as its table; one press puts it on the shelf and opens it for play. */
 defineEmits<{ make: [game: Game] }>()
 const ways = BEGINNINGS.map((way) => ({ ...way, game: way.make() }))
 </script>

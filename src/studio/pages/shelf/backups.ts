@@ -2,7 +2,7 @@ import type { BackedUp } from '../../../core/files/backup-file.ts'
 import { startJob } from '../../workers/jobs/job.ts'
 import type { BackupInput, BackupOutput } from '../../workers/jobs/messages.ts'
 
-/** What of the studio's own settings goes into a backup. */
+/** The settings of the studio that go into a backup. */
 const SETTINGS = 'lucky-twin.'
 
 const run = (input: BackupInput): Promise<BackupOutput> =>
@@ -22,7 +22,7 @@ export async function packShelf(games: BackedUp[]): Promise<Uint8Array> {
 
 export type Backup = Extract<Extract<BackupOutput, { read: unknown }>['read'], { ok: true }>['value']
 
-/** What lies in a backup. Throws with words for people where it cannot be read. */
+/** The content of a backup. Throws with words for people if it cannot be read. */
 export async function unpackShelf(file: File): Promise<Backup> {
   const answer = await run({ bytes: new Uint8Array(await file.arrayBuffer()) })
   if (!('read' in answer)) throw new Error('nothing was read')
@@ -32,7 +32,7 @@ export async function unpackShelf(file: File): Promise<Backup> {
   return read.value
 }
 
-/** Takes up the settings of a backup; no others than the studio's own. */
+/** Applies the settings of a backup; only the studio's own. */
 export function takeSettings(settings: Record<string, string>): void {
   for (const [key, value] of Object.entries(settings))
     if (key.startsWith(SETTINGS)) localStorage.setItem(key, value)

@@ -1,6 +1,6 @@
 import type { Kept } from '../../store/db.ts'
 
-/** Ways to lay out the games on the shelf, each with its words. */
+/** Ways to sort the games on the shelf, each with its words. */
 export const ORDERS = [
   ['touched', 'last changed first'],
   ['title', 'by title'],
@@ -8,16 +8,16 @@ export const ORDERS = [
 ] as const
 export type Order = (typeof ORDERS)[number][0]
 
-/** So many games are seen at a glance; with more of them, they can be searched and sorted. */
+/** This many games are seen at a glance; if there are more, they can be searched and sorted. */
 export const AT_A_GLANCE = 8
-/** With fewer games than this, the shelf shows ways to begin. */
+/** With fewer games than this, the shelf shows ways to start. */
 export const FEW = 4
 
 const plain = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase()
 
 /**
- * The games that a search finds, in the order that is asked for. A game is found when each word stands in its title, in a level's name,
- * or in a pair's name or tags; capitals and accents do not count. Games alike in the order stay as they were.
+ * The games that a search finds, in the chosen order. A game is found if each word is in its title, in a level's name,
+ * or in a pair's name or tags; case and accents are ignored. Games that are equal in this order keep their places.
  */
 export function foundBoxes(boxes: readonly Kept[], query: string, order: Order): Kept[] {
   const words = plain(query).split(/\s+/).filter(Boolean)

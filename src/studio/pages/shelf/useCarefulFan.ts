@@ -3,10 +3,10 @@ import type { Face } from '../../../core/deck/pair.ts'
 import { idly } from '../../parts/look/idly.ts'
 import type { Kept } from '../../store/db.ts'
 
-/** Games whose cards are being drawn in some tab; what stands here when a browser starts took the last one with it. */
+/** Games whose cards are being drawn in some tab; an entry still here when a browser starts crashed the last one. */
 const NOTE = 'lucky-twin/drawing'
 const here = new Set<string>()
-/** After so long all is drawn or was given up, in ms. */
+/** After this long everything is drawn or was given up, in ms. */
 const DRAWN = 3000
 
 function change(names: (all: Set<string>) => void): void {
@@ -15,7 +15,7 @@ function change(names: (all: Set<string>) => void): void {
     names(all)
     localStorage.setItem(NOTE, JSON.stringify([...all]))
   } catch {
-    // where nothing can be noted, nothing is: all is drawn
+    // if nothing can be stored, everything is drawn
   }
 }
 const isNoted = (name: string): boolean => {
@@ -27,12 +27,12 @@ const done = (name: string): void => {
   here.delete(name)
   change((all) => all.delete(name))
 }
-// a tab that is left has not failed
+// a tab that was left has not failed
 addEventListener('pagehide', () => change((all) => here.forEach((name) => all.delete(name))))
 
 /**
- * The cards that a game shows on the shelf, drawn with care: a browser that did not survive drawing them draws signs in their place the next time, until the game is
- * changed or its user wants them. So one bad game never keeps the shelf from opening. `safe`: signs are drawn; `draw` draws the cards all the same.
+ * The cards of a game on the shelf, drawn with care: a browser that crashed while drawing them draws placeholders the next time, until the game is
+ * changed or its user asks for them. So one bad game never keeps the shelf from opening. `safe`: placeholders are drawn; `draw` draws the cards all the same.
  */
 export function useCarefulFan(
   box: () => Kept,
@@ -47,7 +47,7 @@ export function useCarefulFan(
     if (!hasImages) return
     here.add(name)
     change((all) => all.add(name))
-    // two frames and a rest later all that can take a browser with it has
+    // after two frames and a rest, everything that can crash a browser has happened
     requestAnimationFrame(() => requestAnimationFrame(() => settled()))
   }
   if (!safe.value) begin()

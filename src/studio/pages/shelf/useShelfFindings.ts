@@ -3,7 +3,7 @@ import type { Finding } from '../../../core/findings/finding.ts'
 import type { Kept } from '../../store/db.ts'
 import { newFinder } from '../../workers/jobs/finder.ts'
 
-/** The findings of all games on the shelf, one game after the other: the shelf does not wait for them. */
+/** The findings of all games on the shelf, one game after another: the shelf does not wait for them. */
 export function useShelfFindings(boxes: () => readonly Kept[]) {
   const found = shallowRef<ReadonlyMap<string, readonly Finding[]>>(new Map())
   const finder = newFinder()

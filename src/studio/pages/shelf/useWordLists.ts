@@ -1,12 +1,12 @@
 import { computed, nextTick, ref, shallowRef } from 'vue'
 
-/** Lists of words that wait to be made games of, one after the other; the one that is written now is open. */
+/** Word lists waiting to become games, one after another; the current one is open. */
 export function useWordLists() {
   const waiting = shallowRef<File[]>([])
   const list = shallowRef<File | null>(null)
   const open = ref(false)
 
-  /** Opens the way in for words: empty, or with a list. A list that comes while another is open waits. */
+  /** Opens the words dialog: empty, or with a list. A list that arrives while another is open waits. */
   function write(file: File | null): void {
     if (file && open.value) waiting.value = [...waiting.value, file]
     else {
@@ -21,11 +21,11 @@ export function useWordLists() {
       const [file, ...rest] = waiting.value
       if (next || !file) return
       waiting.value = rest
-      // the one before is closed first
+      // the previous one is closed first
       void nextTick(() => write(file))
     },
   })
-  /** What the words of the list that is open are called. */
+  /** The name of the open word list. */
   const title = (): string =>
     list.value?.name
       .replace(/\.[^.]*$/, '')

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import FaceView from './FaceView.vue'
 
-/** The first pairs of the deck that levels draw from, as growing rows of faces. `open`: the level that is looked at. A slot beside each row may hold its number. */
+/** The first pairs of the deck that levels draw from, as growing rows of faces. `open`: the open level. A slot beside each row may hold its number. */
 const props = defineProps<{
   pairs: readonly Pair[]
   rows: readonly { id: string; name: string; first: number }[]
@@ -12,10 +12,10 @@ const props = defineProps<{
 }>()
 const box = ref<HTMLElement>()
 const { width } = useElementSize(box, { width: 700, height: 0 })
-/** px: a face with the gap behind it, and what stands in front of a row */
+/** px: a face with the gap after it, and the space in front of a row */
 const FACE = 30
 const HEAD = 190
-/** so many faces stand in the longest row; of a longer one the rest is told as a number */
+/** the most faces in a row; the rest is shown as a number */
 const most = computed(() => Math.max(4, Math.floor((width.value - HEAD) / FACE) - 1))
 </script>
 

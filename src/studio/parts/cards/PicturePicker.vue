@@ -38,7 +38,7 @@ watch(open, async (isOpen) => {
     library.value = await pictureIndex()
     problem.value = ''
   } catch (error) {
-    problem.value = `The picture library could not be fetched: ${(error as Error).message}`
+    problem.value = `The picture library could not be loaded: ${(error as Error).message}`
   }
 })
 watch(query, () => (limit.value = AT_ONCE))

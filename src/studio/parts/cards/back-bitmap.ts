@@ -2,7 +2,7 @@ import type { Back } from '../../../core/deck/pair.ts'
 import { drawBack, loadBack } from '../../workers/painting/paint-back.ts'
 import { backForWorker } from '../../workers/painting/for-workers.ts'
 
-/** A card's back on a card of so many px of the page, with corners so round, ready for a canvas. */
+/** A card's back for a card of this many page px with corners of this radius, ready for a canvas. */
 export async function backBitmap(
   back: Back,
   width: number,

@@ -1,6 +1,6 @@
 import { openCells } from '../../../core/board/cells.ts'
 
-/** Boards of the same shape are drawn the same. */
+/** Boards of the same shape have the same path. */
 const drawn = new Map<string, string>()
 const KEPT = 300
 
@@ -17,7 +17,7 @@ export function boardPath(
   const round = tenths(side * 0.22)
   const edge = tenths(side - 2 * round)
   const corner = (x: number, y: number): string => `a${round} ${round} 0 0 1 ${x * round} ${y * round}`
-  // each card the same shape, begun elsewhere
+  // each card the same shape, started elsewhere
   const shape = `h${edge}${corner(1, 1)}v${edge}${corner(-1, 1)}h${-edge}${corner(-1, -1)}v${-edge}${corner(1, -1)}z`
   let path = ''
   for (const at of openCells(board))

@@ -6,9 +6,9 @@ import { LENGTHS } from '../../../core/settings/settings.ts'
 import { bad, good, problemLine, type Result } from '../../../core/result.ts'
 import { trust } from '../../store/sound-images.ts'
 
-/** Images are made no larger than is useful on a card, in px of their longest side. */
+/** Images are scaled down to what is useful on a card, in px of their longest side. */
 export const LONGEST_SIDE = 512
-/** And no larger than this behind the cards of a whole table. */
+/** And to this behind the cards of a whole table. */
 export const BEHIND_SIDE = 1600
 export type MadeImage = { src: string; smaller: boolean }
 
@@ -58,7 +58,7 @@ async function madeFrom(file: File, longest: number): Promise<Result<MadeImage>>
   const { bitmap, type, bytes } = decoded.value
   const { width, height } = bitmap
   const scale = Math.min(1, longest / Math.max(width, height))
-  // a GIF moves, and only its first picture is wanted
+  // a GIF is animated, and only its first frame is wanted
   if (type === 'svg+xml' || (scale === 1 && type !== 'gif')) {
     bitmap.close()
     return good({ src: `data:image/${type};base64,${fromUint8Array(bytes)}`, smaller: false })
@@ -70,14 +70,14 @@ async function madeFrom(file: File, longest: number): Promise<Result<MadeImage>>
   pen.imageSmoothingQuality = 'high'
   pen.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
   bitmap.close()
-  // a photograph stays one: as PNG it would be many times as large
+  // a photograph stays a JPEG: as PNG it would be many times as large
   return good({
     src: canvas.toDataURL(type === 'jpeg' ? 'image/jpeg' : 'image/png', 0.9),
     smaller: scale < 1,
   })
 }
 
-/** What a file's name says without its ending, as words. */
+/** A file's name without its ending, as words. */
 export const wordsOf = (name: string): string =>
   name
     .replace(/\.[^.]*$/, '')
@@ -86,14 +86,14 @@ export const wordsOf = (name: string): string =>
     .trim()
     .slice(0, LENGTHS.name) || 'Image'
 
-/** The ends of names that tell the first face of a related pair from the second. */
+/** The endings of names that tell the first face of a related pair from the second. */
 const SIDES: [first: string, second: string][] = [
   ['a', 'b'],
   ['1', '2'],
   ['left', 'right'],
 ]
 
-/** The name that two files share but for their end, and which of the two this is; null if it has no such end. */
+/** The common part of two files' names except for their ending, and which of the two this is; null without such an ending. */
 export function sideOfName(words: string): { stem: string; side: 'a' | 'b'; kind: number } | null {
   for (const [kind, ends] of SIDES.entries())
     for (const [i, end] of ends.entries()) {
@@ -106,7 +106,7 @@ export function sideOfName(words: string): { stem: string; side: 'a' | 'b'; kind
 
 export type ReadImage = MadeImage & { name: string }
 
-/** Reads image files one after the other. `told` is given each as it is read, or why it cannot be; false from it stops the reading. */
+/** Reads image files one after another. `told` gets each as it is read, or its problem; if it returns false, reading stops. */
 export async function readImages(
   files: readonly File[],
   told: (image: ReadImage | null, problem: string) => boolean | void,
@@ -122,7 +122,7 @@ export async function readImages(
 
 /**
  * Pairs from images. With `join`, two whose names differ only in a final a/b, 1/2 or left/right become one related pair; the others are
- * identical. Images that are the same, byte for byte, make one pair only. Out: the pairs, and how many came twice.
+ * identical. Images that are the same, byte for byte, make one pair only. Out: the pairs, and the number of duplicates.
  */
 export function imagePairs(
   images: readonly ReadImage[],
@@ -157,7 +157,7 @@ export function imagePairs(
   return { pairs, twice }
 }
 
-/** For each image that is the first of two by name, the second, and what their names share. */
+/** For each image that is the first of two by name, the second, and the common part of their names. */
 export function twinsAmong(images: readonly ReadImage[]): Map<ReadImage, { other: ReadImage; stem: string }> {
   const waiting = new Map<string, ReadImage>()
   const found = new Map<ReadImage, { other: ReadImage; stem: string }>()

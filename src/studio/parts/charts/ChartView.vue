@@ -3,7 +3,7 @@ import { useResizeObserver } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { chartOn, type Chart, type ChartOption } from './chart.ts'
 
-/** A chart that fills the element around it; `label` tells those who cannot see it what it shows. */
+/** A chart that fills the element around it; `label` describes it to screen readers. */
 const props = defineProps<{ option: ChartOption; label: string }>()
 const box = ref<HTMLElement>()
 let chart: Chart | null = null

@@ -15,7 +15,7 @@ import {
 import { init, use, type ComposeOption, type ECharts } from 'echarts/core'
 import { SVGRenderer } from 'echarts/renderers'
 
-/** What every chart is made of, and the look that all have; what only some need they add themselves. */
+/** The parts and the look that every chart shares; charts add what only some need. */
 use([ScatterChart, GridComponent, TooltipComponent, SVGRenderer])
 
 export type Chart = ECharts

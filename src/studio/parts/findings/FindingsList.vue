@@ -9,12 +9,12 @@ import { findingWords } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 import { mendsOf } from '../../../core/findings/mends.ts'
 
-/** Findings with the ways out of each, one press each. Those of the same kind are told once, with how many there are. */
+/** Findings with the mends of each, one press each. Findings of the same kind are shown once, with their number. */
 const props = defineProps<{ findings: readonly Finding[] }>()
 const bench = useBench()
 const route = useRoute()
 const odds = computed(() => ({ params: { ...route.params, station: 'odds' } }))
-/** These say themselves what cannot be, or what was only not found. */
+/** These say themselves what is impossible, or only was not found. */
 const OWN_WORDS: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'cannot-be-won'])
 
 const shown = computed(() => {

@@ -6,7 +6,7 @@ import { newFinder, type GameFindings } from '../../workers/jobs/finder.ts'
 
 const NONE: readonly Finding[] = []
 
-/** What the checks say of the game on the bench. They follow it a moment behind; `current` says whether they are of the game as it is. */
+/** The findings of the game on the bench. They follow it with a short delay; `current` says whether they are of the game as it is. */
 export const useFindings = defineStore('findings', () => {
   const bench = useBench()
   const finder = newFinder()
@@ -14,17 +14,17 @@ export const useFindings = defineStore('findings', () => {
   const current = ref(false)
   let shown = ''
 
-  // a title, say, changes nothing that is checked
+  // a title, for example, changes nothing that is checked
   watch(
     [() => bench.key, () => bench.game?.deck, () => bench.game?.house, () => bench.game?.levels],
     async () => {
       const { game } = bench
       current.value = false
-      // what was found in another game says nothing of this one
+      // findings of another game do not apply to this one
       if (bench.key !== shown) found.value = { findings: [], house: [] }
       shown = bench.key
       if (!game) return
-      // a call that was overtaken never answers
+      // a call that was overtaken never resolves
       const now = await finder.find(game)
       if (bench.key !== shown) return
       found.value = now
@@ -34,7 +34,7 @@ export const useFindings = defineStore('findings', () => {
   )
 
   const all = computed(() => found.value.findings)
-  /** by place in the ladder; the list of a level stays the same value as long as it says the same, so that only those that changed are drawn anew */
+  /** by place in the ladder; a level's list stays the same value as long as its content is the same, so that only changed lists are drawn anew */
   const byLevel = computed<ReadonlyMap<number, readonly Finding[]>>((before) => {
     const levels = new Map<number, Finding[]>()
     for (const finding of all.value) {
@@ -48,7 +48,7 @@ export const useFindings = defineStore('findings', () => {
       }),
     )
   })
-  /** The findings of a level by its place in the ladder; null: of the house rules, as if they were one. */
+  /** The findings of a level by its place in the ladder; null: of the house rules, as if they were a level. */
   const ofRung = (level: number | null): readonly Finding[] =>
     level === null ? found.value.house : (byLevel.value.get(level) ?? NONE)
   return { all, current, ofRung }

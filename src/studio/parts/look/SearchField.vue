@@ -2,7 +2,7 @@
 import { ElInput } from 'element-plus'
 import IconSearch from '~icons/ph/magnifying-glass'
 
-/** A field to search or filter by a word. `label` is for those who listen. */
+/** A field to search or filter by a word. `label` is for screen readers. */
 const query = defineModel<string>({ required: true })
 defineProps<{ label: string; placeholder: string }>()
 </script>

@@ -1,13 +1,13 @@
 import type { Game } from '../../../core/game/game.ts'
 import { fileStem } from '../../../core/game/names.ts'
 
-/** Hands a file to the user's downloads. */
+/** Saves a file to the user's downloads. */
 export function download(name: string, content: BlobPart, type: string): void {
   const link = document.createElement('a')
   link.href = URL.createObjectURL(new Blob([content], { type }))
   link.download = name
   link.click()
-  // the download has taken the content by then
+  // by then the download has taken the content
   setTimeout(() => URL.revokeObjectURL(link.href), 10_000)
 }
 

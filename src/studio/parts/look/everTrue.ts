@@ -1,6 +1,6 @@
 import { readonly, ref, watch, type Ref } from 'vue'
 
-/** Whether something has ever been so: what is loaded with a dialog is kept after it was closed. */
+/** Whether something was ever true: a dialog stays loaded after it was closed. */
 export function everTrue(source: Ref<boolean>): Readonly<Ref<boolean>> {
   const ever = ref(source.value)
   watch(source, (now) => (ever.value ||= now))

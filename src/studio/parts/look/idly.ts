@@ -1,7 +1,7 @@
-/** Short enough that what is shown seems to follow at once, in ms. */
+/** A delay short enough to go unnoticed, in ms. */
 const SOON = 150
 
-/** `run` when the page is idle: once for all calls until then, so that no press waits for it. `latest`: the maximum delay, in ms; a page that draws nothing may never be idle. */
+/** Runs `run` when the page is idle: once for all calls until then, so that no press waits for it. `latest`: the maximum delay, in ms; a page that draws nothing may never be idle. */
 export function idly(run: () => void, latest = SOON): () => void {
   // not every browser has it
   const whenIdle: typeof requestIdleCallback =

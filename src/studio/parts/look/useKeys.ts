@@ -1,6 +1,6 @@
 import { useEventListener } from '@vueuse/core'
 
-/** Whether keys are being typed as text now, so that no shortcut may act. */
+/** Whether the user is typing text now, so that no shortcut may act. */
 function isTyping(target: EventTarget | null): boolean {
   if (!(target instanceof HTMLElement)) return false
   if (
@@ -12,15 +12,15 @@ function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLInputElement && !['checkbox', 'radio', 'button', 'range'].includes(target.type)
 }
 
-/** Whether a dialog lies over the page; one that is closing does not. */
+/** Whether a dialog is open; one that is closing does not count. */
 const isCovered = (): boolean =>
   [...document.querySelectorAll('#over [aria-modal="true"]')].some(
     (one) => one.checkVisibility() && !one.closest('.dialog-fade-leave-active'),
   )
 
 /**
- * Shortcuts while a component is there. Names: the key in small letters, with "alt+", "ctrl+" (or ⌘) and "shift+" in front in
- * this order. None acts while text is typed or a dialog is open, but those with ctrl do what they do in text fields there.
+ * Shortcuts while a component is mounted. Names: the key in lower case, preceded by "alt+", "ctrl+" (or ⌘) and "shift+"
+ * in this order. None acts while text is being typed or a dialog is open; the ones with ctrl keep their meaning in text fields there.
  */
 export function useKeys(keys: Record<string, () => void>): void {
   function press(event: KeyboardEvent): void {

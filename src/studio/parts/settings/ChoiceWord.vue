@@ -3,7 +3,7 @@ import { ElOption, ElSelect } from 'element-plus'
 import { computed } from 'vue'
 import IconOpen from './ChoiceArrow.vue'
 
-/** A choice made in place, in words: a menu that looks like a part of the sentence. */
+/** A choice in a sentence: a menu that looks like one of its words. */
 const props = defineProps<{
   modelValue: T
   label: string

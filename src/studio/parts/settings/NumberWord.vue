@@ -3,7 +3,7 @@ import { ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { readNumber, STEP, writeNumber, type Unit } from './numbers.ts'
 
-/** A number edited in place: type it, step it with the arrow keys or the wheel. What is out of bounds is told and not taken. */
+/** A number in a sentence: type it, or step it with the arrow keys or the wheel. A value out of bounds is refused with a message. */
 const props = withDefaults(
   defineProps<{
     modelValue: number
@@ -14,7 +14,7 @@ const props = withDefaults(
   }>(),
   { unit: 'count', whole: true },
 )
-/** units whose numbers need not be whole */
+/** units with fractions */
 const PARTS: readonly Unit[] = ['more', 'times', 'ratio']
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 
@@ -25,7 +25,7 @@ const show = (): void => {
   problem.value = ''
 }
 watch(() => [props.modelValue, props.unit], show, { immediate: true })
-/** Without the newer CSS the width follows the text by count. */
+/** Without the newer CSS the width follows the length of the text. */
 const fits = CSS.supports('field-sizing', 'content')
 const width = computed(() => (fits ? 'auto' : `${Math.max(2, text.value.length) + 0.6}ch`))
 const range = computed(
@@ -46,7 +46,7 @@ function stepBy(direction: number): void {
   const next = +(props.modelValue + direction * STEP[props.unit]).toFixed(4)
   take(Math.min(props.bounds[1], Math.max(props.bounds[0], next)))
 }
-/** The wheel steps only the number that is being edited; elsewhere it scrolls. */
+/** The wheel steps only the number being edited; elsewhere it scrolls. */
 function turnWheel(event: WheelEvent): void {
   if (event.target !== document.activeElement) return
   event.preventDefault()

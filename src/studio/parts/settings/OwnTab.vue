@@ -5,7 +5,7 @@ import { computed } from 'vue'
 import { settingWords } from './setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** Stands beside a setting that this level says itself; one press gives it back to the house rules. */
+/** Stands beside a setting that this level sets itself; one press returns it to the house rules. */
 const props = defineProps<{ section: Section; names: readonly string[] }>()
 const bench = useBench()
 const owned = computed(() => props.names.filter((name) => bench.owns(props.section, name as never)))

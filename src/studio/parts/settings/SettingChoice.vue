@@ -5,7 +5,7 @@ import ChoiceWord from './ChoiceWord.vue'
 import OwnTab from './OwnTab.vue'
 import { useSetting } from './useSetting.ts'
 
-/** A choice of the open rung's settings, with its "own" tab. Yes and no are chosen as 'true' and 'false'. */
+/** A choice of the open rung's settings, with its "own" tab. Yes and no have the values 'true' and 'false'. */
 const props = defineProps<{ section: S; name: keyof Settings[S] & string }>()
 const { words, value } = useSetting(
   () => props.section,

@@ -6,7 +6,7 @@ import NumberWord from './NumberWord.vue'
 import OwnTab from './OwnTab.vue'
 import { useSetting } from './useSetting.ts'
 
-/** The shape of cards that are as large as fits: one with a name, or any width to height. */
+/** The shape of cards that are as large as fits: a named one, or any ratio of width to height. */
 type Shape = keyof typeof CARD_RATIOS
 const { words, value: ratio } = useSetting(
   () => 'layout',
@@ -19,7 +19,7 @@ const CHOICES: [Shape | 'own', string][] = [
 const named = computed(() =>
   (Object.keys(CARD_RATIOS) as Shape[]).find((name) => CARD_RATIOS[name] === ratio.value),
 )
-/** asked for, though the number is still that of a named shape */
+/** chosen, although the number is still that of a named shape */
 const asked = ref(false)
 const shape = computed(() => (asked.value ? 'own' : (named.value ?? 'own')))
 function take(next: Shape | 'own'): void {

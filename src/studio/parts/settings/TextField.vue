@@ -2,7 +2,7 @@
 import { ElInput, type InputInstance } from 'element-plus'
 import { nextTick, ref, watch } from 'vue'
 
-/** A line of text: `change` when it is done (Enter, or leaving the field), `typing` with each letter. Escape takes it back. */
+/** A line of text: `change` when it is finished (Enter, or leaving the field), `typing` with each character. Escape reverts it. */
 const props = defineProps<{ modelValue: string; label: string; placeholder?: string; maxlength?: number }>()
 const emit = defineEmits<{ change: [text: string]; typing: [text: string] }>()
 const draft = ref('')
@@ -13,7 +13,7 @@ watch(() => props.modelValue, show, { immediate: true })
 
 async function done(): Promise<void> {
   emit('change', draft.value.trim())
-  // what was not taken, or was tidied, shows as it is kept now
+  // a text that was refused or tidied is replaced by the stored one
   await nextTick()
   show()
 }

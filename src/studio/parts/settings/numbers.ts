@@ -37,7 +37,7 @@ export function writeNumber(value: number, unit: Unit): string {
   }
 }
 
-/** The number that was typed, in the file's own unit, or null if it is none. Bare numbers and units are both taken. */
+/** The number that was typed, in the file's own unit, or null if it is not a number. Bare numbers and units are both accepted. */
 export function readNumber(text: string, unit: Unit): number | null {
   const plain = text
     .trim()

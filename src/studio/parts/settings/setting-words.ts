@@ -1,7 +1,7 @@
 import { BOUNDS, CARD_RATIOS, type Section, type Settings } from '../../../core/settings/settings.ts'
 import { writeNumber, type Unit } from './numbers.ts'
 
-/** A setting in words: what it is called, and what a number of it is or what its choices are called. */
+/** A setting in words: its name, and the words for its number or its choices. */
 export type SettingWords = {
   label: string
   bounds?: readonly [number, number]
@@ -27,7 +27,7 @@ const loudness = (label: string): SettingWords => number(label, BOUNDS.volume, '
 const heard = (label: string): SettingWords =>
   choice(label, ['family', 'like the others'], ['none', 'silent'], ...FAMILY_WORDS)
 
-/** Every setting by its place in the file. Sentences, search and comparing all speak with these words. */
+/** Every setting by its place in the file. Sentences, search and comparing all use these words. */
 export const SETTING_WORDS: Record<Key, SettingWords> = {
   'board.rows': number('Rows', BOUNDS.side),
   'board.columns': number('Columns', BOUNDS.side),
@@ -57,7 +57,7 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['never', 'never'],
     ['evenly', 'evenly, if there are too few'],
     ['at-random', 'at random, if there are too few'],
-    ['counts', 'each as often as I say'],
+    ['counts', 'each as often as I choose'],
   ),
   'deal.way': { label: 'Way of dealing' },
   'deal.steps': number('Steps between twins', BOUNDS.steps),
@@ -73,13 +73,13 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['skip-and-flip', 'ends it and turns the next card'],
   ),
   'turn.onMatch': choice(
-    'What becomes of twins',
+    'What happens to twins',
     ['stay', 'stay face up'],
     ['fade', 'stay, faded'],
     ['leave', 'leave the board'],
   ),
   'turn.onMiss': choice(
-    'What becomes of missed cards',
+    'What happens to missed cards',
     ['timed', 'turn back by themselves'],
     ['press', 'turn back at the next press'],
     ['button', 'turn back by a button'],
@@ -135,14 +135,14 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
     ['next-level', 'the next level begins'],
   ),
   'head.figures': { label: 'Figures on the table' },
-  'head.level': choice('Level on the table', ['true', 'stands on the table'], ['false', 'is left out']),
-  'head.title': choice('Title on the table', ['true', 'stands there too'], ['false', 'does not stand there']),
+  'head.level': choice('Level on the table', ['true', 'is shown'], ['false', 'is not shown']),
+  'head.title': choice('Title on the table', ['true', 'is shown'], ['false', 'is not shown']),
   'look.table': { label: 'Colour of the table' },
   'look.flip': choice(
     'How cards flip',
     ['turn', 'turn over sideways'],
     ['tip', 'tip over upwards'],
-    ['melt', 'melt from one side into the other'],
+    ['melt', 'fade from one side into the other'],
   ),
   'look.dealIn': choice(
     'How cards are dealt in',
@@ -192,7 +192,7 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
 export const settingWords = <S extends Section>(section: S, name: keyof Settings[S] & string): SettingWords =>
   SETTING_WORDS[`${section}.${name}` as Key]
 
-/** The value of a setting in words, as its sentence says it. */
+/** The value of a setting in words, as its sentence has it. */
 export function valueWords(key: string, value: unknown): string {
   const { choices, unit } = SETTING_WORDS[key as Key]
   const chosen = choices?.find(([one]) => one === String(value))

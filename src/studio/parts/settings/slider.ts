@@ -1,8 +1,8 @@
 /** Values that are set by dragging an element along its track, and by keys; for elements with the role of a slider. */
 
 /**
- * Follows a drag from its pointerdown on. `value` is what it is now, `span` how much the whole width of the element's parent stands for;
- * `set` is told each new value, unrounded, `done` the end.
+ * Follows a drag from its pointerdown on. `value` is the current value, `span` the range of the whole width of the element's parent;
+ * `set` gets each new value, unrounded; `done` is called at the end.
  */
 export function dragValue(
   event: PointerEvent,
@@ -28,7 +28,7 @@ export function dragValue(
   )
 }
 
-/** The value that a key leads to, within its bounds; null for a key that leads nowhere, which is left to others. */
+/** The value that a key leads to, within its bounds; null for keys that do nothing here, which others may handle. */
 export function keyValue(
   event: KeyboardEvent,
   value: number,

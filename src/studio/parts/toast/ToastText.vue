@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus'
 import IconClose from '~icons/ph/x'
 import type { Toast } from './useToasts.ts'
 
-/** What a message says, the one thing that can be done about it, and its close. */
+/** A message, its one action, and its close button. */
 defineProps<{ toast: Toast }>()
 defineEmits<{ close: [] }>()
 </script>

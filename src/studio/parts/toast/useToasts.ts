@@ -5,7 +5,7 @@ export type Toast = {
   text: string
   tone: 'plain' | 'wrong'
   act?: { label: string; run: () => void }
-  /** whether what it says still stands; always, if it does not say so */
+  /** whether the message still holds; always, if missing */
   stands?: () => boolean
 }
 
@@ -13,7 +13,7 @@ const said = ref<Toast[]>([])
 const toasts = computed(() => said.value.filter(({ stands }) => stands?.() ?? true))
 let next = 0
 
-/** Short messages at the lower edge: what was done, with a way back; or what went wrong, and where. */
+/** Short messages at the bottom: what was done, with undo; or what went wrong, and where. */
 export function useToasts() {
   function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'stands'>> = {}): void {
     const toast: Toast = { id: ++next, text, tone: 'plain', ...options }

@@ -10,7 +10,7 @@ import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { AuditInput, AuditOutput } from '../../workers/jobs/audit.worker.ts'
 import BoardsAsRead from './BoardsAsRead.vue'
 
-/** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and judged like our own. */
+/** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and checked like our own. */
 const open = defineModel<boolean>({ required: true })
 const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
 type Read = Extract<AuditOutput, { ok: true }>['value']
@@ -73,7 +73,7 @@ async function take(files: Iterable<File> = []): Promise<void> {
   given.value = null
   await read()
 }
-/** A typed size is tried as soon as it multiplies to the number of cells. */
+/** A typed size is tried as soon as its product is the number of cells. */
 function resize(side: 'rows' | 'columns', value: number): void {
   const cells = found.value!.read.boards[0]!.length
   if (cells % value) {

@@ -19,7 +19,7 @@ import { useCardDrag } from './useCardDrag.ts'
 
 /**
  * The board seen from above, with real cards where the geometry puts them: filling the table, or to scale on the chosen screen. A press makes a
- * cell a gap, or fills it; a card dragged onto another changes places with it.
+ * cell a gap, or fills it; a card dragged onto another swaps places with it.
  */
 const props = defineProps<{ settings: Settings; cells: Cells | null }>()
 const emit = defineEmits<{ swap: [from: number, to: number] }>()
@@ -31,10 +31,10 @@ const cursor = ref(0)
 const looked = ref(-1)
 
 const board = computed(() => props.settings.board)
-/** how cards would lie if what is being dragged were dropped */
+/** the layout if the current drag ended now */
 const preview = ref<Partial<Settings['layout']> | null>(null)
 const shown = computed(() => ({ ...props.settings, layout: { ...props.settings.layout, ...preview.value } }))
-/** the table in px of the frame, and how large such a px is drawn */
+/** the table in px of the frame, and the scale at which such a px is drawn */
 const surface = computed(() => {
   const { rows, columns } = board.value
   const [width, height] = [size.width.value, size.height.value]
@@ -47,7 +47,7 @@ const surface = computed(() => {
   return { ...made, scale }
 })
 const places = computed(() => surface.value.places)
-/** From so many px of the page on, cards are so many that they are drawn on one canvas. */
+/** From this many page px on, there are so many cards that they are drawn on one canvas. */
 const SMALL_CARD = 34
 const small = computed(() => surface.value.card.width * surface.value.scale <= SMALL_CARD)
 const origin = computed(() => ({
@@ -69,7 +69,7 @@ function seenAt(cell: number): SeenCell {
 }
 const seen = computed(() => places.value.map((_, cell) => seenAt(cell)))
 const cursorCell = computed(() => Math.min(cursor.value, seen.value.length - 1))
-/** The cells that are buttons in the page: all of them, of a large board those that the hand or the keys are at. */
+/** The cells that are buttons in the page: all of them, or on a large board those near the pointer or the focus. */
 const buttons = computed(() => {
   if (!small.value) return seen.value
   const { from, over } = drag.value ?? {}
@@ -77,7 +77,7 @@ const buttons = computed(() => {
   return [...at].flatMap((cell) => seen.value[cell] ?? [])
 })
 
-/** The cell under a point of the window, −1 for none. */
+/** The cell at a point of the window, −1 for none. */
 function cellUnder(x: number, y: number): number {
   const { left, top } = box.value!.getBoundingClientRect()
   const { scale } = surface.value

@@ -7,11 +7,11 @@ import FaceView from '../../parts/cards/FaceView.vue'
 import SmallFace from '../../parts/cards/SmallFace.vue'
 import type { Drag } from './useCardDrag.ts'
 
-/** A cell of the board: what lies on it, and how it is called. */
+/** A cell of the board: its content and its name. */
 export type SeenCell = { cell: number; name: string; gap: boolean; face: Face | null; words: string }
 
 /**
- * The button on a cell, with its card. On a large board, whose cards are on one canvas, it is empty but while its card is dragged. `place` in px of the frame, drawn at
+ * The button on a cell, with its card. On a large board, whose cards are on one canvas, it is empty except while its card is dragged. `place` in px of the frame, drawn at
  * `scale`; `drag`: the drag that takes this card along.
  */
 const props = defineProps<{

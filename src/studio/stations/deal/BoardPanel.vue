@@ -13,7 +13,7 @@ const props = defineProps<{ settings: Settings }>()
 const bench = useBench()
 const board = computed(() => props.settings.board)
 
-/** A smaller board loses the gaps that no longer lie on it. */
+/** A smaller board loses the gaps that are no longer on it. */
 function resize(patch: { rows?: number; columns?: number }): void {
   const { rows, columns, gaps } = { ...board.value, ...patch }
   const left = gaps.filter((name) => cellIndex(name, rows, columns) >= 0)
@@ -28,7 +28,7 @@ const OUTLINE_NAMES: Record<Outline, string> = {
 }
 const same = (one: readonly string[], other: readonly string[]): boolean =>
   one.length === other.length && [...one].sort().join() === [...other].sort().join()
-/** the outline that the gaps of this board make, if one of ours */
+/** the outline that this board's gaps make, if it is one of ours */
 const current = computed(() =>
   OUTLINES.find((outline) =>
     same(board.value.gaps, outlineGaps(outline, board.value.rows, board.value.columns)),

@@ -11,7 +11,7 @@ import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
 import { SETTING_WORDS } from '../../parts/settings/setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** How large the cards are, the room between and around them, and where the board stands. `made`: how they lie on the screen that is looked at. */
+/** The size of the cards, the space between and around them, and the position of the board. `made`: their layout on the current screen. */
 const props = defineProps<{ settings: Settings; made: Layout & { width: number; height: number } }>()
 const bench = useBench()
 const layout = computed(() => props.settings.layout)

@@ -11,7 +11,7 @@ import ModalDialog from '../../parts/look/ModalDialog.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useBench } from '../../store/bench.ts'
 
-/** So many pairs of each, set on the faces. What is set holds at once. `needed` is how many pairs the board takes. */
+/** How many pairs of each kind, set on the faces. Changes apply at once. `needed` is how many pairs the board takes. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ fill: Settings['fill']; needed: number }>()
 const bench = useBench()

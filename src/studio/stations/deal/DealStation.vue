@@ -27,11 +27,11 @@ const checks = useFindings()
 const settings = computed(() => bench.settings!)
 const dealer = computed(() => prepareDeal(bench.game!.deck.pairs, settings.value, true))
 const cells = computed(() => (dealer.value.ok ? dealer.value.value.deal(view.seed || 'first') : null))
-/** The deal that is seen as a board laid by hand, or null if there is none. */
+/** The deal on screen as a board laid by hand, or null if there is none. */
 const laid = (): (string | null)[] | null =>
   cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null
 const cards = computed(() => openCells(settings.value.board).length)
-/** how the board lies on the screen that is looked at; on a phone where none is chosen */
+/** the layout on the chosen screen; on a phone if none is chosen */
 const made = computed(() => layoutIn(view.frame ?? frameOf('phone'), settings.value))
 const LENS_NAMES: Record<Lens, string> = {
   faces: 'faces',
@@ -42,13 +42,13 @@ const LENS_NAMES: Record<Lens, string> = {
 }
 const lenses = LENSES.map((value) => ({ value, label: LENS_NAMES[value] }))
 
-/** What the checks say of this board and its deal; the house rules are looked at as if they were a level. */
+/** The findings of this board and its deal; the house rules are checked as if they were a level. */
 const findings = computed(() => {
   const index = bench.game!.levels.findIndex(({ id }) => id === bench.rung)
   return checks.ofRung(index < 0 ? null : index).filter(isDealing)
 })
 
-/** Two cards change places, and the board is laid by hand from then on. */
+/** Two cards swap places, and the board is laid by hand from then on. */
 function swap(from: number, to: number): void {
   const arranged = laid()
   if (!arranged) return
@@ -92,7 +92,7 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
         <DealtPanel v-if="dealer.ok" :settings="settings" />
         <FramePanel :settings="settings" :cells="cells" />
       </div>
-      <!-- at the foot: where they come and go they move nothing that is about to be pressed -->
+      <!-- at the foot: there they move nothing that is about to be pressed as they come and go -->
       <FindingsList class="found" :findings="findings" />
     </aside>
     <FairnessPanel class="below" :settings="settings" :ready="dealer.ok" />

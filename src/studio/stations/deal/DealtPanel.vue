@@ -18,7 +18,7 @@ import { bare, plain } from '../../workers/jobs/bare.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { DealtInput } from '../../workers/jobs/messages.ts'
 
-/** The deal that is seen, or many from its seed, to take along: for another program, or for people. */
+/** The deal on screen, or many from its seed, to export: for another program, or for people. */
 const props = defineProps<{ settings: Settings }>()
 const bench = useBench()
 const view = useView()
@@ -42,15 +42,15 @@ const share = ref(0)
 const seeds = computed(() => {
   const all = seedsFrom(view.seed, count.value)
   return count.value === 1
-    ? `The deal that is seen, with the seed ${all[0]}.`
+    ? `The deal shown here, with the seed ${all[0]}.`
     : `With the seeds ${all[0]} to ${all.at(-1)}.`
 })
 
-/** The deals as text, or null where they were given up or could not be made. */
+/** The deals as text, or null if they were cancelled or could not be made. */
 async function make(): Promise<string | null> {
   const { seed } = view
   if (!isSeed(seedsFrom(seed, count.value).at(-1)!)) {
-    say('With a number behind it this seed is too long; use a shorter one', { tone: 'wrong' })
+    say('With a number added this seed is too long; use a shorter one', { tone: 'wrong' })
     return null
   }
   const { board, fill, deal } = props.settings
@@ -89,7 +89,7 @@ async function copy(): Promise<void> {
     await navigator.clipboard.writeText(text)
     say(`${deals()} on the clipboard`)
   } catch {
-    say('This browser does not let the deals be copied; download them instead', { tone: 'wrong' })
+    say('This browser does not allow copying; download the deals instead', { tone: 'wrong' })
   }
 }
 async function save(): Promise<void> {
@@ -103,10 +103,10 @@ onBeforeUnmount(() => job.value?.cancel())
 
 <template>
   <section aria-labelledby="dealt-title">
-    <h3 id="dealt-title">Deals to take along</h3>
+    <h3 id="dealt-title">Deals to export</h3>
     <div class="row">
       <span>
-        <NumberWord v-model="count" label="How many deals to take" :bounds="[1, MOST]" />
+        <NumberWord v-model="count" label="How many deals to export" :bounds="[1, MOST]" />
         {{ count === 1 ? 'deal' : 'deals' }} as
         <ChoiceWord v-model="format" label="Form of the deals" :choices="FORMATS" />
       </span>

@@ -11,7 +11,7 @@ import { chanceWords, VERDICT_NAMES, verdictWords } from '../../../core/audit/wo
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { heatMap, landings, stepsChart } from './charts.ts'
 
-/** What many deals came to: where a chosen pair landed, how twins lie to each other, and one verdict. */
+/** The result of many deals: where a chosen pair landed, how far apart twins lie, and one verdict. */
 const props = defineProps<{
   tally: Tally
   report: Report

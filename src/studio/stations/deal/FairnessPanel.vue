@@ -12,7 +12,7 @@ import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import type { Fairness } from '../../workers/jobs/messages.ts'
 import AuditDialog from './AuditDialog.vue'
 
-/** Deals the open level many times and says whether the cards lie as chance lays them; and takes boards of other programs. */
+/** Deals the open level many times and says whether the cards lie as chance would lay them; and accepts boards of other programs. */
 const props = defineProps<{ settings: Settings; ready: boolean }>()
 const bench = useBench()
 const view = useView()
@@ -54,7 +54,7 @@ async function run(): Promise<void> {
 }
 const cancel = (): void => job.value?.cancel()
 
-// what was measured of another board or deck says nothing of this one
+// a measurement of another board or deck does not apply to this one
 watch(
   () => {
     const { board, fill, deal } = props.settings
@@ -113,7 +113,7 @@ onBeforeUnmount(cancel)
   gap: 6px;
   align-self: start;
 }
-/* before anything is measured it takes one line only, or two */
+/* before anything is measured it takes only one line, or two */
 .idle {
   display: flex;
   flex-wrap: wrap;

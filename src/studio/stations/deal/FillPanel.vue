@@ -16,16 +16,16 @@ import CountsDialog from './CountsDialog.vue'
 import { copiesWords } from './copies-words.ts'
 import UseDialog from './UseDialog.vue'
 
-/** Which pairs of the deck come on the board, and how they are picked. */
+/** Which pairs of the deck go on the board, and how they are picked. */
 const props = defineProps<{ settings: Settings }>()
 const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const use = computed(() => props.settings.fill.use)
 const selection = computed(() => selectPairs(pairs.value, use.value))
 const counted = computed(() => props.settings.fill.repeat === 'counts')
-/** the faces that may come, each once */
+/** the faces that may appear, each once */
 const shown = computed(() => [...new Set(drawnPairs(pairs.value, props.settings.fill))])
-/** half a pair more on an odd board, which its finding tells of */
+/** half a pair more on an odd board, which its finding reports */
 const needed = computed(() => Math.ceil(openCells(props.settings.board).length / 2))
 const SHOWN = 17
 const choosing = ref(false)
@@ -44,7 +44,7 @@ const from = computed(() => {
 const pairCount = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
 const sentence = computed(() => {
   if (props.settings.deal.way === 'arranged')
-    return 'Laid by hand: what is chosen here counts when it is dealt anew.'
+    return 'Laid by hand: changes here apply when the cards are dealt anew.'
   const { pick } = props.settings.fill
   if (counted.value)
     return copiesWords(copiesOf(pairs.value, props.settings.fill, needed.value)!, 0, needed.value)
@@ -64,7 +64,7 @@ const sentence = computed(() => {
 })
 type Repeat = Settings['fill']['repeat']
 const repeatWords = settingWords('fill', 'repeat')
-/** Counts that do not fill the board begin as evenly as can be. */
+/** Counts that do not fill the board start as even as possible. */
 function setRepeat(repeat: Repeat): void {
   const { fill } = props.settings
   const sum = drawnPairs(pairs.value, { ...fill, repeat: 'counts' }).length

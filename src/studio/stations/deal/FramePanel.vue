@@ -24,7 +24,7 @@ import { useBench } from '../../store/bench.ts'
 import { useView, type FrameChoice } from '../../store/view.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
-/** The screen by which the board is judged: how large a card becomes on it, and where every card lies. */
+/** The screen on which the board is checked: how large a card is on it, and where every card lies. */
 const props = defineProps<{ settings: Settings; cells: Cells | null }>()
 const bench = useBench()
 const view = useView()
@@ -32,9 +32,9 @@ const { say } = useToasts()
 
 const NAMES: Record<FrameName, string> = {
   phone: 'a phone held upright',
-  'phone-across': 'a phone held across',
+  'phone-across': 'a phone held sideways',
   'small-phone': 'a small phone',
-  tablet: 'a tablet held across',
+  tablet: 'a tablet held sideways',
   'tablet-upright': 'a tablet held upright',
   desktop: 'a desktop',
 }
@@ -46,7 +46,7 @@ const CHOICES = computed<[FrameChoice, string][]>(() => [
   ]),
   ['own', 'an own size'],
 ])
-/** without a choice a phone is told of, since it is the smallest */
+/** if no screen is chosen, the words are about a phone, since it is the smallest */
 const named = computed(() => (view.frameChoice === 'free' ? 'phone' : view.frameChoice))
 const frame = computed(() => view.frame ?? { ...FRAMES.phone, safe: 0 })
 const made = computed(() => layoutIn(frame.value, props.settings))
@@ -65,7 +65,7 @@ const sentence = computed(() => {
   return `${where} a card is ${px}, about ${size}: ${enough ? 'large enough to touch' : `smaller than the ${TOUCHABLE} px that a finger needs`}.${smaller}`
 })
 
-/** On a screen that was chosen, the board that would do; for a phone the findings above say so in any case. */
+/** For a chosen screen, the nearest board whose cards are large enough; on a phone the findings say so too. */
 const nearest = computed(() =>
   view.frame && touchSize(frame.value, props.settings) < TOUCHABLE
     ? nearestTouchable([frame.value], props.settings)
@@ -87,7 +87,7 @@ async function copy(): Promise<void> {
     await navigator.clipboard.writeText(placementsCsv(rows))
     say(`${rows.length} rows are on the clipboard`)
   } catch {
-    say('This browser does not let the table be copied; download it instead', { tone: 'wrong' })
+    say('This browser does not allow copying; download the table instead', { tone: 'wrong' })
   }
 }
 </script>

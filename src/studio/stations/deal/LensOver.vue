@@ -8,8 +8,8 @@ import SmallLabels from './SmallLabels.vue'
 import type { DrawnSurface } from './useDrawing.ts'
 
 /**
- * What a lens draws over the cards. Threads join twins, where a pair lies more than once each card to its nearest; the thread of the cell
- * that is looked at stands out. On `small` cards all texts are drawn at once.
+ * What a lens draws over the cards. Threads join twins; where a pair appears more than once, each card to its nearest twin; the thread of the cell
+ * under the pointer stands out. On `small` cards all texts are drawn at once.
  */
 const props = defineProps<{
   lens: Lens
@@ -20,7 +20,7 @@ const props = defineProps<{
   looked: number
 }>()
 
-/** For every card the nearest that matches it, −1 for none. */
+/** For every card the nearest one that matches it, −1 for none. */
 const twins = computed(() =>
   props.cells.map((card, cell) => {
     if (card === NO_CARD) return -1
@@ -45,7 +45,7 @@ function threadsOf(chosen: (cell: number, twin: number) => boolean): Thread {
   twins.value.forEach((twin, cell) => {
     if (twin < 0 || (twin < cell && twins.value[twin] === cell) || !chosen(cell, twin)) return
     const [a, b] = [middle(cell), middle(twin)]
-    // a bow to the side, so that threads along a row do not lie on each other
+    // curved to the side, so that threads along a row do not overlap
     const bow = 0.16
     const [cx, cy] = [(a.x + b.x) / 2 + (a.y - b.y) * bow, (a.y + b.y) / 2 + (b.x - a.x) * bow]
     all.path += `M${a.x} ${a.y}Q${cx} ${cy} ${b.x} ${b.y}`
@@ -66,7 +66,7 @@ const threads = computed(() =>
 const steps = computed(() =>
   twins.value.map((twin, cell) => (twin < 0 ? null : stepsBetween(cell, twin, props.columns))),
 )
-/** px of the page from which on a card's size stands on it too */
+/** the card width in page px from which its size is written on it too */
 const WIDE = 52
 const labels = computed(() =>
   props.surface.places.map(({ x, y }, cell) => {

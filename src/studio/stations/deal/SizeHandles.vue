@@ -5,15 +5,15 @@ import { BOUNDS, type Settings } from '../../../core/settings/settings.ts'
 import type { DrawnSurface } from './useDrawing.ts'
 
 /**
- * Handles on the first cards: the corner for the size of all cards, the room to the next column and to the next row. `preview` is told what is being dragged, `set`
- * what was dropped or set by keys. On a `small` board they are there for keys only, since they would cover the first cards.
+ * Handles on the first cards: the corner for the size of all cards, the space to the next column and to the next row. `preview` gets what is being dragged, `set`
+ * what was dropped or set by keys. On a `small` board they appear for keys only, since they would cover the first cards.
  */
 const props = defineProps<{ surface: DrawnSurface; rows: number; columns: number; small: boolean }>()
 type Patch = Partial<Settings['layout']>
 const emit = defineEmits<{ preview: [patch: Patch | null]; set: [patch: Patch, label: string] }>()
 
 type Handle = 'corner' | 'across' | 'down'
-/** One px by an arrow, so many with Shift. */
+/** An arrow key moves one px, this many with Shift. */
 const BIG = 10
 const held = ref<Handle | null>(null)
 const first = computed(() => props.surface.places[0]!)
@@ -51,7 +51,7 @@ const LABELS: Record<Handle, string> = {
 const within = (value: number, [low, high]: readonly [number, number]): number =>
   Math.max(low, Math.min(high, Math.round(value)))
 
-/** What a handle sets when it is moved so many px of the frame from a start. */
+/** What a handle sets when it is moved this many px of the frame from its start. */
 function moved(name: Handle, { card, gap }: Pick<DrawnSurface, 'card' | 'gap'>, x: number, y: number): Patch {
   if (name === 'across') return { gapAcross: within(gap.across + x, BOUNDS.gap) }
   if (name === 'down') return { gapDown: within(gap.down + y, BOUNDS.gap) }
@@ -106,7 +106,7 @@ function key(event: KeyboardEvent, name: Handle): void {
   event.preventDefault()
   event.stopPropagation()
   const [x, y] = way
-  // a gap has one direction only, so that both arrows that lead away from the card widen it
+  // a gap has only one direction, so both arrows that lead away from the card widen it
   const along = x + y
   emit(
     'set',

@@ -11,7 +11,7 @@ import { useBench } from '../../store/bench.ts'
 import { isFirst, useNestedDecks } from './useNestedDecks.ts'
 
 /**
- * Which part of the deck a level uses, chosen by looking at the faces. What is chosen holds at once; each press is one step to undo.
+ * Which part of the deck a level uses, chosen on the faces. Changes apply at once; each press is one undo step.
  * `needed` is how many pairs the board takes.
  */
 const open = defineModel<boolean>({ required: true })
@@ -29,7 +29,7 @@ const HOWS: { value: How; label: string }[] = [
   { value: 'range', label: 'by place' },
   { value: 'pairs', label: 'one by one' },
 ]
-/** asked for, though a run of the deck that begins with its first pair is the first ones too */
+/** chosen, although a range that begins with the deck's first pair is the same as the first ones */
 const wantsRange = ref(false)
 const how = computed<How>(() => {
   const { use } = props
@@ -39,7 +39,7 @@ const how = computed<How>(() => {
   return isFirst(use) && !wantsRange.value ? 'nested' : 'range'
 })
 const { nested, setFirst, nestAll } = useNestedDecks()
-/** a range is set by its two ends; this is the first of them, while the second is waited for */
+/** a range is set by its two ends; this is the first of them, while the second is still missing */
 const anchor = ref<number | null>(null)
 watch([open, how], () => (anchor.value = null))
 watch(open, () => (wantsRange.value = false))
@@ -58,7 +58,7 @@ function toggleTag(tag: string): void {
   const now = props.use !== 'all' && 'tags' in props.use ? props.use.tags : []
   set({ tags: now.includes(tag) ? now.filter((one) => one !== tag) : [...now, tag] })
 }
-/** A press on a face: an end of a range, or in or out of what is chosen one by one. */
+/** A press on a face: an end of a range, or in or out of those chosen one by one. */
 function press(place: number): void {
   if (how.value === 'range') {
     const other = anchor.value
@@ -74,8 +74,8 @@ const HINTS: Record<How, string> = {
   all: 'Every pair of the deck, and what you add to it. Press a face to leave it out.',
   nested:
     'The first pairs of the deck. Levels that use more and more of them go from easy over medium to hard with the same pairs.',
-  tags: 'All pairs with one of the tags that are lit. Press a face to choose one by one from there.',
-  range: 'A run of the deck, whatever lies there: press its first face and its last.',
+  tags: 'All pairs with one of the highlighted tags. Press a face to choose one by one from there.',
+  range: 'A range of the deck, whatever it holds: press its first face and its last.',
   pairs: 'Press a face to take it in or leave it out.',
 }
 </script>

@@ -16,7 +16,7 @@ import { useView } from '../../store/view.ts'
 import { useFigures } from '../../workers/jobs/useFigures.ts'
 import { bigNumber } from './big-number.ts'
 
-/** How the cards come to lie, and by which seed. `laid` gives the deal that is seen, from which a board laid by hand starts. */
+/** How the cards are laid, and by which seed. `laid` gives the deal on screen, which a board laid by hand starts from. */
 const props = defineProps<{ settings: Settings; laid: () => (string | null)[] | null }>()
 const bench = useBench()
 const view = useView()
@@ -30,7 +30,7 @@ const NAMES: Record<Way, string> = {
 }
 const CHOICES = WAYS.map((way) => [way, NAMES[way]] as const)
 const way = computed(() => props.settings.deal.way)
-/** whether the way goes by steps between twins */
+/** whether the way depends on steps between twins */
 const stepped = computed(() => way.value === 'apart' || way.value === 'close')
 const { figures, working } = useFigures('deal', () => ({
   pairs: bench.game!.deck.pairs,
@@ -52,7 +52,7 @@ function choose(next: Way): void {
   )
 }
 
-/** Whether some pair lies on the board more than once. */
+/** Whether some pair is on the board more than once. */
 const repeated = computed(() => {
   const { board, fill } = props.settings
   return comeAgain(drawnPairs(bench.game!.deck.pairs, fill), openCells(board).length / 2)
@@ -108,7 +108,7 @@ const RULES: [Rule, string][] = [
 function setRule(next: Rule): void {
   bench.set('deal', { seed: next === 'fixed' ? { fixed: view.seed || 'first' } : next }, 'change the seed')
 }
-/** the seed as it is being typed; figures that come in meanwhile leave it alone */
+/** the seed while it is being typed; new figures leave it alone */
 const typed = ref('')
 watch(
   () => view.seed,

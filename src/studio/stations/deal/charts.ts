@@ -9,15 +9,15 @@ import { APRICOT, FONT, INK, LAGOON, LINE, SOFT, TIP, type ChartOption } from '.
 
 use([BarChart, HeatmapChart, VisualMapComponent])
 
-/** The pictures of a fairness report, in the colours of the twins: apricot for fewer than even, lagoon for more. */
+/** The charts of a fairness report, in the colours of the twins: apricot for less often than even, lagoon for more. */
 const FEWER = APRICOT
 const EVEN = '#f3ebdc'
 const MORE = LAGOON
 const BARE = { axisLine: { show: false }, axisTick: { show: false }, splitLine: { show: false } } as const
-/** Deviations beyond so many standard deviations have the full colour. */
+/** Deviations beyond this many standard deviations have the full colour. */
 const FULL = 4
 
-/** Where the cards of one pair landed: how often it was at each cell, and how often it should have been. */
+/** Where the cards of one pair landed: how often on each cell, and how often expected. */
 export function landings(
   tally: Tally,
   pair: number,
@@ -73,7 +73,7 @@ export function heatMap(tally: Tally, pair: number): ChartOption {
   }
 }
 
-/** How far twins lay apart, as bars, and what chance expects, as marks. */
+/** How far apart twins were, as bars, and what chance predicts, as marks. */
 export function stepsChart({ seen, expected }: NonNullable<Report['steps']>): ChartOption {
   const percent = (share: number): string => `${(share * 100).toFixed(1)} %`
   return {

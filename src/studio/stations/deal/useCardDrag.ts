@@ -6,9 +6,9 @@ const SLACK = 6
 export type Drag = { from: number; over: number; x: number; y: number }
 
 /**
- * Dragging a card on the board from above. `cellUnder` says which cell lies under a point of the window (−1: none), `mayDrag` which can be
- * taken up, `drop` is told both cells. Out: the drag that is going on, a handler for pointerdown, and whether the click that follows a drag
- * is to be passed over.
+ * Dragging a card on the board from above. `cellUnder` gives the cell at a point of the window (−1: none), `mayDrag` whether its card can be
+ * picked up, `drop` gets both cells. Out: the current drag, a handler for pointerdown, and whether to ignore the click that follows
+ * a drag.
  */
 export function useCardDrag(
   cellUnder: (x: number, y: number) => number,
@@ -58,7 +58,7 @@ export function useCardDrag(
   }
   onBeforeUnmount(end)
 
-  /** Whether the click now told is only the end of a drag. */
+  /** Whether the current click is only the end of a drag. */
   const wasDrag = (): boolean => {
     const was = dragged
     dragged = false

@@ -1,12 +1,12 @@
 import { onBeforeUnmount, useTemplateRef, watch } from 'vue'
 import type { Layout } from '../../../core/board/geometry.ts'
 
-/** A board as it is drawn: its layout in px of the frame, and how large such a px is on the page. */
+/** A board as it is drawn: its layout in px of the frame, and the scale at which such a px is drawn. */
 export type DrawnSurface = Layout & { width: number; height: number; scale: number }
 
 /**
- * Draws on the canvas that the component calls `canvas`, which lies over the whole surface, once a frame however often it is asked for. In: the surface; what draws, in px of the frame; whatever else the drawing depends on.
- * Out: asks for it to be drawn anew.
+ * Draws on the component's `canvas` ref, which covers the whole surface, once a frame however often it is asked. In: the surface; the function that draws, in px of the frame; whatever else the drawing depends on.
+ * Out: a function that asks for a redraw.
  */
 export function useDrawing(
   surface: () => DrawnSurface,

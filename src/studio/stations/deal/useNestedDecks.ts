@@ -9,11 +9,11 @@ import { useBench } from '../../store/bench.ts'
 export const isFirst = (use: Use): use is { from: 1; to: number } =>
   typeof use === 'object' && 'from' in use && use.from === 1
 
-/** Levels whose decks lie within each other: each uses the first pairs of the deck, more or fewer of them. */
+/** Levels with nested decks: each uses the first pairs of the deck, more or fewer of them. */
 export function useNestedDecks() {
   const bench = useBench()
   const pairs = computed(() => bench.game!.deck.pairs)
-  /** the levels whose decks lie within each other */
+  /** the levels with nested decks */
   const nested = computed(() =>
     bench.game!.levels.flatMap((level) => {
       const { use } = resolveLevel(bench.game!, level).fill
@@ -29,7 +29,7 @@ export function useNestedDecks() {
       `first/${id}`,
     )
   }
-  /** Every level draws from the first pairs, more on each: from what the first board takes to the whole deck. */
+  /** Every level draws from the first pairs, more on each: from what the first board needs to the whole deck. */
   function nestAll(): void {
     const game = bench.game!
     const needed = game.levels.map((level) =>

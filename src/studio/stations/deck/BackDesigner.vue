@@ -13,7 +13,7 @@ import PicturePicker from '../../parts/cards/PicturePicker.vue'
 import BackImage from './BackImage.vue'
 import { smallestCard } from './smallest-card.ts'
 
-/** The back of every card, on one large card. */
+/** The back of every card, shown on one large card. */
 const bench = useBench()
 const { say } = useToasts()
 const size = computed(() => smallestCard(bench.game!))
@@ -25,7 +25,7 @@ const wanted = ref<'emblem' | 'image'>('emblem')
 function change(next: Partial<Back>, about: string | null = null): void {
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
 }
-/** An own image goes with its tint. */
+/** An own image is removed together with its tint. */
 const without = (key: 'emblem' | 'image'): void =>
   bench.edit('change the back', ({ deck }) => {
     delete deck.back[key]

@@ -9,7 +9,7 @@ type Tint = NonNullable<Back['tint']>
 const props = defineProps<{ back: Back }>()
 const emit = defineEmits<{ choose: []; remove: []; tint: [tint: Tint] }>()
 const NO_TINT: Tint = { colour: '#23243f', strength: 0 }
-/** how strong a tint is at first: a colour that is chosen is to be seen */
+/** the initial strength of a tint: a chosen colour should be visible */
 const FIRST = 40
 const tint = computed(() => props.back.tint ?? NO_TINT)
 </script>

@@ -7,7 +7,7 @@ import { useFindings } from '../../parts/findings/store.ts'
 import { useBench } from '../../store/bench.ts'
 import type { Tie } from './useLookAlikes.ts'
 
-/** Findings on the deck: those of the checks, and what is seen in the faces; `seen` are the ties that the table shows. */
+/** Findings on the deck: those of the checks, and the look-alikes; `seen` are the ties that the table shows. */
 const props = defineProps<{ ties: readonly Tie[]; seen: readonly Tie[] }>()
 const emit = defineEmits<{ choose: [ids: string[]] }>()
 const bench = useBench()

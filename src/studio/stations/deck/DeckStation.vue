@@ -24,7 +24,7 @@ import { useLookAlikes } from './useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
 import { useSelection } from './useSelection.ts'
 
-/** the same value at every drawing: by a new one the control measures itself anew, and with it the page */
+/** the same value at every drawing: a new one makes the control measure itself anew, and with it the page */
 const EYES = [...VISIONS]
 const bench = useBench()
 const { say } = useToasts()
@@ -69,7 +69,7 @@ const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== null)
 
 const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
 async function remove(label?: string): Promise<void> {
-  // the next tile takes the focus before the others go: lost with its tile, the focus has the page laid out twice
+  // the next tile gets the focus before the others go: if the focus goes with its tile, the page is laid out twice
   const next = deck.nextChosen()
   light.value?.focusOn(next)
   await nextTick()
@@ -135,12 +135,12 @@ async function drop(event: DragEvent): Promise<void> {
           <template #image><IconPairs aria-hidden="true" /></template>
           <template #description>
             <strong>No pairs yet.</strong> Add pictures from the library, drop images here, cut a sheet, paste
-            words, or take a series.
+            words, or make a series.
           </template>
         </ElEmpty>
         <ElEmpty v-else-if="shown.length === 0" class="empty">
           <template #image><IconSearch aria-hidden="true" /></template>
-          <template #description>No pair is called or tagged "{{ query || tag }}".</template>
+          <template #description>No pair has the name or tag "{{ query || tag }}".</template>
           <ElButton class="btn" @click="query = tag = ''">Show all</ElButton>
         </ElEmpty>
       </LightTable>

@@ -16,7 +16,7 @@ import SeriesDialog from './SeriesDialog.vue'
 import SheetDialog from './SheetDialog.vue'
 import WordsDialog from './WordsDialog.vue'
 
-/** The ways into a deck: a button and a dialog each. Files and words that come by themselves open the dialog of their kind. */
+/** The ways to add pairs: a button and a dialog each. Dropped files and pasted words open the dialog of their kind. */
 const emit = defineEmits<{ add: [pairs: readonly Pair[], label: string]; paste: [] }>()
 const way = ref<'pictures' | 'images' | 'sheet' | 'words' | 'series' | null>(null)
 const images = ref<File[]>([])
@@ -36,7 +36,7 @@ const open = (name: NonNullable<typeof way.value>, label: string) => ({
   onAdd: (pairs: readonly Pair[]) => emit('add', pairs, label),
 })
 defineExpose({
-  /** Files that were dropped: a list of words if that is what comes first, else images. */
+  /** Dropped files: a word list if that is the first of them, else images. */
   async takeFiles(files: File[]): Promise<void> {
     const [first] = files
     if (!first) return

@@ -18,7 +18,7 @@ import {
   type ReadImage,
 } from '../../parts/cards/image-files.ts'
 
-/** Pairs from image files: read one by one, seen before they are added, joined by their names on request. */
+/** Pairs from image files: read one by one, previewed before they are added, joined by their names on request. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ files: readonly File[] }>()
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
@@ -71,7 +71,7 @@ async function drop(event: DragEvent): Promise<void> {
   over.value = false
   if (event.dataTransfer) await read(await droppedFiles(event.dataTransfer))
 }
-/** Gives up what has not been read yet; what has stays. */
+/** Drops what has not been read yet; the rest stays. */
 function stop(): void {
   run++
   total.value = done.value
@@ -115,10 +115,10 @@ function add(): void {
       <p v-if="images.length" class="soft">
         {{ made.pairs.length }} {{ made.pairs.length === 1 ? 'pair' : 'pairs' }} from {{ images.length }}
         {{ images.length === 1 ? 'image' : 'images'
-        }}{{ made.twice ? `; ${made.twice} came twice and are taken once` : ''
+        }}{{ made.twice ? `; ${made.twice} came twice and were taken once` : ''
         }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
       </p>
-      <ul v-if="made.pairs.length" class="preview" aria-label="Pairs to be added">
+      <ul v-if="made.pairs.length" class="preview" aria-label="Pairs to add">
         <li v-for="pair in made.pairs.slice(0, SHOWN)" :key="pair.id">
           <span class="cards">
             <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>

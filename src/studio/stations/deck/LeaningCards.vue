@@ -3,7 +3,7 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import { faceWords } from '../../../player/face.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 
-/** A pair as two large cards that lean on each other; of a related one, the side that is worked on is chosen by pressing it. */
+/** A pair as two large cards that lean on each other; for a related one, a press chooses the side to edit. */
 defineProps<{ pair: Pair }>()
 const side = defineModel<'a' | 'b'>('side', { required: true })
 </script>

@@ -14,13 +14,13 @@ import { useTileGrid } from './useTileGrid.ts'
 import type { DropPlace } from './useTileDrag.ts'
 import { useTileKeys } from './useTileKeys.ts'
 
-/** The pairs, lying on light: chosen by click, by a box, by keys; put in order by dragging; seen as another eye sees them. */
+/** The pairs on the light table: selected by click, box or keys; sorted by dragging; seen as another eye sees them. */
 const props = defineProps<{
   pairs: readonly Pair[]
   selection: ReturnType<typeof useSelection>
   ties: readonly Tie[]
   vision: Vision
-  /** whether what is shown is the whole deck, so that its order can be changed */
+  /** whether the whole deck is shown, so that its order can be changed */
   whole: boolean
 }>()
 const emit = defineEmits<{ move: [ids: string[], to: number]; step: [by: number]; remove: [] }>()
@@ -33,10 +33,10 @@ const { perRow, height, middleOf, lineAt, blockPlace } = useTileGrid(
   ground,
   computed(() => props.pairs.length),
 )
-/** where the tile that keys move from lies, or -1 */
+/** the place of the tile that keys move from, or -1 */
 const leadAt = computed(() => props.pairs.findIndex(({ id }) => id === lead.value))
 const { blocks, laid } = useTileBlocks(() => props.pairs, perRow, isNear)
-/** Whether a block is in sight, or has the tile that keys move from. */
+/** Whether a block is in view, or has the tile that keys move from. */
 function isNear(block: number): boolean {
   const { scrollTop = 0, clientHeight = 0 } = ground.value ?? {}
   const { top, bottom } = blockPlace(block * ROWS, ROWS)
@@ -47,7 +47,7 @@ function isNear(block: number): boolean {
 const shield = ref<HTMLElement>()
 const { raise, lower, press: pressTile, click } = useShield(shield)
 
-/** the same value while the same tiles are tied, so that they are not all looked through at every edit */
+/** the same value while the same tiles are tied, so that they are not all checked at every edit */
 const tied = computed<ReadonlySet<string>>((before) => {
   const now = new Set(seen.value.flatMap(({ one, other }) => (one === null ? [other] : [one, other])))
   return before && sameMembers([...before], [...now]) ? before : now
@@ -67,14 +67,14 @@ const middles = computed(() => {
   return found
 })
 
-/** where the tile that is being dragged would lie */
+/** the place of the dragged tile if it were dropped now */
 const place = ref<DropPlace | null>(null)
 const placeLine = computed(() => {
   if (!place.value) return null
   const at = props.pairs.findIndex(({ id }) => id === place.value!.beside)
   return at < 0 ? null : lineAt(at, place.value.after)
 })
-/** A chosen tile that is dragged takes all that are chosen along. */
+/** Dragging a selected tile takes the whole selection along. */
 function dragged(id: string | null): void {
   const to = place.value
   place.value = null
@@ -94,7 +94,7 @@ const { band, down } = useRubberBand(ground, tiles, (ids, add) =>
   these(add ? [...chosen.value, ...ids] : ids),
 )
 
-/** Puts the focus on a tile, and the tile in sight at the next frame: asked for at once, the page would be laid out twice. */
+/** Puts the focus on a tile, and scrolls to it at the next frame: at once, the page would be laid out twice. */
 function focusOn(id: string | null): void {
   const tile = table.value?.querySelector<HTMLElement>(`[data-pair="${CSS.escape(id ?? '')}"]`)
   if (!tile) return

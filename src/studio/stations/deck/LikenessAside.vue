@@ -7,13 +7,13 @@ import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useBench } from '../../store/bench.ts'
 import type { Tie } from './useLookAlikes.ts'
 
-/** Which pairs are easily mistaken for one another, or for the chosen one; and how that is measured. */
+/** Which pairs are easily mistaken for each other, or for the selected one; and how that is measured. */
 const props = defineProps<{
   ties: readonly Tie[]
   chosen: string | null
   progress: number | null
   vision: Vision
-  /** width in px of the card by which faces are compared */
+  /** width in px of the card on which faces are compared */
   size: number
 }>()
 const threshold = defineModel<number>('threshold', { required: true })

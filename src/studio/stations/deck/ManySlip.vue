@@ -21,7 +21,7 @@ const bench = useBench()
 const SHOWN = 8
 const ids = computed(() => new Set(props.pairs.map(({ id }) => id)))
 
-/** Every tag of the chosen, and how many of them bear it. */
+/** Every tag of the selected pairs, and how many of them have it. */
 const tags = computed(() => {
   const counts = new Map<string, number>()
   for (const pair of props.pairs)
@@ -33,7 +33,7 @@ function edit(label: string, to: (pairs: Pair[]) => Pair[], about: string | null
   bench.edit(label, (game) => void (game.deck.pairs = to(bench.game!.deck.pairs)), about)
 }
 function tag(word: string, on: boolean): void {
-  if (word.trim()) edit(on ? 'tag pairs' : 'take a tag away', (pairs) => tagged(pairs, ids.value, word, on))
+  if (word.trim()) edit(on ? 'tag pairs' : 'remove a tag', (pairs) => tagged(pairs, ids.value, word, on))
   typed.value = ''
 }
 const colour = (key: 'paper' | 'ink', value: string | null): void =>
@@ -54,7 +54,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
       <span v-for="[word, count] in tags" :key="word" class="tag">
         <ElButton
           v-if="count < pairs.length"
-          :data-tip="`Give it to all ${pairs.length}`"
+          :data-tip="`Add it to all ${pairs.length}`"
           @click="tag(word, true)"
         >
           {{ word }} <small>{{ count }}</small>

@@ -20,13 +20,13 @@ import LeaningCards from './LeaningCards.vue'
 import PaperInk from './PaperInk.vue'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
 
-/** Everything about one pair: its faces, name, words for those who listen, tags, colours. */
+/** Everything about one pair: its faces, name, alt text, tags, colours. */
 const props = defineProps<{ pair: Pair }>()
 const emit = defineEmits<{ remove: []; move: [by: number]; double: [] }>()
 const bench = useBench()
 const { say } = useToasts()
 
-/** of another pair the first face comes first again */
+/** another pair starts with its first face */
 const side = ref<'a' | 'b'>('a')
 watch(
   () => props.pair.id,
@@ -57,7 +57,7 @@ const SIDES = [
   { label: 'second', value: 'b' },
 ]
 
-/** `about`: what is changed of the pair; null makes it a step of its own. */
+/** `about`: which part of the pair is changed; null makes it a step of its own. */
 function change(label: string, to: (pair: Pair) => Pair, about: string | null): void {
   bench.edit(
     label,
@@ -71,7 +71,7 @@ function change(label: string, to: (pair: Pair) => Pair, about: string | null): 
 const changeFace = (label: string, next: Face, about: string): void =>
   change(label, (pair) => ({ ...pair, [side.value]: next }), `${side.value}/${about}`)
 
-/** A key of the face set, or taken away where nothing is left of it. */
+/** Sets a key of the face, or removes it if nothing is left of it. */
 function setFace(key: 'alt' | 'ink' | 'paper', value: string | null): void {
   const { [key]: _old, ...rest } = face.value
   changeFace(`change the ${key}`, (value ? { ...rest, [key]: value } : rest) as Face, key)

@@ -37,7 +37,7 @@ watch([kind, twin], () => {
   to.value = Math.min(12, most.value)
 })
 const pairs = computed(() => make(kind.value, twin.value, from.value, to.value))
-/** What the members of a series are counted as. */
+/** The unit in which a series counts. */
 const ONE: Record<SeriesKind, string> = {
   letters: 'letter',
   numbers: 'number',
@@ -45,7 +45,7 @@ const ONE: Record<SeriesKind, string> = {
   dots: 'number',
   shapes: 'shape',
 }
-/** The letters from one to another, each by its number, as choices. */
+/** The letters of a range, each by its number, as choices. */
 const letters = (first: number, last: number): (readonly [number, string])[] =>
   make('letters', 0, first, last).map(({ name }, i) => [first + i, name])
 const samples = SERIES.map((one) => ({ kind: one, pair: make(one, 0, 3, 3)[0]! }))
@@ -82,12 +82,12 @@ function add(): void {
       each with
       <ChoiceWord
         v-model="twin"
-        label="What the twin bears"
+        label="What the twin shows"
         :choices="SERIES_TWINS[kind].map((words, i) => [i, words] as const)"
       />
       as its twin.
     </p>
-    <ul class="preview" aria-label="Pairs to be added">
+    <ul class="preview" aria-label="Pairs to add">
       <li v-for="pair in pairs" :key="pair.id">
         <span class="card"><FaceView :face="pair.a" /></span>
         <span v-if="pair.b" class="card"><FaceView :face="pair.b" /></span>

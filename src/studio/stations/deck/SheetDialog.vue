@@ -15,14 +15,14 @@ import SheetUses from './SheetUses.vue'
 import { useSheet } from './useSheet.ts'
 import { addWords } from './useDeckEdits.ts'
 
-/** One image cut into tiles: the grid lies over the image while it is set; empty tiles stay out; each tile has a name. */
+/** One image cut into tiles: the grid covers the image while it is set; empty tiles are left out; each tile has a name. */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
 const bench = useBench()
 const { image, problem, by, size, count, edge, sheet, tiles, chosen, empty, left, ...lain } = useSheet()
 const over = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
-/** the tile that is looked at, in the sheet or in the list */
+/** the current tile, in the sheet or in the list */
 const looked = ref('')
 watch(open, lain.clear)
 const use = computed(() => tiles.value.find(({ key }) => key === looked.value))
@@ -105,7 +105,7 @@ function add(): void {
             /></span>
           </div>
           <div class="row">
-            <span>Margin round all, in px</span>
+            <span>Margin around all, in px</span>
             <NumberWord v-model="edge.margin" label="Margin" :bounds="SHEET_BOUNDS.edge" />
           </div>
           <div class="row">

@@ -4,7 +4,7 @@ import { LENGTHS } from '../../../core/settings/settings.ts'
 import TextField from '../../parts/settings/TextField.vue'
 import type { SheetTile } from './useSheet.ts'
 
-/** The tiles of a sheet that are taken, each with its name. */
+/** The tiles taken from a sheet, each with its name. */
 defineProps<{ tiles: readonly SheetTile[]; image: { canvas: HTMLCanvasElement; url: string } }>()
 defineEmits<{ rename: [key: string, name: string]; leave: [key: string] }>()
 const looked = defineModel<string>('looked', { required: true })

@@ -17,9 +17,9 @@ const svg = ref<SVGSVGElement>()
 type Point = { x: number; y: number }
 let began: { at: Point; tile: SheetTile | undefined } | null = null
 const band = ref<{ x: number; y: number; width: number; height: number } | null>(null)
-/** so far a press may slip before it is a box, in px of the sheet */
+/** how far a press may move before it becomes a box, in px of the sheet */
 const slip = computed(() => Math.max(3, props.image.canvas.width / 150))
-/** the tile that the keyboard stands on */
+/** the tile with the keyboard */
 const reached = computed(() => props.tiles.find(({ key }) => key === looked.value) ?? props.tiles[0])
 
 function pointOf({ clientX, clientY }: PointerEvent): Point {

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import type { Vision } from '../../../core/deck/vision.ts'
 import type { Tie } from './useLookAlikes.ts'
 
-/** Dotted threads between pairs that look alike to a vision, each with its likeness in percent, from middle to middle of their tiles. */
+/** Dotted threads between pairs that look alike to a vision, each with its likeness in percent, from the middle of one tile to the other. */
 const props = defineProps<{
   ties: readonly Tie[]
   vision: Vision
@@ -12,7 +12,7 @@ const props = defineProps<{
 }>()
 
 type Point = { x: number; y: number }
-/** A thread longer than this, in px, is cut: each of its ends points to the other. */
+/** A thread longer than this, in px, is cut: each end points to the other. */
 const LONGEST = 900
 const END = 90
 function towards(from: Point, to: Point): Point {
@@ -20,7 +20,7 @@ function towards(from: Point, to: Point): Point {
   return { x: from.x + (to.x - from.x) * share, y: from.y + (to.y - from.y) * share }
 }
 function hung(key: string, a: Point, b: Point, percent: number) {
-  // the thread hangs down, and is flat where the way is long
+  // the thread hangs down, and is flat over long distances
   const sag = Math.min(46, Math.hypot(b.x - a.x, b.y - a.y) * 0.18)
   const [cx, cy] = [(a.x + b.x) / 2, (a.y + b.y) / 2 + sag]
   return {
@@ -48,7 +48,7 @@ const hanging = computed(() =>
   }),
 )
 
-/** A percent that would lie on another hangs below it. */
+/** A label that would cover another hangs below it. */
 const PERCENT = { width: 42, height: 22 }
 const threads = computed(() => {
   const laid: Point[] = []
@@ -63,7 +63,7 @@ const threads = computed(() => {
   })
 })
 
-/** In one path: what is there many times is painted many times. A thread is a path of its own: the dots of all would be worked out for every part of the screen. */
+/** One path for all: many elements are painted many times. A thread has its own path: the dots of one long path would be worked out for every part of the screen. */
 const grounds = computed(() =>
   threads.value.map(({ x, y }) => `M${x - 10} ${y - 11}h20a11 11 0 0 1 0 22h-20a11 11 0 0 1 0-22z`).join(''),
 )

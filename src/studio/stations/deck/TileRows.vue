@@ -6,14 +6,14 @@ import { tileName } from './tile-name.ts'
 import { useTileDrag, type DropPlace } from './useTileDrag.ts'
 
 /**
- * Some rows of tiles: a layer of its own, so that what is painted once is not painted again while it scrolls. A tile is a pair as two cards
- * that lean on each other. Hundreds lie on the table, so a tile is one element with a background and a bare text, and no component: each
- * element, clip or layer more is painted anew as the table scrolls, and all that is kept for each is gone through when memory is cleared.
+ * Some rows of tiles: a layer of its own, so that it is not painted again while it scrolls. A tile is a pair as two cards
+ * that lean on each other. There are hundreds, so a tile is one element with a background and a bare text, and no component: each
+ * extra element, clip or layer is painted anew as the table scrolls, and everything kept for it is visited when memory is cleaned up.
  */
 const props = defineProps<{
   pairs: readonly Pair[]
   perRow: number
-  /** rows that it has room for; its tiles may come later */
+  /** the rows it has room for; its tiles may come later */
   rows: number
   fixed: boolean
   chosen: ReadonlySet<string>
@@ -31,7 +31,7 @@ useTileDrag(
   (id) => emit('end', id),
 )
 
-/** A name that has no room is told whole elsewhere. */
+/** A name that does not fit is shown in full elsewhere. */
 const whole = ({ name }: Pair): string | undefined => (tileName(name) === name ? undefined : name)
 </script>
 

@@ -2,7 +2,7 @@
 import type { Column, Part } from '../../../core/files/words-file.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 
-/** The columns of a list with their first rows, and what each is for. */
+/** The columns of a list with their first rows, and the use of each. */
 defineProps<{ columns: readonly Column[] }>()
 const emit = defineEmits<{ part: [column: number, part: Part] }>()
 const PARTS: [Part, string][] = [

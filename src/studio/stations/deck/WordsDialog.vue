@@ -14,7 +14,7 @@ import { anyTextOf } from '../../parts/look/text-of.ts'
 import WordColumns from './WordColumns.vue'
 import { addWords } from './useDeckEdits.ts'
 
-/** Pairs from columns of words: typed, pasted, or opened from a file; seen before they are added. `there`: the pairs that the deck has; `fresh`: they begin a game of their own. */
+/** Pairs from columns of words: typed, pasted, or opened from a file; previewed before they are added. `there`: the pairs that the deck has; `fresh`: they start a game of their own. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ pasted: string; file?: File | null; there: readonly Pair[]; fresh?: boolean }>()
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
@@ -22,7 +22,7 @@ const text = ref('')
 /** a file too long to be edited here stays out of the field */
 const opened = shallowRef<{ name: string; text: string } | null>(null)
 const header = ref<boolean | null>(null)
-/** what the author said of columns, by their place */
+/** the uses that the author chose for columns, by their place */
 const parts = ref<Part[]>([])
 const oneFaced = ref<'identical' | 'leave-out'>('identical')
 /** the encoding of a file that is not UTF-8 */
@@ -56,7 +56,7 @@ const read = computed<WordPairs>(() =>
 )
 function setPart(column: number, part: Part): void {
   const now = read.value.columns.map((one) => one.part)
-  // a face can be one column only; two with the same part change places
+  // a face can be only one column; two with the same use swap
   const other = part === 'nothing' || part === 'tags' ? -1 : now.indexOf(part)
   if (other >= 0) now[other] = now[column]!
   now[column] = part
@@ -142,7 +142,7 @@ function add(): void {
       The first row names the columns
     </ElCheckbox>
     <p v-if="encoding" class="note" role="status">
-      This file is no UTF-8; it is read as {{ encoding }}. Look at its accents before you add it.
+      This file is not UTF-8; it was read as {{ encoding }}. Check the accents before you add it.
     </p>
     <WordColumns v-if="read.columns.length > 1" :columns="read.columns" @part="setPart" />
     <p v-if="read.oneFaced" class="note">
@@ -150,7 +150,7 @@ function add(): void {
       <ChoiceWord v-model="oneFaced" label="Rows without a second face" :choices="ONE_FACED" />.
     </p>
     <p v-if="count" class="soft">{{ asRead }}</p>
-    <ul v-if="count" class="preview" aria-label="Pairs to be added">
+    <ul v-if="count" class="preview" aria-label="Pairs to add">
       <li v-for="pair in read.pairs.slice(0, SHOWN)" :key="pair.id">
         <span class="card"><FaceView :face="pair.a" /></span>
         <span class="card"><FaceView :face="pair.b ?? pair.a" /></span>

@@ -1,8 +1,8 @@
-/** Folders are opened so many deep, and so many files are taken at once. */
+/** How deep folders are opened, and how many files are taken at once. */
 const DEEPEST = 6
 const MOST = 2000
 
-/** The files that were dropped, those in dropped folders too, by name. */
+/** The dropped files, including those in dropped folders, by name. */
 export async function droppedFiles(dropped: DataTransfer): Promise<File[]> {
   const entries = [...dropped.items].flatMap((item) => item.webkitGetAsEntry?.() ?? [])
   const files = entries.length
@@ -11,7 +11,7 @@ export async function droppedFiles(dropped: DataTransfer): Promise<File[]> {
   return inOrder(files).slice(0, MOST)
 }
 
-/** By name as people count: 2 before 10. What systems leave in folders for themselves is passed over. */
+/** Sorted by name with numbers in order: 2 before 10. Hidden files that systems leave in folders are skipped. */
 export const inOrder = (files: readonly File[]): File[] =>
   files
     .filter(({ name }) => !name.startsWith('.') && name !== 'Thumbs.db' && name !== 'desktop.ini')
@@ -27,7 +27,7 @@ async function filesIn(entry: FileSystemEntry, depth: number): Promise<File[]> {
   if (!entry.isDirectory || depth === 0) return []
   const reader = (entry as FileSystemDirectoryEntry).createReader()
   const found: File[] = []
-  // a reader gives a hundred at a time, and nothing at the end
+  // a reader returns a hundred at a time, and nothing at the end
   for (;;) {
     const some = await new Promise<FileSystemEntry[]>((resolve, reject) =>
       reader.readEntries(resolve, reject),

@@ -2,10 +2,10 @@ import type { Directive } from 'vue'
 import type { Face, Pair } from '../../../core/deck/pair.ts'
 import { paintedPair } from '../../workers/painting/painted.ts'
 
-/** Faces never change, so that one drawing holds for as long as a face is known. */
+/** Faces never change, so one drawing serves for as long as a face is known. */
 const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
-/** A pair as it lies on the light table, drawn once and kept, so that a deck of hundreds scrolls without drawing anything anew. Out: its URL. */
+/** A pair as the light table shows it, drawn once and cached, so that a deck of hundreds scrolls without drawing anything anew. Out: its URL. */
 function pairPicture(pair: Pair): Promise<string> {
   const { a, b } = pair
   const scale = devicePixelRatio
@@ -27,5 +27,5 @@ async function show(element: HTMLElement, { value }: { value: Pair }): Promise<v
   if (shown.get(element) === picture) element.style.backgroundImage = url && `url(${url})`
 }
 
-/** Gives an element a pair's picture behind it, as soon as it is drawn. */
+/** Sets a pair's picture as the background of an element, as soon as it is drawn. */
 export const vPairPicture: Directive<HTMLElement, Pair> = { mounted: show, updated: show }

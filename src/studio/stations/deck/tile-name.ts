@@ -1,4 +1,4 @@
-/** The room for a name on the narrowest tile, in px, and the type it is set in; as the style of TileRows has them. */
+/** The space for a name on the narrowest tile, in px, and its font; the style of TileRows has the same. */
 const ROOM = 132
 const TYPE = "600 14px 'Figtree Variable', system-ui, sans-serif"
 
@@ -6,7 +6,7 @@ const pen = new OffscreenCanvas(1, 1).getContext('2d')!
 const widths = new Map<string, number>()
 const names = new Map<string, string>()
 
-/** What is found of a text is kept as soon as its type is there. */
+/** Measured names are cached as soon as their font is loaded. */
 function once<T>(kept: Map<string, T>, text: string, find: (text: string) => T): T {
   const before = kept.get(text)
   if (before !== undefined) return before
@@ -15,10 +15,10 @@ function once<T>(kept: Map<string, T>, text: string, find: (text: string) => T):
   return found
 }
 
-/** Of letters, since the browser keeps much for each text that is measured. */
+/** Per letter, since the browser keeps a lot for each text that is measured. */
 const widthOf = (letter: string): number => once(widths, letter, () => pen.measureText(letter).width)
 
-/** A pair's name as its tile has room for it. Not left to the style: a clip for each name is what makes hundreds of them slow to scroll. */
+/** A pair's name shortened to its tile. Not left to the style: a clip for each name is what makes hundreds of them slow to scroll. */
 export const tileName = (name: string): string => once(names, name, fitted)
 
 function fitted(name: string): string {
@@ -31,7 +31,7 @@ function fitted(name: string): string {
     fits &&= room >= 0
     if (fits) kept += letter
   }
-  // joined letters can be narrower than each by itself
+  // joined letters can be narrower than the sum of their widths
   const whole = room + widthOf('…') >= 0 || pen.measureText(name).width <= ROOM
   return whole ? name : `${kept.trimEnd()}…`
 }

@@ -8,10 +8,10 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import type { useSelection } from './useSelection.ts'
 
 export const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
-/** What the button says that adds pairs; none are made yet where it cannot be pressed. */
+/** The words of the button that adds pairs; if it is disabled, no pairs are made yet. */
 export const addWords = (count: number): string => `Add ${count ? some(count) : 'pairs'}`
 
-/** What is done to the pairs that are chosen, each one step to undo. `shown` are those that a search leaves on the table. */
+/** Edits of the selected pairs, each one undo step. `shown` are those that a search leaves on the table. */
 export function useDeckEdits(
   selection: ReturnType<typeof useSelection>,
   shown: Ref<readonly Pair[]>,
@@ -25,7 +25,7 @@ export function useDeckEdits(
   const edit = (label: string, to: (now: Pair[]) => Pair[]): void =>
     bench.edit(label, (game) => void (game.deck.pairs = to(pairs())))
 
-  /** Adds pairs at the end, or pasted ones behind the last of the chosen, and chooses them. */
+  /** Adds pairs at the end, or pasted ones after the last selected one, and selects them. */
   function add(made: readonly Pair[], label: string): void {
     if (!made.length) return
     const last = pairs().findLastIndex(({ id }) => selection.chosen.value.has(id))
@@ -42,7 +42,7 @@ export function useDeckEdits(
     selection.these(ids.length > 1 ? ids : ids.slice(-1))
     done(`${some(ids.length)} added`)
   }
-  /** The pair that is chosen once the chosen ones are removed, by id: it comes into the place of the first of them. */
+  /** The pair to select once the selected ones are removed, by id: it takes the place of the first of them. */
   function nextChosen(): string | null {
     const ids = chosen()
     const at = shown.value.findIndex(({ id }) => ids.has(id))

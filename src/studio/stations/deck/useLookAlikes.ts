@@ -17,36 +17,36 @@ import { smallestCard } from './smallest-card.ts'
 /** Two pairs of the deck, by id, that have faces alike; null stands for the back. */
 export type Tie = { one: Owner; other: string; likeness: Record<Vision, number> }
 
-/** How long edits are waited out before the faces are compared, in ms. */
+/** How long to wait after an edit before the faces are compared, in ms. */
 const PAUSE = 250
 const NOTHING: AlikeFound = { owners: [], twos: new Uint32Array(), likeness: new Float64Array() }
-/** How many cards are sent before the page may breathe. */
+/** How many cards are sent before the page gets a break. */
 const AT_ONCE = 40
 
 /**
  * Which pairs have faces too much alike, for everyone and for three kinds of colour blindness. Faces are drawn and compared in a
- * worker; what has not changed is neither drawn nor compared again.
+ * worker; unchanged faces are neither drawn nor compared again.
  */
 export function useLookAlikes(game: () => Game) {
   const worker = new Worker(new URL('../../workers/painting/alike.worker.ts', import.meta.url), {
     type: 'module',
   })
   worker.postMessage({ fonts: pageFonts() } satisfies AlikeInput)
-  /** keys of faces whose cards the worker has; a key is short, and the same for faces that look the same */
+  /** keys of faces whose cards the worker has; a key is short, and equal for faces that look the same */
   const sent = new Set<string>()
   const keys = new Map<string, string>()
   const found = shallowRef<AlikeFound | null>(null)
-  /** share done, or null when all is known */
+  /** share done, or null when everything is known */
   const progress = ref<number | null>(null)
   const threshold = ref(TOO_ALIKE)
   let run = 0
-  /** the cards and the threshold that were asked for last, and the run that has been answered last */
+  /** the cards and the threshold of the last request, and the last run that was answered */
   let asked = ''
   let answered = 0
   let began = 0
   let timer = 0
 
-  /** Faces are objects that never change; what each looks like is written out only once. */
+  /** Faces are objects that never change; the key of each is written only once. */
   const numbers = new WeakMap<object, string>()
   const keyOf = (face: object, size: string): string => {
     let number = numbers.get(face)
@@ -65,7 +65,7 @@ export function useLookAlikes(game: () => Game) {
     if (!data.found) return
     answered = data.run
     found.value = data.found
-    // for those who measure: how long this took, in ms
+    // for benchmarks: how long this took, in ms
     dispatchEvent(
       new CustomEvent('look-alikes', { detail: { drawing: data.drawing, all: performance.now() - began } }),
     )
@@ -113,7 +113,7 @@ export function useLookAlikes(game: () => Game) {
       if (mine !== run) return
     }
     if (mine !== run) return
-    // the worker forgets what is not on the list, and so do we
+    // the worker drops what is not on the list, and so do we
     const wanted = new Set(faces.map(({ key }) => key))
     for (const key of sent) if (!wanted.has(key)) sent.delete(key)
     worker.postMessage({ run: mine, faces, threshold: threshold.value } satisfies AlikeRun)
@@ -135,7 +135,7 @@ export function useLookAlikes(game: () => Game) {
     worker.terminate()
   })
 
-  /** Every two pairs whose faces are alike to some vision by the threshold or more, the likest first. */
+  /** All two pairs whose faces are alike to some vision by at least the threshold, the most alike first. */
   const ties = computed<Tie[]>(() => {
     const { owners, twos, likeness: values } = found.value ?? NOTHING
     const kinds = VISIONS.length

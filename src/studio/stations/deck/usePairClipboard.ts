@@ -4,14 +4,14 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import { problemLine } from '../../../core/result.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
-/** Holds what was copied last, for browsers that keep the clipboard to themselves. */
+/** Holds the last copy, for browsers that do not give access to the clipboard. */
 let kept = ''
 
 type Deck = {
   chosen: () => Pair[]
   remove: (label: string) => void
   add: (pairs: Pair[], label: string) => void
-  /** files and plain words that were pasted go the ways in of their kind */
+  /** pasted files and plain words go to the dialogs of their kind */
   files: (files: File[]) => void
   words: (text: string) => void
 }
@@ -50,7 +50,7 @@ export function usePairClipboard(deck: Deck) {
     else say(`What was pasted holds no whole pairs: ${problemLine(read.problem)}`, { tone: 'wrong' })
   }
 
-  /** For the buttons: the clipboard where the browser lets us, what was copied here otherwise. */
+  /** For the buttons: the clipboard if the browser allows it, else the last copy made here. */
   async function copy(): Promise<void> {
     kept = writePairs(deck.chosen())
     await navigator.clipboard?.writeText(kept).catch(() => undefined)

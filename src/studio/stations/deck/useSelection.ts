@@ -1,12 +1,12 @@
 import { computed, ref, type Ref } from 'vue'
 
-/** What is chosen of a list: one by a press, more with Ctrl, a run with Shift; `lead` is the one that keys move from. */
+/** The selection in a list: one by a press, more with Ctrl, a run with Shift; `lead` is the one that keys move from. */
 export function useSelection(ids: Ref<readonly string[]>) {
   const chosen = ref<ReadonlySet<string>>(new Set())
   const lead = ref<string | null>(null)
   let anchor: string | null = null
 
-  /** the chosen in their order in the list; what is no longer in it is not chosen */
+  /** the selected ones in list order; those no longer in the list are not selected */
   const inOrder = computed(() => ids.value.filter((id) => chosen.value.has(id)))
 
   function only(id: string | null): void {

@@ -6,7 +6,7 @@ import { decodeImage, LONGEST_SIDE, wordsOf } from '../../parts/cards/image-file
 
 export type SheetTile = Tile & { key: string; name: string; taken: boolean; empty: boolean }
 
-/** A sheet and how it is cut: the image, the grid over it, and what the author said of single tiles. */
+/** A sheet and its cut: the image, the grid over it, and the author's choices for single tiles. */
 export function useSheet() {
   const image = shallowRef<{ canvas: HTMLCanvasElement; url: string; name: string } | null>(null)
   const problem = ref('')
@@ -14,7 +14,7 @@ export function useSheet() {
   const size = reactive({ width: 64, height: 64 })
   const count = reactive({ columns: 4, rows: 4 })
   const edge = reactive({ margin: 0, spacing: 0 })
-  /** what the author said of tiles: a name, or whether it is taken */
+  /** the author's choices for tiles: a name, or whether it is taken */
   const names = ref<Record<string, string>>({})
   const said = ref<Record<string, boolean>>({})
 
@@ -71,7 +71,7 @@ export function useSheet() {
     return parts.length ? `${parts.join(' and ')} belong to no tile` : ''
   })
 
-  /** Lays a file on the table, or says in `problem` why it cannot be. */
+  /** Opens a file as the sheet, or says in `problem` why it cannot be. */
   async function take(file: File): Promise<void> {
     const decoded = await decodeImage(file)
     if (!decoded.ok) {
@@ -93,18 +93,18 @@ export function useSheet() {
   function takeThese(keys: readonly string[], taken: boolean): void {
     said.value = { ...said.value, ...Object.fromEntries(keys.map((key) => [key, taken])) }
   }
-  /** Takes the tiles that are left out, and leaves out those that are taken. */
+  /** Takes the tiles that were left out, and leaves out the others. */
   function takeOthers(): void {
     said.value = Object.fromEntries(tiles.value.map(({ key, taken }) => [key, !taken]))
   }
-  /** An empty name gives back the one made of the sheet's. */
+  /** An empty name restores the one made from the sheet's. */
   function rename(key: string, to: string): void {
     const name = to.trim().slice(0, LENGTHS.name)
     const { [key]: _old, ...others } = names.value
     names.value = name ? { ...others, [key]: name } : others
   }
 
-  /** The tile as an image of its own, its longest side no more px than is useful. */
+  /** The tile as an image of its own, its longest side no longer than useful, in px. */
   function tileSource({ x, y, width, height }: Tile, longest = LONGEST_SIDE): string {
     const scale = Math.min(1, longest / Math.max(width, height))
     const canvas = document.createElement('canvas')

@@ -1,14 +1,14 @@
 import type { Ref } from 'vue'
 
-/** How long after the last move a table lies still, in ms. */
+/** How long after the last move a table counts as still, in ms. */
 const STILL = 150
 
 const tileAt = ({ clientX, clientY }: MouseEvent): Element | null =>
   document.elementFromPoint(clientX, clientY)?.closest('[role=option]') ?? null
 
 /**
- * While a table scrolls, `shield` over it keeps hundreds of tiles from looking out for the pointer: that costs more than all the rest. A
- * press on a tile is for that tile all the same, also when the shield was there at its begin or came before its end.
+ * While a table scrolls, `shield` over it keeps hundreds of tiles from reacting to the pointer: that costs more than all the rest. A
+ * press on a tile still reaches that tile, even if the shield was there at its start or appeared before its end.
  */
 export function useShield(shield: Ref<HTMLElement | undefined>) {
   let still = 0
@@ -22,13 +22,13 @@ export function useShield(shield: Ref<HTMLElement | undefined>) {
   function lower(): void {
     if (shield.value) shield.value.hidden = true
   }
-  /** At the begin of a press. Out: whether it is on a tile. */
+  /** At the start of a press. Out: whether it is on a tile. */
   function press(event: PointerEvent): boolean {
     lower()
     pressed = tileAt(event)
     return pressed !== null
   }
-  /** At a click, which has come to the tile by itself unless the shield was in its way. */
+  /** At a click, which reaches the tile by itself unless the shield was in its way. */
   function click(event: MouseEvent): void {
     const tile = pressed
     pressed = null

@@ -1,14 +1,14 @@
 import Sortable from 'sortablejs'
 import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
 
-/** Where a tile would lie: before or after another, by the id of its pair. */
+/** The place of a tile: before or after another, by the id of its pair. */
 export type DropPlace = { beside: string; after: boolean }
 
 const idOf = (tile: HTMLElement): string => tile.dataset.pair!
 
 /**
  * Lets the tiles in `rows` be dragged, unless they are `fixed`, to a place between others, in these or other rows. No tile moves on the
- * way; `over` is told where it would lie, `end` which was let go, or null if the drag was given up.
+ * way; `over` gets its new place, `end` the tile that was dropped, or null if the drag was cancelled.
  */
 export function useTileDrag(
   rows: Ref<HTMLElement | undefined>,

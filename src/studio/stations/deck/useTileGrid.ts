@@ -8,13 +8,13 @@ const NARROWEST = 152
 const TALL = 130
 /** from the top of a tile to the middle of its cards */
 const CARDS_MIDDLE = 52
-/** how wide the line is that shows where a tile will lie */
+/** the width of the line that marks the new place of a tile */
 const LINE = 4
 
-/** Where tiles lie on the light table: all have one size, so that it follows from their number. `ground` is the element that scrolls. */
+/** The positions of tiles on the light table: all have one size, so they follow from their number. `ground` is the element that scrolls. */
 export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<number>) {
   const width = ref(0)
-  /** none before the table is measured, so that no tile is laid twice */
+  /** none before the table is measured, so that no tile is laid out twice */
   const perRow = computed(
     () => width.value && Math.max(1, Math.floor((width.value - 2 * EDGE + GAP) / (NARROWEST + GAP))),
   )
@@ -34,7 +34,7 @@ export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<num
     height: `${TALL}px`,
   })
 
-  /** From where to where so many rows reach down the table. */
+  /** Where this many rows start and end on the table. */
   const blockPlace = (row: number, rows: number): { top: number; bottom: number } => ({
     top: EDGE + row * (TALL + GAP),
     bottom: EDGE + (row + rows) * (TALL + GAP) - GAP,

@@ -2,7 +2,7 @@ import type { Ref } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { useSelection } from './useSelection.ts'
 
-/** What presses and keys do on the light table. `leadAt` is the place of the tile that keys move from, or -1. */
+/** The effect of presses and keys on the light table. `leadAt` is the place of the tile that keys move from, or -1. */
 export function useTileKeys(options: {
   pairs: () => readonly Pair[]
   selection: ReturnType<typeof useSelection>
@@ -19,7 +19,7 @@ export function useTileKeys(options: {
     if (tile) press(tile.dataset.pair!, event)
   }
 
-  /** Enter and Space choose; arrow keys go from tile to tile, with Shift choosing on the way, with Alt moving what is chosen. */
+  /** Enter and Space select; arrow keys go from tile to tile, with Shift selecting on the way, with Alt moving the selection. */
   function key(event: KeyboardEvent): void {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
       event.preventDefault()

@@ -4,13 +4,13 @@ import { computed, ref } from 'vue'
 import { keyValue } from '../../parts/settings/slider.ts'
 import { PLOT } from './ladder-chart.ts'
 
-/** The two ends of the band that is wanted, dragged up and down over the chart or moved by keys: wins of 100. */
+/** The two ends of the wanted band, dragged up and down over the chart or moved by keys: wins of 100. */
 const props = defineProps<{ levels: number }>()
 const band = defineModel<[number, number]>({ required: true })
 const NAMES = ['Wins wanted on the first level', 'Wins wanted on the last level'] as const
 const [LEAST, MOST] = [1, 100]
 const box = ref<HTMLElement>()
-/** levels stand in the middle of their part of the axis */
+/** levels are in the middle of their part of the axis */
 const ends = computed(() =>
   NAMES.map((name, end) => ({
     name,

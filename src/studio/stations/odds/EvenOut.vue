@@ -14,7 +14,7 @@ import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-w
 import { useAnswer } from './useAnswer.ts'
 import type { Asked } from './useAsked.ts'
 
-/** Every level solved for its part of the band: before and after, and one step to undo. */
+/** Every level solved for its part of the band: before and after, and one undo step. */
 const props = defineProps<{
   asked: Asked
   mind: Mind
@@ -42,7 +42,7 @@ const rows = computed(() => {
       before: before === null ? 'none' : leverWords(by.value, before),
       after: !answer.value ? '…' : solved?.ok ? leverWords(by.value, solved.value) : 'stays',
       wins: solved ? ofHundred(solved.wins.won, solved.wins.games) : null,
-      why: answer.value && !solved ? 'cannot be dealt' : solved && !solved.ok ? 'no value does it' : '',
+      why: answer.value && !solved ? 'cannot be dealt' : solved && !solved.ok ? 'no value works' : '',
       value: solved?.ok ? solved.value : null,
     }
   })
@@ -66,7 +66,7 @@ function set(): void {
 <template>
   <ModalDialog v-model="open" title="Even out the ladder" :width="680">
     <p>
-      Wins of players like {{ mind.name.toLowerCase() }} shall go evenly from
+      Wins of players like {{ mind.name.toLowerCase() }} should change evenly from
       {{ Math.round(band[0] * 100) }} of 100 on the first level to {{ Math.round(band[1] * 100) }} on the
       last, by the <ChoiceWord v-model="by" label="Rule that is changed" :choices="BY" />.
     </p>
@@ -78,7 +78,7 @@ function set(): void {
           <th scope="col">Wanted</th>
           <th scope="col">Before</th>
           <th scope="col">After</th>
-          <th scope="col">Wins of 100 then</th>
+          <th scope="col">Wins of 100 after</th>
         </tr>
       </thead>
       <tbody>
@@ -99,7 +99,7 @@ function set(): void {
       </tbody>
     </table>
     <template #buttons>
-      <ElButton class="btn" @click="open = false">Leave it</ElButton>
+      <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="working || !changed.length" @click="set">
         {{
           changed.length

@@ -5,7 +5,7 @@ import { exampleOf } from '../../../core/odds/example.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 
-/** What a mind does on the same eight cards: each turn as a small board, the cards it pressed ringed, those it remembers filled. */
+/** A mind's game on the same eight cards: each turn as a small board, the pressed cards ringed, the remembered ones filled. */
 const props = defineProps<{ mind: Mind }>()
 const game = computed(() => exampleOf(props.mind))
 const LETTERS = 'ABCD'
@@ -16,7 +16,7 @@ const HOW = {
   slip: 'missed a card it had seen',
   fresh: 'a miss',
 } as const
-/** by turn, the cells that are matched before it */
+/** by turn, the cells matched before it */
 const turns = computed(() => {
   const gone = new Set<number>()
   return game.value.turns.map((turn) => {

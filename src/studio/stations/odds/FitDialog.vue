@@ -17,7 +17,7 @@ import type { FitInput, FitOutput } from '../../workers/jobs/fit.worker.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import FitTold from './FitTold.vue'
 
-/** The mind that fits played games: records dropped here, tapes of Play, and the game's own kept checks. */
+/** The mind that fits played games: dropped records, tapes of Play, and the game's own kept checks. */
 const props = defineProps<{ minds: readonly Mind[]; full: boolean }>()
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ made: [id: string] }>()
@@ -29,7 +29,7 @@ const picker = ref<InstanceType<typeof FilePicker>>()
 const files = shallowRef<{ name: string; text: string }[]>([])
 const checks = computed(() => bench.game!.checks ?? [])
 const withChecks = ref(false)
-/** what you played here; what a mind was watched playing is not yours */
+/** your own tapes; games of a mind that you watched do not count */
 const tapes = computed(() => useTapeStore().kept.filter(({ by }) => by === ''))
 const withTapes = ref(true)
 const found = shallowRef<FitOutput | null>(null)
@@ -62,7 +62,7 @@ async function fit(): Promise<void> {
   try {
     found.value = await mine.done
   } catch (error) {
-    // another fit took its place, or the dialog was closed
+    // another fit replaced it, or the dialog was closed
     if (error instanceof Cancelled) return
     say(`These records could not be read: ${(error as Error).message}`, { tone: 'wrong' })
   }
@@ -109,8 +109,8 @@ function use(): void {
   <ModalDialog v-model="open" title="A mind that plays like your players" :width="760">
     <div class="drop" @drop.prevent="take($event.dataTransfer?.files)" @dragover.prevent>
       <p>
-        Drop records of this game here (NAME.play.json; Play saves them, and so does a program of your own).
-        <span class="soft">{{ files.length ? `${files.length} are here.` : '' }}</span>
+        Drop records of this game here (NAME.play.json, saved by Play or by your own program).
+        <span class="soft">{{ files.length ? `Files: ${files.length}.` : '' }}</span>
       </p>
       <ElButton class="btn" @click="picker?.choose()">Choose records…</ElButton>
       <ElCheckbox v-if="tapes.length" v-model="withTapes">
@@ -125,7 +125,7 @@ function use(): void {
     <template v-if="found">
       <p role="status">
         {{ found.used }} {{ found.used === 1 ? 'record is' : 'records are' }} used; {{ found.fit.turns }}
-        {{ found.fit.turns === 1 ? 'turn tells' : 'turns tell' }} what was remembered<template
+        {{ found.fit.turns === 1 ? 'turn shows' : 'turns show' }} what was remembered<template
           v-if="found.fit.turns < TOO_FEW"
           >: too few, {{ TOO_FEW }} are needed</template
         >.

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
 import { percent } from './odds-words.ts'
 
-/** What was fitted: figures with their intervals, and the curve of what was taken by how long ago it was seen. */
+/** The result of a fit: figures with their intervals, and the curve of how often a twin was taken, by how long ago it was seen. */
 const props = defineProps<{ fit: Fit }>()
 const seconds = (value: number): string => `${(value / 1000).toFixed(2)} s`
 const FIGURES = [
@@ -38,7 +38,7 @@ const figures = computed(() =>
         </dd>
       </div>
     </dl>
-    <table v-if="fit.curve.length" aria-label="Taken, by how long ago the twin was seen">
+    <table v-if="fit.curve.length" aria-label="Twins found, by how long ago they were seen">
       <thead>
         <tr>
           <th scope="col">seen</th>

@@ -9,7 +9,7 @@ const facts = computed(() => {
   const { turns, time, waited, slips } = props.odds
   return [
     [turns.mean.toFixed(1), `turns and ${seconds(time.mean)} are a game of ${props.name.toLowerCase()}`],
-    [seconds(waited.mean), 'of it pass looking at judged cards'],
+    [seconds(waited.mean), 'of it are spent looking at judged cards'],
     [slips.mean.toFixed(1), 'misses are slips: cards that were seen before'],
   ] as const
 })

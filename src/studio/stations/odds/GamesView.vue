@@ -13,11 +13,11 @@ import type { Played } from './useGames.ts'
 import { ofHundred } from '../../parts/settings/lever-words.ts'
 import { lostWords, numberOf } from './odds-words.ts'
 
-/** The games of a level: one density a mind on a common axis, the limit as a line that is dragged, and wins of 100. */
+/** The games of a level: one density for each mind on a common axis, the limit as a line to drag, and wins of 100. */
 const props = defineProps<{ rows: readonly Row[]; axis: Axis; settings: Settings; old: boolean }>()
 const emit = defineEmits<{ limit: [value: number, byKey: boolean]; watch: [mind: string] }>()
 
-/** the limit that stands on this axis, in its unit */
+/** the limit on this axis, in its unit */
 const limit = computed(() => {
   const { clock, limits } = props.settings
   if (props.axis === 'time') return clock.mode === 'down' ? clock.limit : null
@@ -31,7 +31,7 @@ const range = computed(() => rangeOf(props.rows, props.axis, limit.value))
 const number = (value: number): string => numberOf(props.axis, value)
 const option = computed(() => densityChart(props.rows, props.axis, range.value, number))
 const follows = computed(() => tellsWithin(props.settings) && props.settings.limits.lives === null)
-/** How many of a mind's games are won with the limit where it is dragged to. */
+/** How many of a mind's games are won with the limit at its dragged value. */
 const wonThere = ({ free }: Played): number =>
   winsWithin(
     free,

@@ -21,7 +21,7 @@ const rows = computed(() =>
   (answer.value ?? []).map((one) => ({
     ...one,
     words: stepWords(one),
-    // half of the bar is for more wins, half for fewer
+    // the right half of the bar is for more wins, the left for fewer
     from: `${50 + (Math.min(0, one.change) / most.value) * 50}%`,
     wide: `${(Math.abs(one.change) / most.value) * 50}%`,
     about: `${signed(one.interval[0])} to ${signed(one.interval[1])}`,
@@ -32,11 +32,9 @@ const rows = computed(() =>
 <template>
   <section aria-labelledby="hangs">
     <h2 id="hangs">What it hangs on</h2>
-    <p class="soft">
-      wins of players like {{ mind.name.toLowerCase() }}, of 100; grey is not told apart from 0
-    </p>
+    <p class="soft">wins of players like {{ mind.name.toLowerCase() }}, of 100; grey: no measurable change</p>
     <p v-if="working || !ready" class="soft later" role="status">Working it out …</p>
-    <p v-else-if="answer && !rows.length">Nothing ends a game here but the last pair: it is always won.</p>
+    <p v-else-if="answer && !rows.length">Only the last pair ends a game here, so it is always won.</p>
     <ul v-else aria-label="Small steps">
       <li v-for="row in rows" :key="row.section + row.key" :class="{ soft: !row.told }" :data-tip="row.about">
         <span>{{ row.words }}</span>

@@ -14,7 +14,7 @@ import { useAnswer } from './useAnswer.ts'
 import type { Asked } from './useAsked.ts'
 import type { ShownMind } from './useMinds.ts'
 
-/** Wins of 100 on every level, and the band that is wanted; the ladder can be evened out to it. */
+/** Wins of 100 on every level, and the wanted band, which the ladder can be evened out to. */
 const props = defineProps<{
   asked: Asked
   minds: readonly ShownMind[]
@@ -57,7 +57,7 @@ const label = computed(() =>
     ),
   ].join('. '),
 )
-// loaded when it is asked for
+// loaded on demand
 const EvenOut = defineAsyncComponent(() => import('./EvenOut.vue'))
 const evening = ref(false)
 const wasEvening = everTrue(evening)
@@ -68,7 +68,7 @@ const wasEvening = everTrue(evening)
     <header>
       <h2 id="curve">Up the ladder</h2>
       <p>
-        <ChoiceWord v-model="of" label="What is seen" :choices="OF" />; wanted of players like
+        <ChoiceWord v-model="of" label="What the chart shows" :choices="OF" />; wanted of players like
         {{ main.mind.name.toLowerCase() }}:
         <NumberWord v-model="wanted[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
         on the first,
@@ -83,7 +83,7 @@ const wasEvening = everTrue(evening)
         <BandEnds v-if="of === 'wins'" v-model="wanted" :levels="names.length" />
       </template>
       <p v-else class="soft later" role="status">
-        {{ working ? `Climbing the ladder … ${Math.round(done * 100)} %` : 'The ladder comes next.' }}
+        {{ working ? `Playing the ladder … ${Math.round(done * 100)} %` : 'The ladder is next.' }}
       </p>
     </div>
     <EvenOut

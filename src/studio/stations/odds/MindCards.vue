@@ -8,7 +8,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { memoryWords } from './mind-words.ts'
 import type { ShownMind } from './useMinds.ts'
 
-/** The minds as cards, each with how much it has left of a card after 1, 2, 3 … turns; a press lets it play or not. */
+/** The minds as cards, each with how much it has left of a card after 1, 2, 3 … turns; a press switches it on and off. */
 const props = defineProps<{ minds: readonly ShownMind[]; full: boolean }>()
 const emit = defineEmits<{ toggle: [id: string]; edit: [mind: Mind]; add: []; fit: [] }>()
 const TURNS = 10
@@ -19,7 +19,7 @@ const drawn = computed(() =>
     words: memoryWords(one.mind.memory),
   })),
 )
-/** A dot as large as what is left, but never nothing. */
+/** A dot as large as what is left, but always visible. */
 const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
 </script>
 
@@ -39,8 +39,8 @@ const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
       </ElButton>
       <ElButton
         class="icon-btn edit"
-        :aria-label="`${mind.name}: look at it, or edit it`"
-        data-tip="Look at it, or edit it"
+        :aria-label="`${mind.name}: view or edit`"
+        data-tip="View or edit"
         @click="emit('edit', mind)"
       >
         <IconEdit />
@@ -48,7 +48,7 @@ const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
     </li>
     <li class="add">
       <ElButton :disabled="full" @click="emit('add')"><IconPlus />Mind</ElButton>
-      <ElButton data-tip="From games that were really played" @click="emit('fit')">Fit one…</ElButton>
+      <ElButton data-tip="From games that people played" @click="emit('fit')">Fit one…</ElButton>
     </li>
   </ul>
 </template>

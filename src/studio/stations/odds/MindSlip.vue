@@ -19,7 +19,7 @@ import { useBench } from '../../store/bench.ts'
 import { plain } from '../../workers/jobs/bare.ts'
 import ExampleGame from './ExampleGame.vue'
 
-/** One mind: what it remembers and how quickly it presses, beside what it does on eight cards. Those that are always there are looked at and copied; the game's own are edited. */
+/** One mind: what it remembers and how fast it presses, beside its game on eight cards. Standard minds can be viewed and copied; the game's own can be edited. */
 const props = defineProps<{ mind: Mind | null; minds: readonly Mind[] }>()
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
@@ -28,7 +28,7 @@ const tell = useDone()
 const picker = ref<InstanceType<typeof FilePicker>>()
 
 const draft = ref<Mind>(plain(READY_MINDS[2]!))
-/** the game's own mind that is edited; null for a new one, or one that is always there */
+/** the game's own mind being edited; null for a new one, or a standard one */
 const own = computed(() => bench.game!.minds?.find(({ id }) => id === draft.value.id) ?? null)
 const isReady = computed(() => READY_MINDS.some(({ id }) => id === draft.value.id))
 function begin(mind: Mind | null): void {
@@ -107,9 +107,7 @@ const save = (): void => download(`${draft.value.id}.mind.json`, writeMind(draft
           @change="(name) => name.trim() && (draft.name = name.trim())"
         />.
       </p>
-      <p v-else class="soft">
-        This mind is always there, and its figures are round ones. Copy it to change them.
-      </p>
+      <p v-else class="soft">Every game has this mind, with round figures. Copy it to change them.</p>
       <div :inert="isReady">
         <p>
           It remembers a missed card
@@ -163,7 +161,7 @@ const save = (): void => download(`${draft.value.id}.mind.json`, writeMind(draft
       <ElButton class="btn" @click="save">Save as a file</ElButton>
       <ElButton v-if="isReady" class="btn main" @click="copy(draft, `${draft.name} copy`)">Copy it</ElButton>
       <ElButton v-else class="btn main" @click="keep">{{
-        own ? 'Keep it so' : 'Add it to this game'
+        own ? 'Save changes' : 'Add it to this game'
       }}</ElButton>
     </template>
     <FilePicker ref="picker" label="A mind from a file" accept=".json,application/json" @take="read" />

@@ -23,7 +23,7 @@ import { useAsked } from './useAsked.ts'
 import { GAMES, useGames } from './useGames.ts'
 import { useMinds } from './useMinds.ts'
 
-/** What simulated players achieve on the open level, and which number makes it right. */
+/** How simulated players do on the open level, and which number makes it right. */
 const bench = useBench()
 const view = useView()
 const checks = useFindings()
@@ -37,7 +37,7 @@ const findings = computed(() =>
   checks.ofRung(bench.game!.levels.findIndex(({ id }) => id === asked.value.level.id)).filter(isOfMinds),
 )
 const axis = useLocalStorage<Axis>('lucky-twin.odds-axis', 'time')
-/** there are axes only for what the level has */
+/** only the axes that apply to the level */
 const axes = computed(() =>
   AXES.filter((one) => {
     const { score } = asked.value.settings
@@ -52,7 +52,7 @@ const rows = computed(() =>
     return one ? [{ id: mind.id, name: mind.name, colour, played: one }] : []
   }),
 )
-/** what is told beside the games waits until they are there */
+/** the panels beside the games wait until the games are there */
 const ready = computed(() => !working.value && !problem.value && rows.value.length > 0)
 const count = computed(() =>
   Math.max(0, ...rows.value.map(({ id, played: { odds } }) => (old.value.has(id) ? 0 : odds.games))),
@@ -64,9 +64,9 @@ const who = useLocalStorage('lucky-twin.odds-who', 'everyday')
 const mind = computed(
   () => minds.value.find((one) => one.mind.id === who.value)?.mind ?? minds.value[2]!.mind,
 )
-/** its games, where it is among those that play */
+/** its games, if it is switched on */
 const ofMind = computed(() => (ready.value ? played.value.get(mind.value.id) : undefined))
-/** the next better mind that is shown, to be compared with */
+/** the next better mind that is shown, for comparison */
 const better = computed(() => {
   const at = playing.value.findIndex((one) => one.mind.id === mind.value.id)
   return playing.value[at > 0 ? at - 1 : at + 1]?.mind ?? null
@@ -90,10 +90,10 @@ function watchPlay(id: string): void {
   view.playedBy = id
   void router.push({ params: { station: 'play', level: asked.value.level.id } })
 }
-// what draws charts comes while the first games are played
+// the chart code loads while the first games are played
 const GamesView = defineAsyncComponent(() => import('./GamesView.vue'))
 const LadderCurve = defineAsyncComponent(() => import('./LadderCurve.vue'))
-// loaded when they are asked for
+// loaded on demand
 const MindSlip = defineAsyncComponent(() => import('./MindSlip.vue'))
 const FitDialog = defineAsyncComponent(() => import('./FitDialog.vue'))
 const fitting = ref(false)
@@ -115,9 +115,9 @@ function edit(one: Mind | null): void {
         <span class="soft" role="status">
           <template v-if="working">{{ Math.round(done * 100) }} %</template>
           <template v-else-if="isOld">the rules have changed</template>
-          <template v-else-if="fewer">fewer where they are long</template>
+          <template v-else-if="fewer">fewer if they are long</template>
         </span>
-        <ElSegmented v-model="axis" :options="axes" aria-label="Laid out by" />
+        <ElSegmented v-model="axis" :options="axes" aria-label="Axis" />
         <ElButton v-if="working" class="btn" @click="games.cancel">Stop</ElButton>
         <ElButton
           v-else

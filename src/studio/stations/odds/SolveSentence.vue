@@ -16,7 +16,7 @@ import type { Asked } from './useAsked.ts'
 
 /** "So that 7 of 10 everyday players win, the clock has to be 2:58": every word a choice, and one press sets it. */
 const props = defineProps<{ asked: Asked; minds: readonly Mind[]; ready: boolean }>()
-/** whose games the sentence is about; what else is told beside it is about the same mind */
+/** the mind that the sentence is about, which the panels beside it are about too */
 const who = defineModel<string>('who', { required: true })
 const bench = useBench()
 const tell = useDone()
@@ -52,7 +52,7 @@ const isSet = computed(
 const range = computed(() => {
   if (!solved.value?.ok) return ''
   const [from, to] = solved.value.range.map((value) => leverWords(by.value, value))
-  return from === to ? '' : `${from} to ${to} cannot be told apart from it`
+  return from === to ? '' : `${from} to ${to} would do as well`
 })
 const wins = computed(() => {
   if (!solved.value) return ''
@@ -70,7 +70,7 @@ const why = computed(() => {
   if (!solved.value || solved.value.ok) return ''
   if (solved.value.why === 'no-effect') return `This rule changes nothing here: ${wins.value}.`
   const most = solved.value.most
-  return `No value does it: the best is ${leverWords(by.value, solved.value.value)}, with which ${wins.value}${most ? `; ${ENDED[most]} most other games` : ''}.`
+  return `No value works: the best is ${leverWords(by.value, solved.value.value)}, with which ${wins.value}${most ? `; ${ENDED[most]} most other games` : ''}.`
 })
 function set(): void {
   if (!solved.value?.ok) return
@@ -90,7 +90,7 @@ function set(): void {
     <p>
       So that <NumberWord v-model="tenths" label="Wins of 10" :bounds="[1, 10]" /> of 10 players like
       <ChoiceWord v-model="who" label="Mind" :choices="WHO" /> win, the
-      <ChoiceWord v-model="by" label="Rule that is solved for" :choices="BY" /> has to be
+      <ChoiceWord v-model="by" label="Rule to solve for" :choices="BY" /> has to be
       <template v-if="working">
         <span class="soft" role="status">… {{ Math.round(done * 100) }} % looked for</span>
       </template>

@@ -1,5 +1,5 @@
 import type { Measure } from '../../../core/odds/games.ts'
 
-/** What the games of a level are laid out by. */
+/** The axes on which the games of a level can be shown. */
 export const AXES = ['time', 'turns', 'score', 'stars'] as const satisfies readonly Measure[]
 export type Axis = (typeof AXES)[number]

@@ -10,17 +10,17 @@ use([LineChart])
 /** A mind's games in its colour. */
 export type Row = { id: string; name: string; colour: string; played: Played }
 
-/** Px: the height of a mind's row, the room above it, the room for the numbers below all, and beside all. */
+/** Px: the height of a mind's row, the space above it, the space for the numbers below, and at the sides. */
 export const ROW = 58
 export const ABOVE = 10
 export const BELOW = 26
 export const SIDE = 12
-/** So many points make a curve. */
+/** How many points make a curve. */
 const BINS = 120
-/** The axis ends where so few games lie beyond. */
+/** The axis ends where this few games lie beyond. */
 const BEYOND = 0.005
 
-/** Games that are lost go on in thought where the axis is time or turns, so that it is seen by how much they were lost. */
+/** Lost games are played on where the axis is time or turns, to show by how much they were lost. */
 const valuesOf = ({ games, free }: Played, axis: Axis): Float64Array =>
   (axis === 'time' || axis === 'turns' ? free : games)[axis]
 
@@ -35,12 +35,12 @@ export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null):
     high = Math.max(high, quantile(sorted, 1 - BEYOND))
   }
   if (limit !== null) low = Math.min(low, limit * 0.92)
-  // time begins and ends at a step that is written below it
+  // time starts and ends at a step that has a label
   if (axis === 'time') {
     const step = timeStep(high - low)
     return [Math.floor(low / step) * step, Math.ceil(high / step) * step]
   }
-  // a turn is a whole bin
+  // each turn is a whole bin
   if (axis === 'turns') return [Math.floor(low) - 0.5, Math.ceil(high + room(low, high)) + 0.5]
   return [
     axis === 'score' ? low - room(low, high) : Math.max(0, low - room(low, high)),
@@ -48,11 +48,11 @@ export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null):
   ]
 }
 
-/** Steps of an axis of time that are easily read, in ms: about six of them. */
+/** Easily read steps for an axis of time, in ms: about six of them. */
 const TIME_STEPS = [1, 2, 5, 10, 15, 30, 60, 120, 300, 600, 900, 1800, 3600].map((seconds) => seconds * 1000)
 const timeStep = (span: number): number => TIME_STEPS.find((step) => span / step <= 7) ?? span
 
-/** What is lost is hatched. */
+/** Lost games are hatched. */
 const HATCH = {
   image: `data:image/svg+xml,${encodeURIComponent(
     `<svg xmlns="http://www.w3.org/2000/svg" width="6" height="6"><rect width="6" height="6" fill="#f3d9d4"/><path d="M-1 7L7-1M-1 1L1-1M5 7L7 5" stroke="${BRICK}" stroke-width="2"/></svg>`,
@@ -62,14 +62,14 @@ const HATCH = {
   imageHeight: 6,
 }
 
-/** One row a mind, on one axis: games won in its colour, those lost hatched upon them; a mark where the exact mean lies. `number` writes a value of the axis. */
+/** One row for each mind, on one axis: won games in its colour, with the lost ones hatched on top; a mark at the exact mean. `number` writes a value of the axis. */
 export function densityChart(
   rows: readonly Row[],
   axis: Axis,
   [low, high]: readonly [number, number],
   number: (value: number) => string,
 ): ChartOption {
-  // whole numbers have whole bins, several of them to one where there are many
+  // whole numbers have whole bins, several to one bin if there are many
   const bins = axis === 'stars' ? 4 : axis === 'turns' ? Math.min(BINS, high - low) : BINS
   const middle = (bin: number): number => low + ((bin + 0.5) / bins) * (high - low)
   const curves = rows.map(({ played }) => curvesOf(played, axis, [low, high], bins))

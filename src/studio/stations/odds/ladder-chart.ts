@@ -6,20 +6,20 @@ import { LABEL, LINE, TIP, type ChartOption } from '../../parts/charts/chart.ts'
 
 use([LineChart])
 
-/** A mind's odds up the ladder, level by level; null where a level cannot be dealt. */
+/** A mind's odds up the ladder, level by level; null for a level that cannot be dealt. */
 export type Climb = { name: string; colour: string; main: boolean; odds: (Odds | null)[] }
 
 /** Px around the plot. */
 export const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
 
-/** What can be seen up the ladder: wins of 100, turns, or time. */
+/** What the ladder chart can show: wins of 100, turns, or time. */
 export type ClimbOf = 'wins' | 'turns' | 'time'
 export function climbOf(of: ClimbOf, odds: Odds | null): number | null {
   if (!odds) return null
   return of === 'wins' ? (odds.won / odds.games) * 100 : odds[of].mean
 }
 
-/** Wins of 100, turns or time on each level, a line a mind; with wins the band that is wanted. `write`: a value in words. */
+/** Wins of 100, turns or time on each level, a line for each mind; for wins also the wanted band. `write`: a value in words. */
 export function ladderChart(
   names: readonly string[],
   climbs: readonly Climb[],

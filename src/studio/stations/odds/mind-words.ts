@@ -1,6 +1,6 @@
 import type { Memory } from '../../../core/settings/mind.ts'
 
-/** A memory in a few words, as its card says it. */
+/** A memory in a few words, for its card. */
 export function memoryWords({ notice, hold, fade, blur }: Memory): string {
   if (notice === 0 || hold === 0 || fade === 1) return 'remembers nothing'
   if (hold === null && notice === 1 && fade === 0 && blur === 0) return 'forgets nothing'

@@ -4,7 +4,7 @@ import { wholeShare } from '../../parts/settings/lever-words.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 import type { Axis } from './axes.ts'
 
-/** A value of an axis, written for people; parts of a second and of a turn are left out. */
+/** A value of an axis, written for people, without fractions of a second or a turn. */
 export function numberOf(axis: Axis, value: number): string {
   if (axis === 'time') return writeNumber(Math.round(value / 1000) * 1000, 'clock')
   return Math.round(value).toLocaleString('en')
@@ -13,7 +13,7 @@ export function numberOf(axis: Axis, value: number): string {
 /** A share (0 to 1) in whole percent. */
 export const percent = (share: number): string => `${Math.round(share * 100)} %`
 
-/** By what games were lost, the most frequent first; nothing where none was. */
+/** What games were lost by, the most frequent first; empty if none was. */
 export function lostWords({ games, won, lostBy }: Odds): string {
   const given = games - won - lostBy.clock - lostBy.lives - lostBy.turns
   const all: [string, number][] = [...Object.entries(lostBy), ['without an end', given]]

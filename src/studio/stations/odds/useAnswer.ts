@@ -6,16 +6,16 @@ import { startJob } from '../../workers/jobs/job.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 import type { Asked } from './useAsked.ts'
 
-/** How long another word of the question is waited out, in ms. */
+/** How long to wait for another change of the question, in ms. */
 const PAUSE = 120
 type Question<Ask extends OddsQuestion['ask']> = Extract<OddsQuestion, { ask: Ask }>
-/** So many answers are kept during a visit, by their question. */
+/** How many answers are kept during a visit, by their question. */
 const KEPT = 60
 const kept = new Map<string, unknown>()
 
 /**
- * The answer to a question about what was asked, worked out in a worker; another question ends the work on the last. `question` gives null while there is nothing to ask.
- * `ladder`: it is about all levels.
+ * The answer to a question about the current figures, worked out in a worker; a new question cancels the work on the last. `question` gives null while there is nothing to ask.
+ * `ladder`: the question is about all levels.
  */
 export function useAnswer<Ask extends OddsQuestion['ask']>(
   asked: () => Asked,

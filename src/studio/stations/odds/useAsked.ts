@@ -8,21 +8,21 @@ import type { Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { bare, plain } from '../../workers/jobs/bare.ts'
 
-/** How long edits are waited out before everything is counted again by itself, in ms. */
+/** How long to wait after an edit before everything is counted again by itself, in ms. */
 const REST = 600
 
-/** What figures are told of: the deck, the level that is looked at, and all levels of the ladder. */
+/** What figures are about: the deck, the open level, and all levels of the ladder. */
 export type Asked = {
   pairs: Pair[]
   levels: AskedLevel[]
 } & AskedLevel
 type AskedLevel = { level: Level; settings: Settings; rivals: (Mind | null)[] }
 
-/** What minds' games depend on of a deck. */
+/** The parts of a deck that games of minds depend on. */
 export const deckKey = ({ pairs }: Pick<Asked, 'pairs'>): unknown =>
   pairs.map(({ id, tags, b }) => [id, tags, !!b])
 
-/** What no mind's game depends on. */
+/** What no game of a mind depends on. */
 const ASIDE = ['layout', 'finish', 'head', 'look', 'sound', 'volumes'] as const
 export const playedBy = ({ settings, rivals }: Pick<AskedLevel, 'settings' | 'rivals'>): string =>
   JSON.stringify([
@@ -31,7 +31,7 @@ export const playedBy = ({ settings, rivals }: Pick<AskedLevel, 'settings' | 'ri
   ])
 
 /**
- * What is asked now, and what the figures that are shown were asked of: they stay as long as nothing they depend on changes. `isOld`: something did; they are counted again when asked, or by
+ * The current question, and the one that the shown figures answer: they stay as long as nothing they depend on changes. `isOld`: something did; they are counted again on request, or by
  * themselves after a rest.
  */
 export function useAsked() {
@@ -39,7 +39,7 @@ export function useAsked() {
   const byItself = useLocalStorage('lucky-twin.odds-by-itself', true)
   const now = computed((): Asked => {
     const game = bench.game!
-    // while the house rules are open, the first level is looked at
+    // while the house rules are open, the first level is shown
     const level = bench.level ?? game.levels[0]!
     const minds = mindsOf(game)
     const levels = game.levels.map((one) => {

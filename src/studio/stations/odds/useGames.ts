@@ -9,14 +9,14 @@ import type { GamesLot, Known } from '../../workers/jobs/games.worker.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import { deckKey, playedBy, type Asked } from './useAsked.ts'
 
-/** So many games are played of each mind. */
+/** How many games of each mind are played. */
 export const GAMES = 4000
-/** Lots are shown as they come, at most so often, in ms. */
+/** Lots are shown as they come, but not more often than this, in ms. */
 const SHOWN_EVERY = 400
-/** So many results are kept during a visit. */
+/** How many results are kept during a visit. */
 const KEPT = 60
 
-/** What came of a mind's games. `free`: the same games as they go on where nothing ends them. */
+/** The result of a mind's games. `free`: the same games played on with nothing to end them. */
 export type Played = { games: Games; free: Games; odds: Odds; known: Known | null; complete: boolean }
 
 /** By level and mind: results of this visit. */
@@ -24,7 +24,7 @@ const kept = new Map<string, Played>()
 const keyOf = (of: Asked, { memory, pace }: Mind): string =>
   JSON.stringify([deckKey(of), playedBy(of), memory, pace])
 
-/** Lots of one mind, put together in the order of their numbers as far as they are complete. */
+/** Lots of one mind, joined in the order of their numbers as far as they are complete. */
 class Lots {
   private readonly waiting = new Map<number, GamesLot>()
   private readonly done: GamesLot[] = []
@@ -47,14 +47,14 @@ class Lots {
   }
 }
 
-/** The games of the minds that play, of what was asked; only those that are not there yet are played. */
+/** The games of the minds that are switched on, for the current question; only missing ones are played. */
 export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readonly Mind[]) {
   const played = shallowRef<ReadonlyMap<string, Played>>(new Map())
-  /** the minds whose figures are still those of before, until new ones come */
+  /** the minds whose figures are old, until new ones come */
   const old = shallowRef<ReadonlySet<string>>(new Set())
   const problem = ref('')
   const working = ref(false)
-  /** the share of all games that are there, 0 to 1 */
+  /** the share of all games that is done, 0 to 1 */
   const done = computed(() => {
     const all = minds()
     const there = all.reduce((sum, { id }) => {

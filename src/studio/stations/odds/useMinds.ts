@@ -4,17 +4,17 @@ import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** The colours of the minds that are always there, and those of a game's own, in turn. */
+/** The colours of the standard minds, then those of a game's own, in turn. */
 const READY_COLOURS = ['#4b4d7c', '#4b9a9a', '#1f7f80', '#7d968c', '#a3987f']
 const OWN_COLOURS = ['#c98a10', '#a3431d', '#7a4f86', '#3f6a9a']
 
 export type ShownMind = { mind: Mind; colour: string; on: boolean }
 
-/** The minds there are, and which of them play. */
+/** The minds, and which of them are switched on. */
 export function useMinds() {
   const bench = useBench()
   const on = useLocalStorage<string[]>('lucky-twin.odds-minds', ['perfect', 'keen', 'everyday', 'fleeting'])
-  /** of those that this game has: the choice is kept for all games, and a game's own minds may be gone */
+  /** only those that this game has: the choice is kept for all games, and a game's own minds may be gone */
   const there = computed(() => {
     const ids = mindsOf(bench.game!).map(({ id }) => id)
     const left = on.value.filter((id) => ids.includes(id))
@@ -29,7 +29,7 @@ export function useMinds() {
     })),
   )
   const playing = computed(() => minds.value.filter((one) => one.on))
-  /** Lets a mind play, or not; one is always left. */
+  /** Switches a mind on or off; one always stays on. */
   function toggle(id: string): void {
     const next = isOn(id) ? there.value.filter((one) => one !== id) : [...there.value, id]
     if (next.length) on.value = next

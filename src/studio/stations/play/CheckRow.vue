@@ -8,7 +8,7 @@ import { LENGTHS } from '../../../core/settings/settings.ts'
 import TextField from '../../parts/settings/TextField.vue'
 import { stateOf } from './check-state.ts'
 
-/** A kept check: how it stands, both sides where it fails, and what it expects, to be edited. */
+/** A kept check: its state, both sides if it fails, and its expectations, to edit. */
 const props = defineProps<{ check: Check; checked: Checked | undefined }>()
 const emit = defineEmits<{
   show: [turn: number]
@@ -30,7 +30,7 @@ const differing = computed(() =>
   })),
 )
 
-/** What is expected, edited as text: a number, or a word. */
+/** An expectation, edited as text: a number, or a word. */
 function expectation(key: string, typed: string): void {
   const number = Number(typed)
   emit('expect', key, typed !== '' && Number.isFinite(number) ? number : typed)

@@ -15,14 +15,14 @@ import CheckRow from './CheckRow.vue'
 import { stateOf } from './check-state.ts'
 import type { Tape } from '../../store/tapes.ts'
 
-/** Tapes kept beside the one on the table, and the checks of this game with how they stand now. */
+/** Kept tapes, and the checks of this game with their state. */
 const props = defineProps<{
   name: string
   turns: number
   kept: readonly Tape[]
   checks: readonly Check[]
   checked: ReadonlyMap<string, Checked>
-  /** how many checks are run by now, or null when all are */
+  /** how many checks have run so far, or null when all have */
   running: number | null
 }>()
 const emit = defineEmits<{
@@ -98,7 +98,7 @@ const summary = computed(() => {
           >{{ levelName(tape.level) }}, {{ tape.by ? `by ${tape.by.toLowerCase()}, ` : ''
           }}{{ tape.chips.length }} {{ tape.chips.length === 1 ? 'turn' : 'turns' }}</span
         >
-        <ElButton class="icon-btn" :aria-label="`Forget ${tape.name}`" @click="emit('forget', tape)">
+        <ElButton class="icon-btn" :aria-label="`Remove ${tape.name}`" @click="emit('forget', tape)">
           <IconRemove />
         </ElButton>
       </li>

@@ -16,7 +16,7 @@ import { PHASE_WORDS, ledgerJson, ledgerText, sights, type LedgerRow } from './l
 import LedgerCards from './LedgerCards.vue'
 import LedgerEvents from './LedgerEvents.vue'
 
-/** Every card's state, and the list of events, as the machine has them. The table is another value whenever it changed. */
+/** Every card's state, and the list of events, as the machine has them. The table is a new value whenever it changed. */
 const props = defineProps<{ table: Readonly<Table> }>()
 const { say } = useToasts()
 const query = ref('')
@@ -64,7 +64,7 @@ const events = computed(() => {
   if (shown.value === 'turns') return all.filter(({ kind }) => kind === 'match' || kind === 'miss')
   return [...all]
 })
-/** the cell of the card that was turned last, and how many were turned before it */
+/** the cell of the last turned card, and how many were turned before it */
 const last = computed(() => {
   const now = round.value
   if (!now) return { cell: -1, flips: 0 }
@@ -91,7 +91,7 @@ async function copy(what: string, text: string): Promise<void> {
     await navigator.clipboard.writeText(text)
     say(`${what} is on the clipboard`)
   } catch {
-    say(`This browser does not let ${what.toLowerCase()} go to the clipboard`, { tone: 'wrong' })
+    say(`This browser does not let ${what.toLowerCase()} be copied`, { tone: 'wrong' })
   }
 }
 const copyBoard = (): Promise<void> => {

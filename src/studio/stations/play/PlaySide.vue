@@ -16,14 +16,14 @@ import { useRecords } from './useRecords.ts'
 import type { Tape } from '../../store/tapes.ts'
 import type { useTapes } from './useTapes.ts'
 
-/** What stands beside the table: the ledger, or the tapes and checks; and the ways to try it harder. */
+/** The side panel: the ledger, or the tapes and checks; and the ways to test the level harder. */
 const props = defineProps<{
   table: Readonly<Table> | null
   tapes: ReturnType<typeof useTapes>
 }>()
 const emit = defineEmits<{
   take: [tape: Tape]
-  /** what was played, to be laid on the table as it was at a turn */
+  /** a played game, to put the table at one of its turns */
   show: [played: Played, name: string, turn: number]
 }>()
 const bench = useBench()

@@ -31,19 +31,19 @@ const phone = ref(false)
 const speed = ref(1)
 const seed = ref('')
 const table = shallowRef<Readonly<Table> | null>(null)
-/** the table as it stood when it was looked at last: a value of its own each time, since the table itself is not reactive */
+/** a snapshot of the table: a new value each time, since the table itself is not reactive */
 const seen = shallowRef<Readonly<Table> | null>(null)
 let player: Player | null = null
-/** the turns on the tape, and how many of them lie behind the table */
+/** the turns on the tape, and how many of them are played on the table */
 const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
-/** What stands beside the table follows it a frame behind. */
+/** The side panel follows the table a frame later. */
 const follow = idly(() => {
   const now = table.value
   seen.value = now && { ...now, round: now.round && { ...now.round } }
   tape.value = { chips: tapes.chips.value, at: tapes.at.value }
 })
 
-/** the level that is played: the open rung, or, while the house rules are open, the first */
+/** the level being played: the open rung, or the first while the house rules are open */
 const playing = ref(bench.rung ?? bench.game!.levels[0]!.id)
 
 const watched = useWatched(view.playedBy)
@@ -65,12 +65,12 @@ function mount(withSeed?: string): void {
     art: pictureUrl,
     level: playing.value,
     seed: withSeed ?? nextSeed(),
-    // where there is no room for the ladder, the table has a choice of levels itself
+    // on a screen too narrow for the ladder, the table offers the levels itself
     levels: matchMedia('(max-width: 760px)').matches,
     glass: glass.value,
     rivals: watched.seats,
     onChange(now) {
-      // another deal: what was played is kept as a tape
+      // another deal: the played game is kept as a tape
       if (!now.held && now.inputs.length === 0 && tapes.at.value > 0) tapes.leave()
       table.value = now
       follow()
@@ -81,12 +81,12 @@ function mount(withSeed?: string): void {
   })
   player.run(speed.value)
 }
-/** Plays a level; the ladder goes along, unless the house rules are open there. */
+/** Plays a level; the ladder follows, unless the house rules are open there. */
 function open(level: string): void {
   playing.value = level
   if (bench.rung !== null) bench.rung = level
 }
-/** Another deal; what was played so far is kept as a tape. */
+/** Another deal; the game so far is kept as a tape. */
 function dealt(withSeed?: string, cells?: Cells): void {
   player?.deal(undefined, withSeed ?? nextSeed(), cells)
   player?.run(speed.value)
@@ -98,7 +98,7 @@ const { useSeed, takeTape, show } = useLaying(tapes, (withSeed, cells, level = p
   }
   dealt(withSeed, cells)
 })
-/** Plays on from where the table stands, and holds it there. */
+/** Plays on from where the table is, and holds it there. */
 function bring(shortcut: (round: Round) => Shortcut): void {
   const now = table.value
   if (!now?.round) return
@@ -122,7 +122,7 @@ watch(glass, (on) => player?.setGlass(on))
 watch(inOrder, () => mount(seed.value))
 watch(playedBy, () => dealt())
 watch(speed, (now) => player?.run(now))
-/** What is played on changes with the game, but not with its checks. */
+/** The table changes with the game, but not with its checks. */
 const playedOn = computed(() => {
   const { deck, house, levels } = bench.game!
   return { deck, house, levels }
@@ -137,7 +137,7 @@ watch(
   () => {
     const { deck, house, levels } = playedOn.value
     const same = deck === lastGame.deck && house === lastGame.house && levels === lastGame.levels
-    // the level that is played may have been removed
+    // the level may have been removed
     if (!findLevel(bench.game!, playing.value)) playing.value = bench.game!.levels[0]!.id
     if (player?.table.level.id !== playing.value || !same) mount()
     lastGame = playedOn.value

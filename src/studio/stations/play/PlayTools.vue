@@ -9,7 +9,7 @@ import { isSeed } from '../../../core/deal/seed.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import TextField from '../../parts/settings/TextField.vue'
 
-/** What brings the table to where something is to be tried: the deal, the time, and short ways through the game. */
+/** The tools that bring the table to the moment to be tried: the deal, the time, and shortcuts through the game. */
 defineProps<{
   seed: string
   held: boolean
@@ -41,7 +41,7 @@ const SPEEDS = [
   { value: 4, label: '4×' },
   { value: 8, label: '8×' },
 ]
-/** A seed, or a whole deal pasted in: a line as `deal` prints it. */
+/** A seed, or a whole pasted deal: a line as `deal` prints it. */
 function typed(text: string): void {
   if (text.startsWith('{') || isSeed(text)) emit('seed', text)
 }
@@ -63,7 +63,7 @@ function typed(text: string): void {
     >
       <IconPhone />Phone
     </ElButton>
-    <label class="seed" data-tip="A seed, or a deal pasted as the command line prints it"
+    <label class="seed" data-tip="A seed, or a pasted deal as the command line prints it"
       >seed
       <!-- a pasted deal is longer than a seed -->
       <TextField :model-value="seed" label="seed" spellcheck="false" @change="typed" />

@@ -14,7 +14,7 @@ import { bare, plain } from '../../workers/jobs/bare.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { RoughInput } from '../../workers/jobs/messages.ts'
 
-/** Very many random and nasty presses at this level's rules, with what must hold watched after each. */
+/** Very many random and nasty presses on this level, with the rules checked after each. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ level: Level }>()
 const emit = defineEmits<{ show: [played: { seed: string; inputs: Input[] }] }>()
@@ -36,7 +36,7 @@ const WORDS: Record<Nasty, string> = {
   twin: 'the twin, so that the game moves on',
   'last-ms': 'a press in the last millisecond of a look or the clock',
   'just-late': 'a press at the moment when a look or the clock ends',
-  pause: 'pause and go on, at any moment',
+  pause: 'pause and resume, at any moment',
   outside: 'a press outside the board',
   button: 'the turn-back button, whether it is there or not',
   anywhere: 'any card, after any wait',
@@ -82,8 +82,8 @@ onBeforeUnmount(() => job?.cancel())
 <template>
   <ModalDialog v-model="open" title="Rough handling" :width="640">
     <p class="soft">
-      Plays {{ level.name }} with a great many presses, also some that no player should make, and checks after
-      each one that the rules hold.
+      Plays {{ level.name }} with a great many presses, including some that no player should make, and checks
+      after each one that the rules hold.
     </p>
     <div class="row">
       <span

@@ -5,10 +5,10 @@ import { signedPoints, type Chip } from '../../../core/play/tape.ts'
 import SmallFace from '../../parts/cards/SmallFace.vue'
 import { useInSight } from './useInSight.ts'
 
-/** One chip a turn: two small faces, how it was judged, points and seconds; a press puts the table where that turn left it. */
+/** One chip for each turn: two small faces, its judgement, points and seconds; a press puts the table where that turn left it. */
 const props = defineProps<{
   chips: readonly Chip[]
-  /** turns that lie behind the table as it stands */
+  /** turns already played on the table */
   at: number
   faceOf: (cell: number) => Face | null
   nameOf: (cell: number) => string
@@ -19,11 +19,11 @@ const strip = ref<HTMLElement>()
 const SIGNS = { found: '●', lucky: '✦', glimpsed: '◐', slip: '↺', fresh: '○' } as const
 const points = (chip: Chip): string => (chip.points ? signedPoints(chip.points) : '')
 const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
-/** What the faces say to the eye. */
+/** What the faces show, in words. */
 const told = (chip: Chip): string =>
   `Turn ${chip.turn}: ${props.nameOf(chip.first)} and ${props.nameOf(chip.second)}, ${chip.match ? 'a match' : 'a miss'}, `
 
-/** px from one chip to the next, and from the edge to the first: the chip of the deal stands there. */
+/** px from one chip to the next, and from the edge to the first: the chip of the deal is there. */
 const CHIP = 106
 const DEAL = 60
 const { places, before, after, bring } = useInSight(strip, {
@@ -83,7 +83,7 @@ watch(
     </li>
     <li v-if="after" aria-hidden="true" class="unseen" :style="{ width: `${after}px` }" />
     <li v-if="!chips.length" class="empty">
-      Each turn leaves a chip here. Press one, and the table stands as it stood then.
+      Each turn leaves a chip here. Press one to put the table back to that turn.
     </li>
   </ol>
 </template>

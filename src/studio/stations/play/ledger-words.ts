@@ -35,7 +35,7 @@ export function eventWords(event: Event, columns: number): string {
   }
 }
 
-/** Where a round stands. */
+/** The phase of a round, in words. */
 export const PHASE_WORDS: Record<Phase, string> = {
   'first-look': 'first look',
   ready: 'ready',
@@ -98,7 +98,7 @@ export function ledgerText(
   return [line('cell', 'face', 'state', 'seen', 'turn'), ...cards, '', ...told].join('\n') + '\n'
 }
 
-/** The ledger for programs: every card's state, and the events as the machine told them. */
+/** The ledger for programs: every card's state, and the machine's events. */
 export function ledgerJson(
   rows: readonly Omit<LedgerRow, 'face'>[],
   events: readonly Event[],

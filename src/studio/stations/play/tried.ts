@@ -6,7 +6,7 @@ import type { Result } from '../../../core/result.ts'
 import { findLevel, withOwn } from '../../../core/settings/levels.ts'
 import { drawnGame } from '../../store/sound-images.ts'
 
-/** What is laid on the table of Play: a game as it is tried there, and a deal that was given as a line. */
+/** The table of Play: a game as it is tried there, and a deal that was given as a line. */
 
 /** The game as it is, or with the twins of one level dealt side by side. */
 export function triedGame(whole: Game, rung: string | null, inOrder: boolean): Game {
@@ -17,7 +17,7 @@ export function triedGame(whole: Game, rung: string | null, inOrder: boolean): G
   return { ...game, levels: game.levels.map((one) => (one === level ? ordered : one)) }
 }
 
-/** A deal as a line of JSON, as a round on it that nobody has played yet; or the problem of the line. */
+/** A deal given as a line of JSON, as a fresh round on it; or the line's problem. */
 export function readDealt(line: string, pairs: readonly Pair[]): Result<Played> {
   const read = readDeal(line, pairs)
   if (!read.ok) return read

@@ -6,14 +6,14 @@ import type { Face } from '../../../core/deck/pair.ts'
 import type { Table } from '../../../player/table.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** What the cells of a table hold, and what they are called. */
+/** The content of a table's cells, and their names. */
 export function useCells(table: ShallowRef<Readonly<Table> | null>) {
   const bench = useBench()
-  /** The face on the card in a cell, or null where none lies. */
+  /** The face of the card in a cell, or null if there is none. */
   function faceOf(cell: number): Face | null {
     const card = table.value?.round?.cells[cell]
     const { pairs } = bench.game!.deck
-    // the deck may have become smaller since the deal
+    // the deck may have shrunk since the deal
     return card === undefined || !pairs[pairOf(card)] ? null : faceOnCard(card, pairs)
   }
   const nameOf = (cell: number): string => cellName(cell, table.value?.settings.board.columns ?? 1)

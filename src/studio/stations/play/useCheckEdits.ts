@@ -8,7 +8,7 @@ import type { Tape } from '../../store/tapes.ts'
 
 const OUTCOMES = ['won', 'lost', 'open']
 
-/** The kept checks of the game on the bench, and all that can be done to them; each is one step to undo. */
+/** The kept checks of the game on the bench, and their edits; each is one undo step. */
 export function useCheckEdits() {
   const bench = useBench()
   const { say } = useToasts()
@@ -20,19 +20,19 @@ export function useCheckEdits() {
   const change = (check: Check, label: string, to: Check): void =>
     edit(label, (all) => all.map((one) => (one.id === check.id ? to : one)))
 
-  /** Keeps what is on a tape, with all that came of it expected. */
+  /** Keeps a tape as a check that expects the same outcome in every figure. */
   function keep(tape: Tape | null): void {
     const check = tape && checkOf(bench.game!, tape, tape.name)
     if (!check) return
     edit('keep a check', (all) => [...all, check])
     done(`"${check.name}" is kept as a check`)
   }
-  /** Expects what comes of it by the rules as they stand. */
+  /** Expects what the current rules give. */
   function accept(check: Check): void {
     const again = checkOf(bench.game!, check, check.name)
     if (again) change(check, 'expect it as it is now', { ...again, id: check.id })
   }
-  /** Expects something else; an empty value is expected no more. */
+  /** Changes an expectation; an empty value removes it. */
   function expect(check: Check, key: string, value: unknown): void {
     const sound = key === 'outcome' ? OUTCOMES.includes(value as string) : Number.isInteger(value)
     if (value !== '' && !sound)

@@ -5,13 +5,13 @@ import { bareGame } from '../../workers/jobs/bare.ts'
 import { startJob } from '../../workers/jobs/job.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 
-/** How long edits are waited out before the checks run again, in ms. */
+/** How long to wait after an edit before the checks run again, in ms. */
 const PAUSE = 250
 
-/** The kept checks of a game, run again in a worker after every change of it. */
+/** The kept checks of a game, run again in a worker after every change. */
 export function useChecks(game: () => Game) {
   const checked = shallowRef<ReadonlyMap<string, Checked>>(new Map())
-  /** how many are run by now; null when all are */
+  /** how many have run so far; null when all have */
   const running = ref<number | null>(null)
   useLatestJob<Checked[]>({
     follow: game,

@@ -1,23 +1,23 @@
 import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, type ComputedRef, type Ref } from 'vue'
 
-/** How a long list is laid out: `size` px from one of its things to the next, the first `lead` px from its edge. */
+/** The layout of a long list: `size` px from one item to the next, the first one `lead` px from its edge. */
 export type Lane = {
   count: () => number
   size: number
   lead?: number
-  /** what stands in the lead lies over the list as it scrolls */
+  /** the lead covers the list as it scrolls */
   sticky?: boolean
   /** side by side, instead of one below the other */
   across?: boolean
 }
 
-/** How many more than those in sight are in the page, at either end: Tab finds them. */
+/** How many items beyond the visible ones are in the page, at either end: Tab finds them. */
 const AROUND = 5
 
 /**
- * A list of many things of one size: only those in sight, and a few around them, are in the page.
- * Out: their places in the list, from 0; the px that stand for those before and after; and `bring`, which scrolls one into sight.
+ * A list of many items of one size: only the visible ones, and a few around them, are in the page.
+ * Out: their places in the list, from 0; the px that stand for those before and after; and `bring`, which scrolls one into view.
  */
 export function useInSight(
   list: Ref<HTMLElement | undefined>,
@@ -41,7 +41,7 @@ export function useInSight(
   const before = computed(() => (places.value[0] ?? 0) * size)
   const after = computed(() => (places.value.length ? (count() - 1 - places.value.at(-1)!) * size : 0))
 
-  /** What is out of sight comes to the middle, so that what follows it needs no scrolling. Reads nothing that would lay the page out. */
+  /** A hidden item is scrolled to the middle, so that the next ones need no scrolling. Reads nothing that would cause a layout. */
   function bring(place: number): void {
     const { scrollOffset, scrollRect } = lane.value
     if (!list.value || !scrollRect || place < 0) return

@@ -8,7 +8,7 @@ import type { Tape } from '../../store/tapes.ts'
 import { readDealt } from './tried.ts'
 import type { useTapes } from './useTapes.ts'
 
-/** Lays on the table what was given: a seed, a deal as a line, a tape, a check or a record. `deal` deals on a level. */
+/** Puts a given game on the table: a seed, a deal as a line, a tape, a check or a record. `deal` deals on a level. */
 export function useLaying(
   tapes: ReturnType<typeof useTapes>,
   deal: (seed: string, cells?: Cells, level?: string) => void,
@@ -21,9 +21,9 @@ export function useLaying(
     if (!text.startsWith('{')) return deal(text)
     const read = readDealt(text, bench.game!.deck.pairs)
     if (read.ok) lay(read.value)
-    else say(`This deal cannot be laid: ${problemLine(read.problem)}`, { tone: 'wrong' })
+    else say(`This deal cannot be used: ${problemLine(read.problem)}`, { tone: 'wrong' })
   }
-  /** Deals what a tape, a check or a record was played on, on its level. Out: whether that could be done. */
+  /** Deals the board of a tape, a check or a record, on its level. Out: whether that was possible. */
   function lay(played: Played): boolean {
     const found = tableOf(bench.game!, played)
     if (found.ok) deal(played.seed, found.value.cells, played.level)

@@ -7,7 +7,7 @@ import { textOf } from '../../parts/look/text-of.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import type { useTapes } from './useTapes.ts'
 
-/** The tape on the table as a record file, and record files taken up. `show` lays what was played on the table. */
+/** The tape on the table as a record file, and opened record files. `show` puts the played game on the table. */
 export function useRecords(
   tapes: ReturnType<typeof useTapes>,
   show: (played: Played, name: string, turn: number) => void,

@@ -15,7 +15,7 @@ import { useTapeStore, type Tape } from '../../store/tapes.ts'
 const MOST_KEPT = 20
 const WORD = 'Tape'
 
-/** What has been played on the table so far, as a tape. */
+/** The game on the table so far, as a tape. */
 function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string, by: string): Tape | null {
   const { round, inputs, level, seed } = table
   if (!round) return null
@@ -31,7 +31,7 @@ function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string, by: 
   }
 }
 
-/** The cards as they lie, card by card, where the seed alone would not give them: a pasted deal, or twins side by side. */
+/** The deal, card by card, if the seed alone does not give it: a pasted deal, or twins side by side. */
 function dealOf(game: Game, { level, seed, round }: Readonly<Table>): Played['deal'] {
   const { cells } = round!
   const own = tableOf(game, { level: level.id, seed })
@@ -40,29 +40,29 @@ function dealOf(game: Game, { level, seed, round }: Readonly<Table>): Played['de
 }
 
 /**
- * The tape of the game being played, and those kept beside it. The table can be put where any turn left it; what is played on from
- * there begins a new tape, and the one before is kept.
+ * The tape of the game being played, and the kept ones. The table can be put at any turn; playing on from
+ * there starts a new tape, and the old one is kept.
  */
 export function useTapes(options: {
   table: ShallowRef<Readonly<Table> | null>
   game: () => Game
   player: () => Player | null
-  /** the name of the mind that is watched, '' for you */
+  /** the name of the watched mind, '' for you */
   by: () => string
 }) {
   const store = useTapeStore()
   const { kept } = storeToRefs(store)
-  /** the whole tape while the table stands at one of its turns; null while it simply goes on */
+  /** the whole tape while the table is at one of its turns; null while the game just goes on */
   const whole = shallowRef<Tape | null>(null)
   const now = shallowRef<Tape | null>(null)
   const name = shallowRef(`${WORD} ${store.begun}`)
-  /** looked at once for each deal */
+  /** worked out once for each deal */
   const deals = new WeakMap<Cells, Played['deal']>()
   /** how many inputs led to where the table was put */
   let stoodAt = 0
 
   const chips = computed(() => (whole.value ?? now.value)?.chips ?? [])
-  /** how many turns of the tape lie behind the table as it stands */
+  /** how many turns of the tape are played on the table */
   const at = computed(() => now.value?.chips.length ?? 0)
 
   function keep(tape: Tape | null): void {
@@ -73,14 +73,14 @@ export function useTapes(options: {
   }
   const fresh = (): string => `${WORD} ${++store.begun}`
 
-  /** To be called with every change of the table. */
+  /** Call it with every change of the table. */
   function follow(): void {
     const { table } = options
     if (!table.value?.round) return
     const before = whole.value
     if (before && table.value.inputs.length > stoodAt) {
       whole.value = null
-      // played on from the middle: a new tape begins here; from its end the same one goes on
+      // playing on from the middle starts a new tape; from its end the same one continues
       if (stoodAt < before.inputs.length) {
         keep(before)
         name.value = fresh()
@@ -90,7 +90,7 @@ export function useTapes(options: {
     if (!deals.has(cells)) deals.set(cells, dealOf(options.game(), table.value))
     now.value = tapeOf(table.value, deals.get(cells), name.value, options.by())
   }
-  /** Before another deal: what was played is kept, and a new tape begins. */
+  /** Before another deal: the game so far is kept, and a new tape starts. */
   function leave(): void {
     const last = whole.value ?? now.value
     whole.value = null
@@ -98,7 +98,7 @@ export function useTapes(options: {
     keep(last)
     name.value = fresh()
   }
-  /** Puts the table where a turn of the tape left it; 0 is the deal. */
+  /** Puts the table at a turn of the tape; 0 is the deal. */
   function jump(turn: number): void {
     const tape = whole.value ?? now.value
     if (!tape) return
@@ -113,14 +113,14 @@ export function useTapes(options: {
     stoodAt = inputs.length
     options.player()?.stand(inputs, last ? tape.until : standing.round.at)
   }
-  /** The tape with what these inputs came to by the rules as they stand. */
+  /** The tape that these inputs make by the current rules. */
   function read(played: Played, title: string): Tape | null {
     const table = tableOf(options.game(), played)
     if (!table.ok) return null
     const round = replay(table.value.rules, table.value.cells, played)
     return { ...played, until: round.at, name: title, by: '', chips: chipsOf(round.events!) }
   }
-  /** Takes a tape up: the table is to be dealt for it already. */
+  /** Opens a tape: the table must already have its deal. */
   function take(tape: Tape, turn = tape.chips.length): void {
     kept.value = kept.value.filter((one) => one !== tape)
     name.value = tape.name

@@ -13,7 +13,7 @@ const numberOf = (seed: string): number | null => {
   return found && Number(found[1])
 }
 
-/** Who plays on the table: you, or a mind that is watched. The games that it plays are those of Odds, in their order. */
+/** Who plays on the table: you, or a mind that you watch. Its games are those of Odds, in their order. */
 export function useWatched(by: string) {
   const bench = useBench()
   const playedBy = ref(by)
@@ -29,7 +29,7 @@ export function useWatched(by: string) {
   ])
   let number = 0
 
-  /** The seed of the next game that the mind plays; undefined where you play. */
+  /** The seed of the mind's next game; undefined if you play. */
   function nextSeed(settings: Settings): string | undefined {
     return chosen.value ? dealSeed(settings, SEED, ++number) : undefined
   }

@@ -5,18 +5,18 @@ import { computed } from 'vue'
 import type { ClauseName } from './clauses.ts'
 import { clauseAt, enter, useClauses } from './useClauses.ts'
 
-/** "and…": the rules that could be added to a paragraph of the story, by name. */
+/** "and…": the rules that can be added to a paragraph of the story, by name. */
 const props = defineProps<{ paragraph: number; about: string }>()
 const { more, add } = useClauses()
 const rules = computed(() => more(props.paragraph))
-/** what was put in just now, until the user does something else */
+/** the clause that was just added, until the user does something else */
 let added: ClauseName | null = null
 
 async function put(name: ClauseName): Promise<void> {
   added = name
   await add(name)
 }
-// the menu gives the focus back to its button as it closes; the cursor belongs into what was put in
+// the menu returns the focus to its button as it closes; the cursor belongs into the new clause
 function redirect(): void {
   if (added) enter(clauseAt(added))
 }

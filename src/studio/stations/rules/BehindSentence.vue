@@ -15,7 +15,7 @@ import { useBench } from '../../store/bench.ts'
 import { mayDraw } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
-/** "Behind the cards lies an image that comes to light as twins leave." */
+/** "Behind the cards lies an image that appears as twins leave." */
 type Kind = 'none' | Behind['kind']
 const CHOICES: [Kind, string][] = [
   ['none', 'nothing'],
@@ -33,7 +33,7 @@ const whole = computed(() => (settings.value.turn.onMatch === 'leave' ? '' : 'wh
 
 const set = (next: Behind | null): void =>
   bench.set('look', { behind: next }, 'change the picture behind the cards')
-/** What is wanted is chosen first; until then all stays as it is. */
+/** The kind is chosen first; until then everything stays as it is. */
 function choose(kind: Kind): void {
   if (kind === 'none') set(null)
   else if (kind === 'picture') picking.value = true
@@ -46,11 +46,11 @@ async function useImage([file]: [File, ...File[]]): Promise<void> {
   const source = await imageSource(file, BEHIND_SIDE)
   if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
   const { src, smaller } = source.value
-  // the name of a file says nothing to those who cannot see it
+  // a file name means nothing to somebody who cannot see the image
   set({ kind: 'image', src })
   await nextTick()
   words.value?.focus()
-  if (smaller) say(`${file.name} is made smaller: ${BEHIND_SIDE} px are as many as a table shows`)
+  if (smaller) say(`${file.name} was scaled down to ${BEHIND_SIDE} px, the most that a table shows`)
 }
 function describe(alt: string): void {
   if (!behind.value) return
@@ -90,7 +90,7 @@ function describe(alt: string): void {
       placeholder="what it shows, in words"
       :maxlength="LENGTHS.alt"
       @change="describe"
-    />, which comes to light {{ whole || 'as twins leave' }}</template
+    />, which appears {{ whole || 'as twins leave' }}</template
   ><OwnTab section="look" :names="['behind']" />.
   <FilePicker ref="picker" label="Image behind the cards" accept="image/*" @take="useImage" />
   <PicturePicker v-model="picking" one @add="usePicture" />

@@ -9,7 +9,7 @@ import OwnTab from '../../parts/settings/OwnTab.vue'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import { useBench } from '../../store/bench.ts'
 
-/** A small copy of the table's head: its figures are dragged into their order, taken away and added. */
+/** A small copy of the table's head: its figures are dragged into order, removed and added. */
 const bench = useBench()
 const settings = computed(() => bench.settings!)
 const WORDS: Record<Figure, [words: string, example: string]> = {
@@ -23,7 +23,7 @@ const WORDS: Record<Figure, [words: string, example: string]> = {
   lives: ['lives', '3'],
   best: ['best', '1,250'],
 }
-/** what is shown; what is chosen but tells nothing under these rules is kept, and pale */
+/** what is shown; figures that mean nothing under these rules are kept, and pale */
 const chosen = computed<readonly Figure[]>(() => settings.value.head.figures ?? figuresOf(settings.value))
 const told = computed(() => new Set(figuresOf(settings.value)))
 const others = computed(() => FIGURES.filter((name) => !chosen.value.includes(name)))

@@ -7,7 +7,7 @@ import SettingNumber from '../../parts/settings/SettingNumber.vue'
 import { useBench } from '../../store/bench.ts'
 import HeardRow from './HeardRow.vue'
 
-/** "Sounds are on; they are of brass, at 100 % volume", and what is heard at each moment. */
+/** "Sounds are on; they are of brass, at 100 % volume", and the sound of each moment. */
 const bench = useBench()
 const on = computed(() => bench.settings!.sound.on)
 </script>

@@ -15,7 +15,7 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import { ownSound } from './sound-file.ts'
 
-/** What is heard at one moment: "a match, like the others", with a button to hear it, or an own file. */
+/** The sound of one moment: "a match, like the others", with a button to hear it, or an own file. */
 const props = defineProps<{ moment: Moment }>()
 const NAMES: Record<Moment, string> = {
   deal: 'the deal',
@@ -108,7 +108,7 @@ li {
   justify-content: start;
   font-size: 16px;
 }
-/* on a line of its own, under what it is chosen with */
+/* on its own line, below the choice */
 .file,
 .under {
   grid-column: 3 / -1;
@@ -126,7 +126,7 @@ li {
   overflow: hidden;
   text-overflow: ellipsis;
 }
-/* where it is narrow, a moment has its choice and its volume below it */
+/* on a narrow screen, a moment has its choice and its volume below it */
 @media (max-width: 760px) {
   li {
     grid-template-columns: auto minmax(0, 1fr) auto;

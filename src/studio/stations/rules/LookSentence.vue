@@ -14,7 +14,7 @@ import { useBench } from '../../store/bench.ts'
 /** "The table looks like the boiler room, its cards are portrait and turn over sideways." */
 const bench = useBench()
 const look = computed(() => bench.settings!.look)
-/** an own size of the cards, which their shape has no say in */
+/** an own size of the cards, which makes their shape irrelevant */
 const size = computed(() => bench.settings!.layout.size)
 const OWN = 'own'
 const theme = computed(
@@ -66,7 +66,7 @@ function take(name: string): void {
   and are dealt
   <SettingChoice section="look" name="dealIn" />.<IdleOwn v-if="size" section="layout" :names="['ratio']" />
   <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"
-    >What is written on this table cannot be read well: its contrast is {{ contrast.toFixed(1) }} : 1, and
+    >Text on this table is hard to read: its contrast is {{ contrast.toFixed(1) }} : 1, and
     {{ LEAST_CONTRAST }} is needed. A darker colour helps.</span
   >
 </template>

@@ -11,14 +11,14 @@ import { useBench } from '../../store/bench.ts'
 import { useFigures } from '../../workers/jobs/useFigures.ts'
 import StarScale from './StarScale.vue'
 
-/** What the rules of this rung come to, in figures that follow from them. */
+/** What the rules of this rung mean, in figures that follow from them. */
 const bench = useBench()
 const checks = useFindings()
 const settings = computed(() => bench.settings!)
 const pairs = computed(() => Math.floor(openCells(settings.value.board).length / 2))
 const luck = computed(() => par(Math.min(200, pairs.value)).lucky)
 
-/** From the machine itself; null while the level cannot be dealt, or nothing is worked out yet. */
+/** From the machine itself; null while the level cannot be dealt, or no figures are there yet. */
 const { figures, working } = useFigures('rules', () => ({
   pairs: bench.game!.deck.pairs,
   settings: settings.value,
@@ -38,7 +38,7 @@ const waiting = computed(() => {
 const stands = computed(() => settings.value.clock.mode !== 'off' && settings.value.clock.lookStopsClock)
 const takesOff = computed(() => settings.value.clock.mode === 'up' && settings.value.clock.matchBonus > 0)
 
-/** What the checks say of these rules; of the dealing Deal says it. */
+/** The findings of these rules; Deal shows those of the dealing. */
 const found = computed(() => {
   const at = bench.game!.levels.findIndex((level) => level === bench.level)
   return checks.ofRung(at < 0 ? null : at).filter((finding) => !isDealing(finding))

@@ -29,7 +29,7 @@ const seats = computed(() =>
       [PERSON, 'a person'],
       ...minds.value.map((mind): [string, string] => [mind.id, `the mind ${mind.name.toLowerCase()}`]),
     ]
-    // somebody has to be there to play
+    // at least one person has to play
     return {
       name,
       mind: players.value.minds[at] ?? PERSON,
@@ -43,7 +43,7 @@ function setCount(text: string): void {
   const count = Math.max(BOUNDS.players[0], Math.min(BOUNDS.players[1], Number(text)))
   const next = Array.from({ length: count }, (_, i) => names.value[i] ?? given(i))
   const { minds: seated } = players.value
-  // one who plays alone is a person
+  // somebody who plays alone is a person
   const left = count === 1 ? [] : seated.slice(0, count)
   const patch = seated.length > left.length ? { names: next, minds: left } : { names: next }
   bench.set('players', patch, 'change the players', 'single')

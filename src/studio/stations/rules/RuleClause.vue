@@ -4,13 +4,13 @@ import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import { keysOf, type ClauseName } from './clauses.ts'
 import { useClauses } from './useClauses.ts'
 
-/** A clause of the story, read only where it says something; what a level says itself that is not in its sentence can be given back after it. */
+/** A clause of the story, shown only if it applies; settings of a level that are not in its sentence can be returned to the house rules after it. */
 const props = defineProps<{ name: ClauseName }>()
 const { reads, hidden } = useClauses()
 const section = computed(() => keysOf(props.name)[0])
 const place = ref<HTMLElement>()
 
-// a clause that is taken back from within leaves the cursor where it can be put in again
+// when a clause is removed from within, the cursor goes to where it can be added again
 watch(
   () => reads(props.name),
   async (reading) => {

@@ -9,21 +9,21 @@ import { CLAUSES, clauseOf } from './clauses.ts'
 import { settingsLike, type FoundSetting } from './everyday-words.ts'
 import { clauseAt, enter, placeOf, useClauses } from './useClauses.ts'
 
-/** Finds any setting by a word of its name or an everyday word, those that are off as well; taking one goes to it, and puts it in where it was off. */
+/** Finds any setting by a word of its name or an everyday word, including those that are off; choosing one goes to it, and adds it if it was off. */
 const bench = useBench()
 const route = useRoute()
 const router = useRouter()
 const { reads, add } = useClauses()
 const query = ref('')
 const found = computed(() => settingsLike(query.value))
-/** while it is not, nobody reads what is said beside each setting, and no edit waits for it */
+/** while it is closed, the words beside each setting are not worked out, and no edit waits for them */
 const isOpen = ref(false)
 
 const clauseOff = ({ key }: FoundSetting) => {
   const clause = clauseOf(key)
   return clause && !reads(clause) ? clause : null
 }
-/** What is said beside a found setting: its value, or what taking it does. */
+/** The words beside a found setting: its value, or what choosing it does. */
 function beside(setting: FoundSetting): string {
   const off = clauseOff(setting)
   if (off) return `off; adds ${CLAUSES[off].adds}`
@@ -37,7 +37,7 @@ async function go(key: string): Promise<void> {
   if (setting.deal) return void router.push({ params: { ...route.params, station: 'deal' } })
   const off = clauseOff(setting)
   if (off) await add(off)
-  // the field gives the focus back to itself first
+  // the field returns the focus to itself first
   else await nextTick()
   const clause = clauseOf(key)
   if (!enter(placeOf(key)) && clause) enter(clauseAt(clause))

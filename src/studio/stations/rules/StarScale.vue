@@ -6,11 +6,11 @@ import { writeNumber } from '../../parts/settings/numbers.ts'
 import { dragValue, keyValue } from '../../parts/settings/slider.ts'
 import { useStars } from './useStars.ts'
 
-/** The thresholds of the stars on a scale, dragged or moved by keys, beside where two players land. */
+/** The thresholds of the stars on a scale, dragged or moved by keys, beside the results of two players. */
 const props = defineProps<{ cost: Cost }>()
 const { stars, bounds, setAt } = useStars()
 
-/** Thresholds move in such steps: points, turns, ms. */
+/** Thresholds move in these steps: points, turns, ms. */
 const STEPS: Record<StarsBy, { step: number; big: number }> = {
   score: { step: 10, big: 100 },
   turns: { step: 1, big: 10 },

@@ -8,7 +8,7 @@ import { useBench } from '../../store/bench.ts'
 import { SECOND_FLIP, turnEnd, turnParts } from './one-turn.ts'
 import TryTurn from './TryTurn.vue'
 
-/** One turn to scale, a match above a miss. The span in which the board is locked is hatched. */
+/** One turn to scale, a match above a miss. The time in which the board is locked is hatched. */
 const bench = useBench()
 const turn = computed(() => bench.settings!.turn)
 type LookTime = 'matchLook' | 'missLook'
@@ -17,7 +17,7 @@ const lines = computed(() => [
   { name: 'miss', key: 'missLook' as LookTime, parts: turnParts(turn.value, false) },
 ])
 
-/** Look times are set in steps of so many ms by dragging, and by keys. */
+/** The step of look times, in ms, by dragging and by keys. */
 const STEP = 50
 const BIG = 500
 /** while an edge is dragged the scale stays as it was */
@@ -47,7 +47,7 @@ const ticks = computed(() => {
   return Array.from({ length: Math.floor(end.value / step) + 1 }, (_, i) => i * step)
 })
 const percent = (ms: number): string => `${(ms / end.value) * 100}%`
-/** where the two cards that try it are in their turn; moved by hand, for it moves in every frame */
+/** the position of the two trial cards in their turn; moved directly, since it moves in every frame */
 const hands = ref<HTMLElement[]>([])
 function tried(at: number, time: number): void {
   hands.value.forEach((hand, i) => {

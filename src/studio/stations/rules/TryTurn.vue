@@ -10,7 +10,7 @@ import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useBench } from '../../store/bench.ts'
 import { LEAD, oneTurns, twoCards } from './one-turn.ts'
 
-/** Two cards that play exactly the turn that the strip draws, a match and a miss by turns, over and over. */
+/** Two cards that play exactly the turn of the strip, a match and a miss alternately, over and over. */
 const emit = defineEmits<{ time: [turn: number, at: number] }>()
 const bench = useBench()
 const host = ref<HTMLElement>()
@@ -44,7 +44,7 @@ function start(): void {
     },
   )
 }
-// what is changed is played at once
+// changes are played at once
 watch([on, pace, turns, () => bench.settings!.look], start)
 onBeforeUnmount(stop)
 </script>

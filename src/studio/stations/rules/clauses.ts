@@ -5,8 +5,8 @@ import { isOff, keysOfRule, type RuleKey } from '../../../core/settings/off.ts'
 import { DEFAULTS, type Section, type Settings, type StarsBy } from '../../../core/settings/settings.ts'
 
 /**
- * A part of the story that is read only where it says something: a `rule` that can be off. `adds` is its name in the menu of the paragraph; `needs` whether it could do
- * something by these settings; `first` what it begins with. `says` where it is read for something else as well.
+ * A part of the story that is shown only if it applies: a `rule` that can be off. `adds` is its name in the menu of the paragraph; `needs` whether it could do
+ * something with these settings; `first` its initial value. `says` if it is shown for another reason as well.
  */
 export type Clause = {
   paragraph: number
@@ -32,10 +32,10 @@ function ofNumber(
 const pairsOf = ({ board }: Settings): number => Math.max(1, Math.floor(openCells(board).length / 2))
 const timed = ({ clock }: Settings): boolean => clock.mode !== 'off'
 const scores = ({ score }: Settings): boolean => score.match > 0
-/** Whether a press during a look could do anything: under a button, missed cards wait for that alone. */
+/** Whether a press during a look could do anything: under a button, missed cards wait for the button alone. */
 export const pressTells = ({ turn }: Settings): boolean => turn.onMiss !== 'button' || turn.matchLook > 0
 
-/** Thresholds of stars to begin with: three, two and about one time and a third of what a perfect memory needs. */
+/** Initial thresholds of stars: three, two and about one time and a third of what a perfect memory needs. */
 export function firstStars(by: StarsBy, settings: Settings): [number, number, number] {
   const pairs = pairsOf(settings)
   const { turns } = par(pairs)
@@ -145,19 +145,19 @@ export type ClauseName = keyof typeof CLAUSES
 
 const all = Object.entries(CLAUSES) as [ClauseName, Clause][]
 
-/** The section of a clause, and its keys: the first is the one that it stands on. */
+/** The section of a clause, and its keys: the first is its main one. */
 export function keysOf(name: ClauseName): [Section, readonly string[]] {
   const { rule } = CLAUSES[name]
   return [rule.split('.')[0] as Section, keysOfRule(rule)]
 }
 
-/** Whether a clause says something by these settings. */
+/** Whether a clause applies with these settings. */
 const says = (name: ClauseName, settings: Settings): boolean => {
   const clause: Clause = CLAUSES[name]
   return !isOff(settings, clause.rule) || (clause.says?.(settings) ?? false)
 }
 
-/** Whether a clause is read: where it says something, or the open level says a key of it itself or takes back what the house rules say. */
+/** Whether a clause is shown: if it applies, or the open level sets one of its keys itself or switches off what the house rules have. */
 export function isRead(name: ClauseName, settings: Settings, house: Settings, level?: Level): boolean {
   const [section, keys] = keysOf(name)
   return (
@@ -167,7 +167,7 @@ export function isRead(name: ClauseName, settings: Settings, house: Settings, le
   )
 }
 
-/** The keys of a clause that its sentence does not show by these settings. */
+/** The keys of a clause that its sentence does not show with these settings. */
 export function unshown(name: ClauseName, settings: Settings): readonly string[] {
   const [, [, ...rest]] = keysOf(name)
   // both numbers of a streak are always in its sentence
@@ -176,7 +176,7 @@ export function unshown(name: ClauseName, settings: Settings): readonly string[]
   return isOff(settings, CLAUSES[name].rule) ? rest : []
 }
 
-/** The clauses that could be added to a paragraph. */
+/** The clauses that can be added to a paragraph. */
 export const addable = (
   paragraph: number,
   settings: Settings,
@@ -190,7 +190,7 @@ export const addable = (
       (clause.needs?.(settings) ?? true),
   )
 
-/** The clause that must be put in before a setting is seen in the story; null where it is always there. */
+/** The clause that must be added before a setting is visible in the story; null if it always is. */
 export function clauseOf(key: string): ClauseName | null {
   const [section, name] = key.split('.') as [string, string]
   const holds = ([one]: [ClauseName, Clause]): boolean => {

@@ -3,7 +3,7 @@ import { SETTING_WORDS } from '../../parts/settings/setting-words.ts'
 
 type Key = { [S in Section]: `${S}.${keyof Settings[S] & string}` }[Section]
 
-/** What people call a setting beside its own name, by its place in the file. */
+/** What people call a setting besides its own name, by its place in the file. */
 const EVERYDAY: Partial<Record<Key, string>> = {
   'board.rows': 'grid size height',
   'board.columns': 'grid size width',
@@ -84,7 +84,7 @@ const EVERYDAY: Partial<Record<Key, string>> = {
   'volumes.loss': 'music audio loud quiet mute',
 }
 
-/** A setting that a search finds. `deal` says that it is set in the station Deal. */
+/** A setting found by a search. `deal`: it is set in the station Deal. */
 export type FoundSetting = { key: string; label: string; deal: boolean }
 
 const IN_DEAL: readonly Section[] = ['board', 'layout', 'fill', 'deal']
@@ -102,7 +102,7 @@ const all = Object.entries(SETTING_WORDS)
   // those of the story first
   .sort((a, b) => Number(a.deal) - Number(b.deal))
 
-/** The settings for which every word stands at the beginning of one of their words; those that have it in their own name come first. All of them for no word. */
+/** The settings for which every typed word begins one of their words; those with a hit in their own name come first. All of them without a word. */
 export function settingsLike(query: string): FoundSetting[] {
   const wanted = plain(query).split(/\s+/).filter(Boolean)
   const begins = (text: string, word: string): boolean => ` ${text}`.includes(` ${word}`)

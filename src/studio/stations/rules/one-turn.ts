@@ -5,18 +5,18 @@ import { TURN_MS } from '../../../player/motion.ts'
 import type { OneTurn } from '../../../player/one-turn.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 
-/** One turn as the Rules station shows it, drawn to scale and played by two cards; times in ms since the first flip. */
+/** One turn as the Rules station shows it, drawn to scale and played with two cards; times in ms since the first flip. */
 
-/** How long the player is taken to look for the twin, and to wait after a turn. */
+/** How long the player takes to find the twin, and waits after a turn. */
 const BETWEEN = 900
 const AFTER = 700
 export const SECOND_FLIP = TURN_MS + BETWEEN
-/** Before the first flip the two cards lie for a moment. */
+/** Before the first flip the two cards rest for a moment. */
 export const LEAD = 500
 
 export type Part = { from: number; long: number; words: string; kind: string }
 
-/** What follows what in a turn, for the strip. */
+/** The parts of a turn in order, for the strip. */
 export function turnParts(turn: Settings['turn'], match: boolean): Part[] {
   const look = match ? turn.matchLook : turn.missLook
   const locked = turn.duringLook === 'wait' || (!match && turn.onMiss === 'button')
@@ -49,11 +49,11 @@ export function turnParts(turn: Settings['turn'], match: boolean): Part[] {
   ]
 }
 
-/** When all parts of a turn are over. */
+/** When all parts of a turn have ended. */
 export const turnEnd = (parts: readonly Part[]): number =>
   Math.max(...parts.map(({ from, long }) => from + long))
 
-/** The presses of a match and of a miss by these rules; a deck of one pair knows no miss. */
+/** The presses of a match and of a miss by these rules; a deck of one pair has no miss. */
 export function oneTurns(game: Game, { turn }: Settings): OneTurn[] {
   const [one, other] = game.deck.pairs
   if (!one) return []

@@ -5,10 +5,10 @@ import { bad, good, type Result } from '../../../core/result.ts'
 import { largerThan, LENGTHS, SIZES, SOUND_LENGTH, type OwnSound } from '../../../core/settings/settings.ts'
 
 const RATE = 44_100
-/** How long the end of a sound that is cut fades, in s. */
+/** How long the end of a shortened sound fades, in s. */
 const FADE = 0.08
 
-/** An own sound from its file: checked, decoded, and cut to its first 5 s where it is longer. `cut` says whether it was. */
+/** An own sound from its file: checked, decoded, and cut to its first 5 s if it is longer. `cut` says whether it was. */
 export async function ownSound(file: File): Promise<Result<OwnSound & { cut: boolean }>> {
   if (file.size > SIZES.sound) return bad('', largerThan(SIZES.sound))
   const bytes = new Uint8Array(await file.arrayBuffer())
@@ -17,7 +17,7 @@ export async function ownSound(file: File): Promise<Result<OwnSound & { cut: boo
   const name = file.name.replace(/\.[^.]*$/, '').slice(0, LENGTHS.name) || 'Sound'
   let buffer: AudioBuffer
   try {
-    // it takes the bytes away: those of the file are still wanted
+    // decoding takes the bytes away, and those of the file are still needed
     buffer = await new OfflineAudioContext(1, 1, RATE).decodeAudioData(bytes.slice().buffer)
   } catch {
     return bad('', 'a sound that is damaged, or that this browser cannot play')
@@ -29,7 +29,7 @@ export async function ownSound(file: File): Promise<Result<OwnSound & { cut: boo
   return good({ name, src: `data:audio/wav;base64,${fromUint8Array(wav)}`, cut: true })
 }
 
-/** The first seconds of a sound, its channels as one, its end faded. */
+/** The first seconds of a sound, mixed to one channel, its end faded. */
 function firstOf(buffer: AudioBuffer): Float32Array {
   const length = Math.floor((SOUND_LENGTH / 1000) * buffer.sampleRate)
   const fade = FADE * buffer.sampleRate

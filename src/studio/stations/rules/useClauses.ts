@@ -3,11 +3,11 @@ import type { Section, Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { addable, CLAUSES, isRead, keysOf, unshown, type ClauseName } from './clauses.ts'
 
-/** Where a setting stands in the story. */
+/** The element of a setting in the story. */
 export const placeOf = (key: string): HTMLElement | null =>
   document.querySelector<HTMLElement>(`[data-setting~="${key}"]`)
 
-/** Where a clause stands in the story. */
+/** The element of a clause in the story. */
 export const clauseAt = (name: ClauseName): HTMLElement | null =>
   document.querySelector<HTMLElement>(`[data-clause="${name}"]`)
 
@@ -19,7 +19,7 @@ export function enter(place: HTMLElement | null): boolean {
   return !!field
 }
 
-/** Which clauses of the story are read on the open rung, and how one is put in. */
+/** Which clauses of the story are shown on the open rung, and how to add one. */
 export function useClauses() {
   const bench = useBench()
   const settings = computed(() => bench.settings!)
@@ -27,7 +27,7 @@ export function useClauses() {
   const reads = (name: ClauseName): boolean => isRead(name, settings.value, house.value, bench.level)
   const more = (paragraph: number) => addable(paragraph, settings.value, house.value, bench.level)
 
-  /** Puts a clause in, with a sensible first value and the cursor in it. */
+  /** Adds a clause, with a sensible initial value and the cursor in it. */
   async function add(name: ClauseName): Promise<void> {
     const { first, adds } = CLAUSES[name]
     const [section] = keysOf(name)

@@ -15,7 +15,7 @@ export function useStars() {
     const [low, high] = BOUNDS.star
     return by === 'score' ? [before ?? low, after ?? high] : [after ?? low, before ?? high]
   }
-  /** Sets a threshold as near as its neighbours let it. */
+  /** Sets a threshold as near as its neighbours allow. */
   function setAt(i: number, value: number): void {
     const [low, high] = bounds(i)
     const next = Math.max(low, Math.min(high, value))

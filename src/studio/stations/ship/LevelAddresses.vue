@@ -3,14 +3,14 @@ import type { Game } from '../../../core/game/game.ts'
 import { resolveLevel } from '../../../core/settings/levels.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 
-/** What is added to a shipped page's address so that it opens at a level. */
+/** What to add to a shipped page's address to open a level. */
 defineProps<{ game: Game }>()
 </script>
 
 <template>
   <h3>Straight to a level</h3>
   <p class="soft">
-    Add <code>?level=ID</code> to the page's address, and <code>&amp;seed=TEXT</code> for one certain deal.
+    Add <code>?level=ID</code> to the page's address, and <code>&amp;seed=TEXT</code> for one particular deal.
   </p>
   <ul>
     <li v-for="level in game.levels" :key="level.id">

@@ -7,7 +7,7 @@ import { isDealing, isOfMinds, type Finding } from '../../../core/findings/findi
 import { findingLine } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** All findings of a game before it is shipped, each with the way to where it can be mended. `current`: all is looked over as it is now. */
+/** All findings of a game before it is shipped, each with a link to where it can be mended. `current`: the checks are up to date. */
 defineProps<{ findings: readonly Finding[]; current: boolean }>()
 const bench = useBench()
 const route = useRoute()
@@ -23,7 +23,7 @@ function placeOf(finding: Finding) {
 </script>
 
 <template>
-  <p v-if="!findings.length && !current" class="soft">Looking over every level …</p>
+  <p v-if="!findings.length && !current" class="soft">Checking every level …</p>
   <p v-else-if="!findings.length" class="fine">
     <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
   </p>

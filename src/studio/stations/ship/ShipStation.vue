@@ -34,7 +34,7 @@ const findings = computed(() => [
   ...(pictures.value ? unknownPictures(game.value, pictures.value) : []),
 ])
 const stopped = computed(() => findings.value.some((finding) => finding.severity === 'stops'))
-/** what a zip would hold beside the data: "images", "sounds" or both */
+/** what a zip would contain besides the data: "images", "sounds" or both */
 const ownFiles = computed(() =>
   [imagesOf(game.value).length && 'images', soundsOf(game.value).length && 'sounds']
     .filter(Boolean)
@@ -68,7 +68,7 @@ function mount(): void {
   player?.destroy()
   player = mountPlayer(host.value!, { game: drawnGame(game.value), art: pictureUrl })
 }
-// the station is seen before its preview: laying four hundred cards takes a moment
+// the station is shown before its preview: laying out four hundred cards takes a moment
 const mountSoon = idly(() => host.value && mount())
 onMounted(async () => {
   mountSoon()
@@ -95,10 +95,10 @@ watch(game, mountSoon)
           <IconPage class="sign" aria-hidden="true" />
           <h3>A page that plays anywhere</h3>
           <p class="soft">
-            One HTML file with cards, rules and sounds inside. It plays offline and asks for nothing.
+            One HTML file with cards, rules and sounds inside. It plays offline and loads nothing.
           </p>
           <ElButton class="btn main" :disabled="busy || stopped || !checks.current" @click="page">
-            {{ busy ? 'Making it…' : 'Download the page' }}
+            {{ busy ? 'Making the page…' : 'Download the page' }}
           </ElButton>
           <p v-if="stopped" class="stop">Fix the problems below first.</p>
         </article>
@@ -106,7 +106,7 @@ watch(game, mountSoon)
           <IconFile class="sign" aria-hidden="true" />
           <h3>The game as data</h3>
           <p class="soft">
-            Deck, rules and levels as JSON: to keep, to hand on, or to read with your own code and the command
+            Deck, rules and levels as JSON: to keep, to share, or to read with your own code and the command
             line.
           </p>
           <ElButton class="btn" @click="downloadGame(game)">Download the game file</ElButton>

@@ -6,7 +6,7 @@ import { gatherArt } from '../../../ship/pictures.ts'
 import { pictureText } from '../../store/pictures.ts'
 import { mayDraw } from '../../store/sound-images.ts'
 
-/** The playable file of a game. The built player and all that joins it are fetched only now. */
+/** The playable file of a game. The built player and the code that embeds it are loaded only now. */
 export async function makeHtml(game: Game): Promise<Result<string>> {
   for (const { src, at } of imagesOf(game))
     if (!mayDraw(src)) return bad(at, 'this image cannot be shown to players; replace it or remove it first')

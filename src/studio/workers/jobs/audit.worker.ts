@@ -4,7 +4,7 @@ import type { Result } from '../../../core/result.ts'
 import { answer } from './job.ts'
 
 export type AuditInput = { text: string; size: GivenSize }
-/** The boards themselves stay in the worker but for the first, which shows how they were read. */
+/** The boards themselves stay in the worker except the first, which shows how they were read. */
 export type AuditOutput = Result<{ read: ReadBoards; count: number; audit: Audit }>
 
 answer<AuditInput, AuditOutput>(({ text, size }, progress) => {

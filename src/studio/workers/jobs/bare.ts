@@ -4,7 +4,7 @@ import type { Pair } from '../../../core/deck/pair.ts'
 const known = new WeakMap<readonly Pair[], Pair[]>()
 const BARE = { kind: 'text', text: '·' } as const
 
-/** Only what a deal depends on goes to the workers; images stay here. A deck is made bare once. */
+/** Only what a deal depends on goes to the workers; images stay here. A deck is stripped once. */
 export function bare(pairs: readonly Pair[]): Pair[] {
   let light = known.get(pairs)
   if (!light) {
@@ -19,10 +19,10 @@ export function bare(pairs: readonly Pair[]): Pair[] {
   }
   return light
 }
-/** A copy without proxies, that a worker can be given. */
+/** A copy without proxies, which can be sent to a worker. */
 export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
-/** A game without its art, that is quickly given to a worker. */
+/** A game without its art, which can be sent to a worker quickly. */
 export const bareGame = (game: Game): Game => ({
   ...game,
   deck: { back: { ...game.deck.back, emblem: undefined, image: undefined }, pairs: bare(game.deck.pairs) },

@@ -2,7 +2,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { runCheck, type Checked } from '../../../core/game/check.ts'
 import { answer } from './job.ts'
 
-/** Runs all kept checks of a game by its rules as they stand. */
+/** Runs all kept checks of a game by its current rules. */
 answer<Game, Checked[]>((game, progress) => {
   const checks = game.checks ?? []
   return checks.map((check, i) => {

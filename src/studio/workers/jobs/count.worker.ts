@@ -4,7 +4,7 @@ import { prepareDeal } from '../../../core/deal/deal.ts'
 import { answer } from './job.ts'
 import type { CountInput } from './messages.ts'
 
-/** How often progress is told, in deals. */
+/** How often progress is reported, in deals. */
 const STEP = 1000
 
 answer<CountInput, Tally>(({ pairs, settings, seed, from, to }, progress) => {

@@ -4,7 +4,7 @@ import type { Result } from '../../../core/result.ts'
 import { answer } from './job.ts'
 import type { DealtInput } from './messages.ts'
 
-/** Deals of a level, as text to take along. */
+/** Deals of a level, as text to export. */
 answer<DealtInput, Result<string>>(({ pairs, settings, level, seed, count, format }, progress) => {
   const dealer = prepareDeal(pairs, settings)
   if (!dealer.ok) return dealer

@@ -4,7 +4,7 @@ import { bare, plain } from './bare.ts'
 import { startJob, workerCount, type Job } from './job.ts'
 import type { CountInput, Fairness, SumInput } from './messages.ts'
 
-/** Deals a level `count` times in workers, each a part of it, and judges what came of it. */
+/** Deals a level `count` times in workers, each a part of it, and judges the result. */
 export function measureFairness(
   pairs: readonly Pair[],
   { board, fill, deal }: CountInput['settings'],
@@ -46,7 +46,7 @@ export function measureFairness(
     for (const job of jobs) job.cancel()
     last?.cancel()
   }
-  // one that fails stops the others; each tells of its own end
+  // one that fails stops the others; each reports its own end
   done.catch(cancel)
   for (const job of jobs) job.done.catch(() => undefined)
   return { done, cancel }

@@ -10,18 +10,18 @@ export type Finder = { find(game: Game): Promise<GameFindings>; end(): void }
 export type GameFindings = { findings: Finding[]; house: Finding[] }
 
 const lightFace = (face: Face): Face => (face.kind === 'image' ? { ...face, src: '' } : face)
-/** Images say nothing to the checks. */
+/** The checks do not depend on images. */
 const light = (pair: Pair): Pair => ({
   ...pair,
   a: lightFace(pair.a),
   ...(pair.b ? { b: lightFace(pair.b) } : {}),
 })
-/** Where each member of a list stands in it. */
+/** The place of each member in a list. */
 const placesOf = <T>(list: readonly T[]): Map<T, number> => new Map(list.map((one, i) => [one, i]))
 
 /**
- * Finds out what the checks say of one game after the other, in a worker that keeps what it knows: a game that differs in one level costs the work of that
- * one. `find` gives the findings of a game; a call that is overtaken by the next never answers. Without workers it is done at once.
+ * Works out the findings of one game after another, in a worker that keeps what it knows: a game that differs in one level costs the work of that
+ * one. `find` gives the findings of a game; a call that is overtaken by the next never resolves. Without workers it is done at once.
  */
 export function newFinder(): Finder {
   if (typeof Worker === 'undefined')

@@ -4,8 +4,9 @@ import type { Game } from '../../../core/game/game.ts'
 import type { Level } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
+import { restBefore } from './rest.ts'
 
-/** A game to be checked. What has not changed since the last one is left out; a level or a pair then is its place in that one. */
+/** A game to be checked, without the parts that have not changed since the last one; for an unchanged level or pair its place in that game is sent. */
 export type FindingsInput = {
   run: number
   pairs?: (Pair | number)[]
@@ -13,13 +14,13 @@ export type FindingsInput = {
   levels: (Level | number)[]
   back: Game['deck']['back']
 }
-/** The findings of a game, and what the checks say of its house rules as if they were a level. */
+/** The findings of a game, and those of its house rules as if they were a level. */
 export type FindingsOutput = { run: number; findings: Finding[]; house: Finding[] }
 
-/** How long it is worked at a stretch before a newer game can take over, in ms. */
+/** After this many ms of work, a newer game may take over. */
 const STRETCH = 40
-/** How long the page has to show an edit first, in ms: with two cores, this work would take one of them. Where it takes long itself, quick hands can make the next edit before it begins. */
-const HEAD_START = { least: 60, most: 250 } as const
+/** The page gets at least this many ms to show an edit before the checks start: on two cores they take one of them. */
+const HEAD_START = 60
 
 let game: Game = {
   id: 'checked',
@@ -29,7 +30,7 @@ let game: Game = {
   levels: [],
 }
 let latest = 0
-/** what the last work took, in ms */
+/** how long the last checks took, in ms */
 let took = 0
 
 self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
@@ -45,11 +46,11 @@ self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
     () => {
       if (latest === run) void find(run, game)
     },
-    Math.min(HEAD_START.most, Math.max(HEAD_START.least, took)),
+    restBefore(HEAD_START, took),
   )
 }
 
-/** A list in which numbers stand for what was at that place in the one before. */
+/** A list in which numbers stand for the entries at those places in the previous one. */
 const known = <T extends object>(list: readonly (T | number)[], before: readonly T[]): T[] =>
   list.map((one) => (typeof one === 'number' ? before[one]! : one))
 
@@ -57,7 +58,7 @@ async function find(run: number, now: Game): Promise<void> {
   const start = performance.now()
   let began = start
   for (const [i, level] of now.levels.entries()) {
-    // what is found of a level is kept, so that all together take no time at the end
+    // the findings of a level are kept, so that all together take no time at the end
     levelFindings(now, level, i, true)
     if (performance.now() - began < STRETCH) continue
     await new Promise((resolve) => setTimeout(resolve))

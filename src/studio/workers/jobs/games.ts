@@ -3,7 +3,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import type { GamesInput, GamesLot } from './games.worker.ts'
 import { startJob, workerCount, type Job } from './job.ts'
 
-/** The first lots are small, so that first figures come soon; a lot is played by all minds. */
+/** The first lots are small, so that first figures come soon; all minds play each lot. */
 const LOTS = [50, 150] as const
 const LOT = 200
 
@@ -18,7 +18,7 @@ export function lotsOf(games: number): [from: number, to: number][] {
   return lots
 }
 
-/** Plays games of a level by several minds in workers, each every so-manieth lot; `take` gets each lot as it is done, in any order. */
+/** Plays games of a level by several minds in workers that share the lots; `take` gets each lot as it is done, in any order. */
 export function playLots(
   level: Pick<GamesInput, 'pairs' | 'settings' | 'rivals'>,
   minds: Mind[],
@@ -39,7 +39,7 @@ export function playLots(
   )
   const cancel = (): void => jobs.forEach((job) => job.cancel())
   const done = Promise.all(jobs.map((job) => job.done)).then((ends) => ends.find(({ ok }) => !ok) ?? ends[0]!)
-  // one that fails stops the others; each tells of its own end
+  // one that fails stops the others; each reports its own end
   done.catch(cancel)
   for (const job of jobs) job.done.catch(() => undefined)
   return { done, cancel }

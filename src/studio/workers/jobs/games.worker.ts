@@ -17,10 +17,10 @@ export type GamesInput = {
   seed: string
   lots: (readonly [from: number, to: number])[]
 }
-/** What is known exactly of a mind here: its mean turns, and the share of its wins unless that is not known. */
+/** What is known exactly of a mind here: its mean turns, and the share of its wins if that is known too. */
 export type Known = { turns: number; wins: number | null }
 /**
- * One lot of one mind, by its place among them. `free`: the same games, as they go on where nothing ends them before the board is cleared; null where nothing does.
+ * One lot of one mind, by its place among them. `free`: the same games, played on with nothing to end them before the board is cleared; null if nothing ends them.
  */
 export type GamesLot = { mind: number; from: number; games: Games; free: Games | null; known: Known | null }
 
@@ -36,7 +36,7 @@ answer<GamesInput, Result<null>, GamesLot>(
     const turns = minds.map(() => 0)
     lots.forEach(([from, to], place) => {
       minds.forEach((mind, at) => {
-        // where games are long, fewer of them are played
+        // if games are long, fewer of them are played
         if (turns[at]! >= TURNS_AT_MOST) return
         const games = playGames(level, mind, seed, from, to)
         const free = isLimited ? playGames(open, mind, seed, from, to) : null

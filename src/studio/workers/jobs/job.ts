@@ -4,15 +4,15 @@ export type Job<Out> = { done: Promise<Out>; cancel: () => void }
 type Message<Out> = { progress: number } | { part: unknown } | { out: Out } | { failed: string }
 
 const MOST_WORKERS = 4
-/** How many workers share a work: as many as the machine has cores, up to four. */
+/** How many workers share a job: as many as the machine has cores, up to four. */
 export const workerCount = (): number =>
   Math.max(1, Math.min(MOST_WORKERS, navigator.hardwareConcurrency || 1))
 
-/** A job that its user gave up. */
+/** A job that its user cancelled. */
 export class Cancelled extends Error {}
 
 /**
- * Starts a worker on one input. `progress` is told the share done, 0 to 1, and `part` gets what the worker gives before its answer. The worker ends with its answer, or when it is
+ * Starts a worker on one input. `progress` gets the share done, 0 to 1, and `part` what the worker gives before its answer. The worker ends with its answer, or when it is
  * cancelled.
  */
 export function startJob<In, Out, Part = never>(
@@ -44,7 +44,7 @@ export function startJob<In, Out, Part = never>(
   return { done, cancel: () => cancel() }
 }
 
-/** The other end: what a worker does with its one input. */
+/** The other end: the worker's handling of its one input. */
 export function answer<In, Out, Part = never>(
   work: (
     input: In,

@@ -5,7 +5,7 @@ import type { BackedUp, readBackup } from '../../../core/files/backup-file.ts'
 import type { DealtFormat } from '../../../core/files/dealt-file.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 
-/** Deals of one level to be counted: numbers `from` up to, not with, `to`. */
+/** Deals of one level to be counted: numbers `from` up to but not including `to`. */
 export type CountInput = {
   pairs: Pair[]
   settings: Pick<Settings, 'board' | 'fill' | 'deal'>
@@ -15,9 +15,9 @@ export type CountInput = {
 }
 export type SumInput = { tallies: Tally[]; pairs: Pair[]; settings: CountInput['settings'] }
 export type Fairness = { tally: Tally; report: Report }
-/** Games of one level to be handled roughly, up to so many inputs. */
+/** Games of one level for rough handling, up to this many inputs. */
 export type RoughInput = { pairs: Pair[]; settings: Settings; seed: string; inputs: number }
-/** So many deals of one level to be written down. */
+/** How many deals of one level to write. */
 export type DealtInput = {
   pairs: Pair[]
   settings: Pick<Settings, 'board' | 'fill' | 'deal'>
@@ -26,6 +26,6 @@ export type DealtInput = {
   count: number
   format: DealtFormat
 }
-/** Games to be put into one file, or the bytes of such a file to be read. */
+/** Games to be packed into one file, or the bytes of such a file to be read. */
 export type BackupInput = { games: BackedUp[]; settings: Record<string, string> } | { bytes: Uint8Array }
 export type BackupOutput = { bytes: Uint8Array } | { read: ReturnType<typeof readBackup> }

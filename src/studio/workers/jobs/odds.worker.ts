@@ -18,7 +18,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { answer } from './job.ts'
 
-/** What is worked out of a level, or of a ladder, beside its games. */
+/** What is worked out of a level, or of a ladder, besides its games. */
 export type OddsQuestion =
   | { ask: 'solve'; wanted: Wanted }
   | { ask: 'hangs'; mind: Mind }
@@ -31,7 +31,7 @@ export type OddsInput = {
   seed: string
 } & OddsQuestion
 
-/** Luck, and the kindest and the hardest of so many deals; how often the mind beats the other on the same deal. */
+/** Luck, and the kindest and the hardest of this many deals; how often the mind beats the other on the same deal. */
 export type LuckTold = {
   luck: Luck
   deals: number
@@ -41,7 +41,7 @@ export type LuckTold = {
   hardest: ToldDeal
   beats: number | null
 }
-/** By question. A level that cannot be dealt has null. */
+/** Answers by question. A level that cannot be dealt has null. */
 export type OddsAnswers = {
   solve: Solved | null
   hangs: HangsOn[] | null
@@ -51,7 +51,7 @@ export type OddsAnswers = {
 }
 
 const GAMES = { hangs: 2000, ladder: 500 } as const
-/** Deals are played so often each; fewer deals where games are long. */
+/** How often each deal is played; fewer deals if games are long. */
 const PLAYS = 5
 const DEALS = { most: 1000, fewest: 50, turns: 500_000 } as const
 

@@ -5,7 +5,7 @@ import type { Result } from '../../../core/result.ts'
 import { answer } from './job.ts'
 import type { RoughInput } from './messages.ts'
 
-/** Handles games of a level roughly until so many inputs were tried, or one broke something. */
+/** Handles games of a level roughly until this many inputs were tried, or one broke an invariant. */
 answer<RoughInput, Result<RoughReport>>(({ pairs, settings, seed, inputs }, progress) => {
   const dealer = prepareDeal(pairs, settings)
   if (!dealer.ok) return dealer

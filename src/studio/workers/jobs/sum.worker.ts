@@ -12,7 +12,7 @@ answer<SumInput, Fairness>(
     const { way } = settings.deal
     const claim = way === 'apart' || way === 'close' ? 'by-steps' : 'shuffled'
     const selected = drawnPairs(pairs, settings.fill).length
-    // repeated at random, some fills come oftener than others, and so do their deals
+    // repeated at random, some fills are likelier than others, and so are their deals
     const byChance = settings.fill.repeat === 'at-random' && selected < openCells(settings.board).length / 2
     return { tally, report: reportOf(tally, claim, byChance ? null : logDeals(pairs, settings)) }
   },

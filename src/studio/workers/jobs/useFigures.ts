@@ -6,12 +6,12 @@ import type { Figures, FiguresInput } from './figures.worker.ts'
 import { startJob } from './job.ts'
 import { useLatestJob } from './useLatestJob.ts'
 
-/** How long edits are waited out before the figures follow, in ms. */
+/** How long to wait after an edit before the figures follow, in ms. */
 const PAUSE = 60
 
 /**
- * Figures of a level that may take long to work out: they follow its settings in a worker, and the next change ends the work on the last. `working`: what is
- * shown is not of the level as it is now.
+ * Figures of a level that may take long to work out: they follow its settings in a worker, and the next change cancels the work on the last. `working`: the
+ * shown figures are not of the level as it is now.
  */
 export function useFigures<What extends keyof Figures>(
   what: What,

@@ -1,12 +1,10 @@
 import { onBeforeUnmount, watch } from 'vue'
 import type { Job } from './job.ts'
-
-/** Work that takes long waits for a longer rest, up to so many ms, so that it does not slow the next edit of quick hands. */
-const LONGEST_REST = 250
+import { restBefore } from './rest.ts'
 
 /**
- * Work that follows a value in a worker: the next change ends the work on the last. In: what is followed; how long changes are waited out at least, in ms; what is told at every change;
- * what starts the work, or gives null where there is none to do; what takes its answer.
+ * Keeps a worker's answer up to date with a value: each change cancels the work on the one before. In: the value to follow; the least wait after a change, in ms; a function to call at
+ * every change; one that starts the work, or gives null if there is nothing to do; one that takes the answer.
  */
 export function useLatestJob<Out>(options: {
   follow: () => unknown
@@ -17,7 +15,7 @@ export function useLatestJob<Out>(options: {
 }): void {
   let job: Job<Out> | null = null
   let timer = 0
-  /** what the last work took, in ms */
+  /** how long the last work took, in ms */
   let took = 0
 
   function run(): void {
@@ -28,7 +26,7 @@ export function useLatestJob<Out>(options: {
         took = performance.now() - began
         options.take(out)
       },
-      // a job that was ended has no answer
+      // a cancelled job has no answer
       () => undefined,
     )
   }
@@ -41,7 +39,7 @@ export function useLatestJob<Out>(options: {
     () => {
       stop()
       options.changed?.()
-      timer = window.setTimeout(run, Math.max(options.pause, Math.min(took, LONGEST_REST)))
+      timer = window.setTimeout(run, restBefore(options.pause, took))
     },
     { immediate: true },
   )

@@ -9,33 +9,33 @@ import { addFonts, type FontRule } from './own-fonts.ts'
 import { drawBack, loadBack } from './paint-back.ts'
 import { drawFace, loadFace } from './paint-face.ts'
 
-/** A card that is new, and how many px it has; its key stands for it. */
+/** A new card, and how many px it has; its key identifies it. */
 export type AlikeCard = { key: string; width: number; height: number } & (
   { face: WithImage<Face> } | { back: WithImage<Back> }
 )
-/** All cards that are to be compared, by key; those that are new have come before. What is as alike as the threshold or more to some vision is told by owner. */
+/** All cards to compare, by key; new ones have been sent before. The answer is by owner, for likeness of at least the threshold to some vision. */
 export type AlikeRun = { run: number; faces: { key: string; owner: Owner }[]; threshold: number }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
 type Alike = { one: string; other: string; likeness: Record<Vision, number> }
-/** Whose a card is: a pair's, by id, or null for the back. */
+/** The owner of a card: a pair, by id, or null for the back. */
 export type Owner = string | null
 /**
- * Owners of cards that are alike, the likest first, in numbers: of thousands, objects would hold the page. `twos` has two places in `owners` each,
- * the back or the smaller id first; `likeness` has one value for each vision, that of their likest cards.
+ * Owners of cards that are alike, the most alike first, in numbers: thousands of objects would block the page. `twos` has two places in `owners` each,
+ * the back or the smaller id first; `likeness` has one value for each vision, that of their most similar cards.
  */
 export type AlikeFound = { owners: Owner[]; twos: Uint32Array; likeness: Float64Array }
-/** The share done, 0 to 1; at the end what is alike, and how long the drawing of new cards took, in ms. */
+/** The share done, 0 to 1; at the end the look-alikes, and how long the drawing of new cards took, in ms. */
 export type AlikeOutput = { run: number; share: number; found?: AlikeFound; drawing?: number }
 
 const waiting = new Map<string, AlikeCard>()
 const drawn = new Map<string, ImageBitmap>()
 const looks = new Map<string, Record<Vision, Appearance>>()
-/** Cards that have been compared with each other: only a new one is compared with these. Of what was found only what is worth telling is kept. */
+/** Cards that have been compared with each other: only a new one is compared with these. Only likenesses worth reporting are kept. */
 const settled = new Set<string>()
 const known = new Map<string, Alike>()
-/** How many comparisons are made, and how many cards drawn, before progress is told and a newer run can begin. */
+/** How many comparisons are made, and how many cards drawn, before progress is reported and a newer run can start. */
 const STRETCH = { comparisons: 10_000, cards: 25 }
-/** How many images are fetched at a time. */
+/** How many images are loaded at a time. */
 const limit = pLimit(12)
 const pen = new OffscreenCanvas(1, 1).getContext('2d')!
 let latest = 0
@@ -88,7 +88,7 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
   tell(1, { found: foundAmong(owners, threshold), drawing })
 }
 
-/** Which owners have cards alike; the very same card of two owners has one key, and is never compared with itself. */
+/** Which owners have cards alike; the same card of two owners has one key, and is never compared with itself. */
 function foundAmong(ownersOf: ReadonlyMap<string, ReadonlySet<Owner>>, threshold: number): AlikeFound {
   const owners = [...new Set([...ownersOf.values()].flatMap((some) => [...some]))].sort(byOwner)
   const places = new Map(owners.map((owner, place) => [owner, place]))

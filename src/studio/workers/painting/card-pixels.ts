@@ -1,18 +1,18 @@
 import { GRID } from '../../../core/deck/likeness.ts'
 import { cleared } from './cleared.ts'
 
-/** One to read what is drawn, and one for what is compared. */
+/** One canvas to read the drawing, and one for the comparison. */
 const [card, compared] = [newPen(), newPen()]
 
 function newPen(): OffscreenCanvasRenderingContext2D {
   return new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })!
 }
 
-/** A px that differs so much from the paper, in any channel, belongs to what is drawn on it. */
+/** A px that differs this much from the paper, in any channel, belongs to the drawing. */
 const DRAWN = 24
 
 /**
- * A card, drawn at its size, in the px by which faces are compared: RGBA on a grid of GRID × GRID. What is on it fills them: a small sign
+ * A card, drawn at its size, in the px by which faces are compared: RGBA on a grid of GRID × GRID. The drawing fills them: a small sign
  * on much paper is looked at as closely as a large one.
  */
 export function cardPixels(drawn: ImageBitmap): Uint8ClampedArray {
@@ -35,7 +35,7 @@ export function cardPixels(drawn: ImageBitmap): Uint8ClampedArray {
   return pen.getImageData(0, 0, GRID, GRID).data
 }
 
-/** The smallest box that holds all that is drawn on a card, or the whole card if that is bare. `data` is its px, as RGBA. */
+/** The smallest box around the drawing on a card, or the whole card if it is bare. `data` is its px, as RGBA. */
 function drawnBox(
   data: Uint8ClampedArray,
   width: number,

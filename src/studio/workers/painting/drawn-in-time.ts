@@ -1,8 +1,8 @@
-/** An image that is not there after so long, in ms, is not waited for. */
+/** An image that takes longer than this, in ms, is not waited for. */
 const LONGEST = 3000
 
 /**
- * Calls back if an image fails, or has not been loaded within 3 s. A page that was held up itself looks once more when it is at rest. Out: stops waiting.
+ * Calls back if an image fails, or has not loaded within 3 s. If the page itself was blocked, it checks once more when the page is idle. Out: a function that stops waiting.
  */
 export function drawnInTime(image: HTMLImageElement, failed: () => void): () => void {
   const isThere = (): boolean => image.complete && image.naturalWidth > 0

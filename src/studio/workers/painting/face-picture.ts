@@ -4,7 +4,7 @@ import { paintedFace } from './painted.ts'
 /** px of the page along a side of a small face. */
 export const SMALL = 26
 
-/** Faces never change, so that one drawing holds for as long as a face is known. */
+/** Faces never change, so one drawing serves for as long as a face is known. */
 const drawn = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
 
 /** A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */

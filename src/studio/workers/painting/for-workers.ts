@@ -5,15 +5,15 @@ import { drawnInTime } from './drawn-in-time.ts'
 import type { FontRule } from './own-fonts.ts'
 import type { WithImage } from './load-image.ts'
 
-/** What a worker needs of the page to draw cards: how the page's type looks, and the SVGs, which a worker cannot read. */
+/** What a worker needs from the page to draw cards: the page's fonts, and the SVGs, which a worker cannot read. */
 
-/** px along the longer side of an SVG on a face: as large as a card is drawn. */
+/** px along the longer side of an SVG on a face: the largest size at which a card is drawn. */
 const LONGEST = 256
 
-/** The faces of type that the page has. */
+/** The fonts that the page has. */
 export const pageFonts = (): FontRule[] =>
   [...document.styleSheets]
-    // what is not ours, by an extension of the browser, may not be read
+    // foreign styles, of a browser extension for example, may not be read
     .filter(({ href }) => !href || href.startsWith(location.origin))
     .flatMap(({ cssRules }) => [...cssRules])
     .filter((rule) => rule instanceof CSSFontFaceRule)
@@ -31,11 +31,11 @@ export const pageFonts = (): FontRule[] =>
       }
     })
 
-/** A face that a worker can draw; an image that cannot be drawn is a sign with its name. */
+/** A face that a worker can draw; an image that cannot be drawn becomes a placeholder with its name. */
 export async function faceForWorker(whole: Face, name = ''): Promise<WithImage<Face>> {
   const face = drawnFace(whole, name)
   if (face.kind !== 'image') return { what: face }
-  // its sign, should the worker find that it cannot be drawn
+  // its placeholder, in case the worker cannot draw it
   if (!isSvg(face.src)) return { what: { ...face, alt: name || face.alt } }
   const image = await drawnSvg(face.src, LONGEST)
   return image ? { what: face, image } : { what: drawnFace(face, name) }
@@ -50,10 +50,10 @@ export async function backForWorker(whole: Back): Promise<WithImage<Back>> {
 
 const isSvg = (src: string): boolean => src.startsWith('data:image/svg+xml')
 
-/** An SVG as px, so many along its longer side or as many as it says; null if it cannot be drawn. */
+/** An SVG as px, this many along its longer side or its own size; null if it cannot be drawn. */
 async function drawnSvg(src: string, longest?: number): Promise<ImageBitmap | null> {
   const image = new Image()
-  // not by decode(): that waits for a frame of the page each time
+  // not with decode(): that waits for a frame of the page each time
   const loaded = await new Promise<boolean>((resolve) => {
     drawnInTime(image, () => resolve(false))
     image.addEventListener('load', () => resolve(true))

@@ -1,15 +1,15 @@
 import { toUint8Array } from 'js-base64'
 
-/** Something to draw, with its image where only the page can read that: null if the page could not. */
+/** Something to draw, with its image if only the page can read that: null if the page could not. */
 export type WithImage<What> = { what: What; image?: ImageBitmap | null }
 
 export const imagesOf = (all: readonly WithImage<unknown>[]): ImageBitmap[] =>
   all.flatMap(({ image }) => image ?? [])
 
-/** What is not there after so long, in ms, is not waited for. */
+/** An image that takes longer than this, in ms, is not waited for. */
 const LONGEST = 3000
 
-/** An image that can be drawn, from its address on the server or its data, or null if there is none that the browser can read. */
+/** An image that can be drawn, from its address on the server or its data, or null if the browser cannot read it. */
 export async function loadImage(src: string): Promise<ImageBitmap | null> {
   let timer = 0
   const late = new Promise<null>(
@@ -25,7 +25,7 @@ export async function loadImage(src: string): Promise<ImageBitmap | null> {
 }
 
 async function fileOf(src: string): Promise<Blob> {
-  // data is no address that the policy lets a page or a worker ask for
+  // the policy forbids pages and workers to load data addresses
   const [, type, data] = /^data:([^;,]*);base64,(.*)$/s.exec(src) ?? []
   if (data !== undefined) return new Blob([toUint8Array(data) as BlobPart], { type })
   return (await fetch(src)).blob()

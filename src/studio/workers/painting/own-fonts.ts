@@ -1,13 +1,13 @@
-/** A face of type as the page's style tells it; addresses in its source are whole. */
+/** A font face as the page's style declares it; addresses in its source are complete. */
 export type FontRule = { family: string; source: string; descriptors: FontFaceDescriptors }
 
 const { fonts } = self as unknown as { fonts: FontFaceSet }
 
-/** A worker has no type but what it is given. */
+/** A worker has no fonts except those it is given. */
 export function addFonts(rules: readonly FontRule[]): void {
   for (const { family, source, descriptors } of rules) fonts.add(new FontFace(family, source, descriptors))
 }
 
-/** Waits until a text can be set in a type, written as CSS writes it; without it in what there is. */
+/** Waits until a font, written as CSS writes it, is ready for a text; if it is missing, the text is drawn in another. */
 export const loadFont = (type: string, text: string): Promise<unknown> =>
   fonts.load(type, text).catch(() => undefined)

@@ -2,7 +2,7 @@ import type { Back } from '../../../core/deck/pair.ts'
 import { tintColour } from '../../../player/back.ts'
 import { loadImage, type WithImage } from './load-image.ts'
 
-/** A back with all that is needed to draw it at once: its own image, or one tile of its pattern. */
+/** A back with everything needed to draw it at once: its own image, or one tile of its pattern. */
 export type LoadedBack = { back: Back; image: ImageBitmap | null }
 
 export const loadBack = async ({ what: back, image }: WithImage<Back>): Promise<LoadedBack> => ({
@@ -10,7 +10,7 @@ export const loadBack = async ({ what: back, image }: WithImage<Back>): Promise<
   image: image === undefined && back.image ? await loadImage(back.image) : (image ?? null),
 })
 
-/** Draws a back on a card of so many px, to see whether it could be taken for a face. */
+/** Draws a back on a card of this many px, to see whether it could be mistaken for a face. */
 export function drawBack(
   pen: OffscreenCanvasRenderingContext2D,
   { back, image }: LoadedBack,

@@ -13,7 +13,7 @@ const TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Variable', system
 
 type Pen = OffscreenCanvasRenderingContext2D
 
-/** A face with all that is needed to draw it at once. */
+/** A face with everything needed to draw it at once. */
 export type LoadedFace = { face: Face; image: ImageBitmap | null }
 
 export async function loadFace({ what: face, image }: WithImage<Face>): Promise<LoadedFace> {
@@ -25,7 +25,7 @@ export async function loadFace({ what: face, image }: WithImage<Face>): Promise<
   return { face, image: await loadImage(face.kind === 'picture' ? smallPictureUrl(face.name) : face.src) }
 }
 
-/** Draws a face with its paper on a card of so many px, from the pen's origin. */
+/** Draws a face with its paper on a card of this many px, from the pen's origin. */
 export function drawFace(pen: Pen, { face, image }: LoadedFace, width: number, height: number): void {
   pen.fillStyle = face.paper ?? FACE_PAPER
   pen.fillRect(0, 0, width, height)
@@ -37,7 +37,7 @@ export function drawFace(pen: Pen, { face, image }: LoadedFace, width: number, h
   pen.drawImage(image, (width - w) / 2, (height - h) / 2, w, h)
 }
 
-/** What stands where a picture could not be had. */
+/** The placeholder for a missing picture. */
 const signOf = (face: Exclude<Face, { kind: 'text' }>): string =>
   face.alt || (face.kind === 'picture' ? pictureTitle(face.name) : 'image')
 

@@ -1,6 +1,6 @@
 import { drawFace, type LoadedFace } from './paint-face.ts'
 
-/** Two cards that lean on each other, in px of the page: the whole, a card on it, and how the two lie. */
+/** Two cards that lean on each other, in px of the page: the whole, a card on it, and the angle of each. */
 export const PAIR = { width: 140, height: 92 }
 const CARD = { width: 66, height: 79, round: 8 }
 const LEAN = { first: -4, twin: 5 }
@@ -8,7 +8,7 @@ const APART = { identical: 47, related: 64 }
 const EDGE = '#d5cab4'
 const AWAY = { paper: '#efeae0', face: 0.3 }
 
-/** Draws a pair, `scale` px of the canvas to one of the page. Without a second face its twin is turned away. */
+/** Draws a pair, `scale` px of the canvas to one of the page. Without a second face, the twin is drawn turned away. */
 export function drawPair(
   pen: OffscreenCanvasRenderingContext2D,
   first: LoadedFace,

@@ -6,17 +6,17 @@ import { addFonts, type FontRule } from './own-fonts.ts'
 import { drawFace, loadFace } from './paint-face.ts'
 import { drawPair, PAIR } from './paint-pair.ts'
 
-/** What is to be drawn, `scale` px to one of the page: the faces of a pair, or one face on a square with so many px of the page a side. */
+/** What to draw, `scale` px to one of the page: the faces of a pair, or one face on a square with this many page px a side. */
 export type Motif = { scale: number; faces: WithImage<Face>[]; square?: number }
-/** Fonts come first, then orders, each with a number that its answer has too. */
+/** Fonts come first, then orders, each with a number that its answer repeats. */
 export type PaintInput = { fonts: FontRule[] } | { number: number; motif: Motif }
 /**
- * A picture's URL, which holds as long as the worker does; empty if it cannot be drawn. It is made here because the one who makes it waits
+ * A picture's URL, which is valid as long as the worker lives; empty if it cannot be drawn. It is made here because making it means waiting
  * for the browser.
  */
 export type PaintOutput = { number: number; url: string }
 
-/** How many images are fetched at a time. */
+/** How many images are loaded at a time. */
 const limit = pLimit(12)
 const pen = new OffscreenCanvas(1, 1).getContext('2d')!
 
@@ -30,7 +30,7 @@ self.onmessage = ({ data }: MessageEvent<PaintInput>): void => {
 
 async function paint({ scale, faces, square }: Motif): Promise<Blob> {
   const [first, twin] = await Promise.all(faces.map(loadFace))
-  // from here on at one go: there is one pen for all
+  // from here on without a pause: there is one pen for all
   if (square) {
     const side = square * scale
     drawFace(cleared(pen, side, side), first!, side, side)
