@@ -119,7 +119,7 @@ try {
   await page.getByLabel('Name of this tape').fill('Seven in a row')
   await page.getByLabel('Name of this tape').press('Enter')
   await page.getByRole('button', { name: 'Keep as a check' }).click()
-  await page.getByText('it holds').waitFor()
+  await page.getByText('it passes').waitFor()
   await page.getByRole('link', { name: 'Rules', exact: true }).click()
   const streak = page.getByRole('spinbutton', { name: 'More for each match in a row', exact: true })
   await streak.fill('25')

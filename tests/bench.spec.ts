@@ -70,7 +70,7 @@ test.describe('Deal', () => {
     await dialog.getByRole('button', { name: 'time', exact: true }).click()
     await expect(dialog.getByText('8 pairs chosen, 6 needed')).toBeVisible()
     await expectNoViolations(page)
-    await dialog.getByText('by place', { exact: true }).click()
+    await dialog.getByText('by position', { exact: true }).click()
     await face(/^3, /).click()
     await expect(dialog.getByText('Now press the last one.')).toBeVisible()
     await face(/^10, /).click()

@@ -130,7 +130,7 @@ test.describe('copies', () => {
     await openStation(page, 'deal/cabinet')
     await pressButton(page, 'Choose which pairs are used: the whole deck, 24 pairs')
     const dialog = page.getByRole('dialog', { name: 'Which pairs this level uses' })
-    await dialog.getByText('by place').click()
+    await dialog.getByText('by position').click()
     await dialog.getByRole('button', { name: '1, Cog' }).click()
     await dialog.getByRole('button', { name: '5, Loupe' }).click()
     await dialog.getByRole('button', { name: 'Done' }).click()

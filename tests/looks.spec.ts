@@ -31,7 +31,7 @@ test('an image behind the cards is chosen, told in words, and appears as they le
   await page
     .getByLabel('Image behind the cards')
     .setInputFiles({ name: 'night bridge.png', mimeType: 'image/png', buffer: png(1800, 900) })
-  await expect(page.getByText('night bridge.png is made smaller')).toBeVisible()
+  await expect(page.getByText('night bridge.png was scaled down')).toBeVisible()
   const words = page.getByLabel('What the picture behind shows, in words')
   const missing = page.getByText('the picture behind the cards has no alt text')
   await expect(missing).toBeVisible()

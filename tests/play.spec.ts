@@ -82,7 +82,7 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   await page.getByLabel('Name of this tape').press('Enter')
   await page.getByRole('button', { name: 'Keep as a check' }).click()
   const checks = page.getByRole('list', { name: 'Checks', exact: true }).getByRole('listitem')
-  await expect(checks).toContainText('holds')
+  await expect(checks).toContainText('passes')
 
   await page.getByRole('link', { name: 'Rules', exact: true }).click()
   await typeInto(page, 'Points of a match', '70')
@@ -98,7 +98,7 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   await expect(card(page, 1)).toHaveAttribute('data-state', 'up')
 
   await checks.getByRole('button', { name: 'Expect it as it is now' }).click()
-  await expect(checks).toContainText('holds')
+  await expect(checks).toContainText('passes')
   await checks.getByRole('button', { name: 'Miss, then two', exact: true }).click()
   await checks.getByLabel('score').fill('9')
   await checks.getByLabel('score').press('Enter')

@@ -98,7 +98,7 @@ test('what is deleted for good is asked about; demo games can be put back', asyn
   await act(page, /^The bin/)
   const bin = page.getByRole('dialog', { name: 'The bin' })
   await bin.getByRole('button', { name: 'Empty the bin' }).click()
-  await expect(bin.getByRole('alert')).toContainText('"The Tile Yard" cannot be taken back after this.')
+  await expect(bin.getByRole('alert')).toContainText('"The Tile Yard" cannot be restored after this.')
   await bin.getByRole('button', { name: 'Keep' }).click()
   await expect(bin.getByRole('listitem')).toHaveCount(1)
   await bin.getByRole('button', { name: 'Empty the bin' }).click()

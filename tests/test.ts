@@ -20,8 +20,12 @@ export const test = base.extend<{ own: boolean }, { shared: Shared }>({
     },
     { scope: 'worker' },
   ],
-  context: async ({ context: fresh, shared, own, baseURL }, use) => {
-    if (own) return use(fresh)
+  context: async ({ shared, own, browser, baseURL }, use) => {
+    if (own) {
+      const fresh = await browser.newContext()
+      await use(fresh)
+      return fresh.close()
+    }
     const { context, session } = shared
     const [keeper] = context.pages()
     await use(context)

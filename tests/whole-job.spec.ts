@@ -145,7 +145,7 @@ test('by keys alone: from the shelf over a rule and a game to a kept check and a
   await page.keyboard.press('ArrowRight')
   await tabTo(page, /^Keep as a check$/)
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('list', { name: 'Checks', exact: true })).toContainText('holds')
+  await expect(page.getByRole('list', { name: 'Checks', exact: true })).toContainText('passes')
   await page.keyboard.press('Alt+6')
   await tabTo(page, /^Download the page$/)
   const { path } = await downloadOf(page, () => page.keyboard.press('Enter'))

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { ElConfigProvider } from 'element-plus'
 import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
+import { ELEMENT_WORDS } from './parts/look/element-words.ts'
 import TipHost from './parts/look/TipHost.vue'
 import { showToasts } from './parts/toast/showToasts.ts'
 
@@ -9,8 +11,10 @@ showToasts()
 
 <template>
   <p v-if="storageProblem" class="storage" role="alert">{{ storageProblem }}</p>
-  <RouterView />
-  <TipHost />
+  <ElConfigProvider :locale="ELEMENT_WORDS">
+    <RouterView />
+    <TipHost />
+  </ElConfigProvider>
 </template>
 
 <style scoped>

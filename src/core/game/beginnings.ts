@@ -122,6 +122,6 @@ function wordsAndMeanings(): Game {
 export const BEGINNINGS: readonly Beginning[] = [
   { title: 'A quick family game', words: 'Six pairs, a first look, no hurry', make: quickGame },
   { title: 'A timed ladder', words: 'Five levels against the clock', make: timedLadder },
-  { title: 'Two at one table', words: 'Ten pairs; who finds one goes again', make: twoPlayers },
+  { title: 'Two at one table', words: 'Ten pairs; find one and go again', make: twoPlayers },
   { title: 'Words and meanings', words: 'Eight words and what they mean', make: wordsAndMeanings },
 ]

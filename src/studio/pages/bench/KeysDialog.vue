@@ -25,9 +25,9 @@ const KEYS: [string, [string, string][]][] = [
     [
       ['D', 'deal again'],
       ['G', 'glass: see through the backs'],
-      ['Shift+← ↑ → ↓', 'in Deal: the card changes places with its neighbour'],
+      ['Shift+← ↑ → ↓', 'in Deal: swap the card with its neighbour'],
       ['P', 'pause'],
-      [', and .', 'in Play: back and on along the tape'],
+      [', and .', 'in Play: back and forward along the tape'],
     ],
   ],
   [
@@ -41,11 +41,11 @@ const KEYS: [string, [string, string][]][] = [
   [
     'On the light table and the ladder',
     [
-      ['Alt+↑, Alt+↓', 'move what has the focus, or all that is chosen'],
-      ['Shift+← ↑ → ↓', 'choose on the way'],
-      ['Ctrl+A', 'choose all that is shown'],
+      ['Alt+↑, Alt+↓', 'move the focused item, or the selection'],
+      ['Shift+← ↑ → ↓', 'extend the selection'],
+      ['Ctrl+A', 'select everything shown'],
       ['Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut, paste pairs'],
-      ['Delete', 'remove what is chosen'],
+      ['Delete', 'remove the selection'],
     ],
   ],
 ]
@@ -64,7 +64,7 @@ const KEYS: [string, [string, string][]][] = [
         </dl>
       </section>
     </div>
-    <p class="soft">No key does anything while text is being typed.</p>
+    <p class="soft">Shortcuts are off while you type text.</p>
     <template #buttons>
       <ElButton class="btn" @click="walk"><IconWalk />Walk me around</ElButton>
     </template>

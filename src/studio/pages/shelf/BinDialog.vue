@@ -26,9 +26,7 @@ async function forget(): Promise<void> {
 
 <template>
   <ModalDialog v-model="open" title="The bin" :width="620">
-    <p class="soft">
-      Removed games stay here for {{ DAYS_IN_BIN }} days, with all that can be undone in them.
-    </p>
+    <p class="soft">Removed games stay here for {{ DAYS_IN_BIN }} days, with their undo steps.</p>
     <ul v-if="shelf.bin.length" class="list">
       <li v-for="box in shelf.bin" :key="box.key">
         <strong>{{ box.game.title }}</strong>

@@ -26,7 +26,7 @@ const HOWS: { value: How; label: string }[] = [
   { value: 'all', label: 'the whole deck' },
   { value: 'nested', label: 'the first ones' },
   { value: 'tags', label: 'by tag' },
-  { value: 'range', label: 'by place' },
+  { value: 'range', label: 'by position' },
   { value: 'pairs', label: 'one by one' },
 ]
 /** chosen, although a range that begins with the deck's first pair is the same as the first ones */
@@ -71,7 +71,7 @@ function press(place: number): void {
   set({ pairs: idsOf(next) })
 }
 const HINTS: Record<How, string> = {
-  all: 'Every pair of the deck, and what you add to it. Press a face to leave it out.',
+  all: 'Every pair of the deck, including those you add later. Press a face to leave it out.',
   nested:
     'The first pairs of the deck. Levels that use more and more of them go from easy over medium to hard with the same pairs.',
   tags: 'All pairs with one of the highlighted tags. Press a face to choose one by one from there.',

@@ -8,7 +8,10 @@ const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 const facts = computed(() => {
   const { turns, time, waited, slips } = props.odds
   return [
-    [turns.mean.toFixed(1), `turns and ${seconds(time.mean)} are a game of ${props.name.toLowerCase()}`],
+    [
+      turns.mean.toFixed(1),
+      `turns and ${seconds(time.mean)}: an average game of ${props.name.toLowerCase()}`,
+    ],
     [seconds(waited.mean), 'of it are spent looking at judged cards'],
     [slips.mean.toFixed(1), 'misses are slips: cards that were seen before'],
   ] as const

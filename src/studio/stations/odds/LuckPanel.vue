@@ -70,11 +70,11 @@ function play(seed: string): void {
       </div>
       <div v-if="varies && answer.luck.turns !== null">
         <dt>{{ percent(answer.luck.turns) }}</dt>
-        <dd>of how turns differ is the deal's; the rest is how it was played</dd>
+        <dd>of the difference in turns comes from the deal, the rest from the play</dd>
       </div>
       <div v-if="varies && answer.luck.score !== null">
         <dt>{{ percent(answer.luck.score) }}</dt>
-        <dd>of how scores differ is the deal's</dd>
+        <dd>of the difference in scores comes from the deal</dd>
       </div>
       <div v-if="answer.beats !== null">
         <dt>{{ percent(1 - answer.beats) }}</dt>

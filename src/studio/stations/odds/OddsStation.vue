@@ -123,7 +123,7 @@ function edit(one: Mind | null): void {
           v-else
           class="btn"
           :disabled="!isOld && complete"
-          :data-tip="!isOld && complete ? 'The same games would come to the same' : ''"
+          :data-tip="!isOld && complete ? 'The same games would give the same figures' : ''"
           @click="isOld ? ask() : games.again()"
           ><IconAgain />Again</ElButton
         >

@@ -19,7 +19,7 @@ const emit = defineEmits<{
 }>()
 const unfolded = ref(false)
 const state = computed(() => stateOf(props.checked))
-const WORDS = { waits: '…', holds: '✓ holds', fails: '✗ fails' }
+const WORDS = { waits: '…', holds: '✓ passes', fails: '✗ fails' }
 const text = (value: unknown): string =>
   value === undefined ? 'not played' : typeof value === 'string' ? value : JSON.stringify(value)
 const differing = computed(() =>

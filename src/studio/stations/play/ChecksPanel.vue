@@ -51,8 +51,8 @@ const summary = computed(() => {
   return failing.value
     ? `${failing.value} of ${props.checks.length} fail`
     : props.checks.length === 1
-      ? 'it holds'
-      : `all ${props.checks.length} hold`
+      ? 'it passes'
+      : `all ${props.checks.length} pass`
 })
 </script>
 
