@@ -366,7 +366,7 @@ test('audit log says at which line a log breaks the rules', () => {
   const log = file('log.jsonl', lines.join('\n'))
   expect(run('audit', 'log', CLOCK, log)).toMatchObject({
     code: 1,
-    out: expect.stringMatching(/^line 3, at 60001 ms: A1 turned up cog\/a, but that card lies face up/),
+    out: expect.stringMatching(/^line 3, at 60001 ms: A1 turned up cog\/a, but that card is face up/),
   })
   expect(run('audit', 'log', CLOCK, file('good.jsonl', lines.slice(0, 2).join('\n')))).toMatchObject({
     code: 0,

@@ -109,7 +109,7 @@ test.describe('the light table', () => {
     await page.getByRole('button', { name: 'Words', exact: true }).click()
     await page.getByRole('textbox', { name: 'Words' }).fill('one;eins\n;zwei\nthree;drei;trois\nfour')
     await expect(page.getByText('line 2: there is no text for one face')).toBeVisible()
-    await expect(page.getByText('1 row has no second face: they')).toBeVisible()
+    await expect(page.getByText('1 row has no second face; such rows')).toBeVisible()
     await page.getByRole('button', { name: 'Add 3 pairs' }).click()
     await expect(tiles(page)).toHaveCount(29)
   })

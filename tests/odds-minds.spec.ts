@@ -75,7 +75,7 @@ test('a mind is fitted to records that are dropped here, and plays', async ({ pa
   const choose = dialog.getByLabel('Records to fit', { exact: true })
   await choose.setInputFiles(records.slice(0, 1))
   await expect(
-    dialog.getByText(/^1 record is used; \d+ turns? tells? what was remembered: too few, 30 are needed/),
+    dialog.getByText(/^1 record is used; \d+ turns? shows? what was remembered: too few, 30 are needed/),
   ).toBeVisible()
   await expect(use).toBeDisabled()
   // one of another game, and one that is not a record, are named and left out
@@ -158,7 +158,7 @@ test('what was played in Play is fitted as well, but not what a mind was watched
   const dialog = page.getByRole('dialog', { name: 'A mind that plays like your players' })
   await expect(dialog.getByText('with what you played here: 1 tape')).toBeVisible()
   await expect(
-    dialog.getByText(/1 record is used; \d turns? tells? what was remembered: too few/),
+    dialog.getByText(/1 record is used; \d turns? shows? what was remembered: too few/),
   ).toBeVisible()
   await dialog.getByText('with what you played here: 1 tape').click()
   await expect(dialog.getByText(/record is used/)).toHaveCount(0)

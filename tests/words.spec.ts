@@ -48,11 +48,11 @@ test('a list that is not UTF-8 is recognised, and shown before it is taken', asy
   const dialog = page.getByRole('dialog', { name: 'Words' })
   const western = Buffer.from('caf\xe9;Kaffeehaus \x96 gro\xdf\nna\xefve Idee;dito\n', 'latin1')
   await page.getByLabel('File with words').setInputFiles([fileOf('western.csv', western, 'text/csv')])
-  await expect(dialog.getByRole('status')).toContainText('it is read as windows-1252')
+  await expect(dialog.getByRole('status')).toContainText('it was read as windows-1252')
   await expect(dialog.getByRole('group', { name: 'Columns' })).toContainText('Kaffeehaus – groß')
   const utf16 = Buffer.from('Übung\texercice\n', 'utf16le')
   await page.getByLabel('File with words').setInputFiles([fileOf('wide.txt', utf16, 'text/plain')])
-  await expect(dialog.getByRole('status')).toContainText('it is read as UTF-16LE')
+  await expect(dialog.getByRole('status')).toContainText('it was read as UTF-16LE')
   await expect(dialog.getByRole('group', { name: 'Columns' })).toContainText('Übung')
 })
 

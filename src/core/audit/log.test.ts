@@ -54,7 +54,7 @@ describe('a log of another program', () => {
       /is lost by lives/,
       { limits: { lives: 1 } },
     ],
-    ['time that runs backwards', [press(100, 'A1'), press(99, 'A2')], 3, /before the line in front/],
+    ['time that runs backwards', [press(100, 'A1'), press(99, 'A2')], 3, /earlier than the line before/],
     [
       'a press in the first look',
       [press(5, 'A1', 'p0/a')],

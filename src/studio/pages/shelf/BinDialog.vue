@@ -48,8 +48,8 @@ async function forget(): Promise<void> {
     </ElEmpty>
     <p v-if="asked.length" class="ask" role="alert">
       <span
-        >{{ asked.length === 1 ? `"${asked[0]!.game.title}"` : `All ${asked.length} games` }} cannot be taken
-        back after this.</span
+        >{{ asked.length === 1 ? `"${asked[0]!.game.title}"` : `All ${asked.length} games` }} cannot be
+        restored after this.</span
       >
       <ElButton class="btn" @click="asked = []">Keep</ElButton>
       <ElButton class="btn danger" @click="forget">Delete for good</ElButton>

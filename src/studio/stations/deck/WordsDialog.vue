@@ -146,7 +146,7 @@ function add(): void {
     </p>
     <WordColumns v-if="read.columns.length > 1" :columns="read.columns" @part="setPart" />
     <p v-if="read.oneFaced" class="note">
-      {{ read.oneFaced === 1 ? '1 row has' : `${read.oneFaced} rows have` }} no second face: they
+      {{ read.oneFaced === 1 ? '1 row has' : `${read.oneFaced} rows have` }} no second face; such rows
       <ChoiceWord v-model="oneFaced" label="Rows without a second face" :choices="ONE_FACED" />.
     </p>
     <p v-if="count" class="soft">{{ asRead }}</p>
