@@ -23,14 +23,18 @@ const browser = await chromium.launch({
 })
 const into = (name) => join(ROOT, 'docs', 'screenshots', `${name}.png`)
 const card = (page, cell) => page.locator(`.lt-card[data-cell="${cell}"]`)
-/** Until nothing moves any more. */
+/** Waits until nothing moves: what a press has just opened starts to move a frame later. */
 const still = (page) =>
-  page.evaluate(() =>
-    Promise.all([
-      document.fonts.ready,
-      ...document.getAnimations().map((one) => one.finished.catch(() => undefined)),
-    ]),
-  )
+  page.evaluate(async () => {
+    const frame = () => new Promise((resolve) => requestAnimationFrame(resolve))
+    await document.fonts.ready
+    await frame()
+    do {
+      await Promise.all(document.getAnimations().map((one) => one.finished.catch(() => undefined)))
+      await frame()
+      await frame()
+    } while (document.getAnimations().some((one) => one.playState === 'running'))
+  })
 
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
