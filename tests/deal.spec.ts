@@ -82,16 +82,21 @@ test('what a level says itself without effect is told, and given back', async ({
   await expect(without).toHaveCount(0)
 })
 
-test('what is found of a level moves nothing that is about to be pressed', async ({ page }) => {
-  await openStation(page, 'deal/bench')
-  const ring = page.getByRole('button', { name: 'Ring', exact: true })
-  const before = await ring.boundingBox()
-  await type(page, 'Rows', '5')
-  await type(page, 'Columns', '7')
-  const found = page.getByText(/^This cannot be dealt: 35 cells/)
-  await expect(found).toBeInViewport({ ratio: 1 })
-  expect(await ring.boundingBox()).toEqual(before)
-})
+for (const [where, width, height] of [
+  ['', 1280, 800],
+  [', on a phone', 360, 640],
+] as const)
+  test(`what is found of a level moves nothing that is about to be pressed${where}`, async ({ page }) => {
+    await page.setViewportSize({ width, height })
+    await openStation(page, 'deal/bench')
+    const ring = page.getByRole('button', { name: 'Ring', exact: true })
+    await type(page, 'Rows', '5')
+    const before = await ring.boundingBox()
+    await type(page, 'Columns', '7')
+    const found = page.getByText(/^This cannot be dealt: 35 cells/)
+    await expect(found).toBeInViewport({ ratio: 1 })
+    expect(await ring.boundingBox()).toEqual(before)
+  })
 
 test('outlines cut any board, evenly', async ({ page }) => {
   await openStation(page, 'deal/bench')

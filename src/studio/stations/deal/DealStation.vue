@@ -176,14 +176,15 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
   .side {
     min-height: auto;
   }
-  .panels,
-  .found {
+  .panels {
     flex: none;
-    max-height: none;
     overflow: visible;
   }
   .found {
-    order: -1;
+    position: sticky;
+    bottom: 0;
+    max-height: 30vh;
+    background: var(--card);
   }
 }
 </style>
