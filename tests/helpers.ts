@@ -12,9 +12,22 @@ export async function expectNoViolations(page: Page): Promise<void> {
         run(): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>
       }
     }
-    // what is still moving has no settled colour yet
-    await Promise.all(document.getAnimations().map((animation) => animation.finished.catch(() => undefined)))
-    const { violations } = await axe.run()
+    // what is still moving has no settled colour yet; a message may begin to fade while axe is at work
+    let hasMoved = true
+    const note = () => (hasMoved = true)
+    document.addEventListener('transitionrun', note)
+    document.addEventListener('animationstart', note)
+    let violations: Awaited<ReturnType<typeof axe.run>>['violations'] = []
+    for (let tries = 0; hasMoved && tries < 5; tries++) {
+      await Promise.all(
+        document.getAnimations().map((animation) => animation.finished.catch(() => undefined)),
+      )
+      hasMoved = false
+      violations = (await axe.run()).violations
+      if (!violations.length) break
+    }
+    document.removeEventListener('transitionrun', note)
+    document.removeEventListener('animationstart', note)
     return violations.map(
       ({ id, nodes }) =>
         `${id}: ${nodes.map((node) => `${node.html} ${node.failureSummary ?? ''}`).join('\n')}`,
