@@ -48,7 +48,7 @@ function remembered(vision: Vision, red: number, green: number, blue: number): [
 
 function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Appearance {
   const means = new Float32Array(WINDOWS * CHANNELS)
-  // not rounded: the likeness of a face to itself depends on its contrast
+  // in full precision, so that a face compared with itself gives exactly 1
   const contrast = new Float64Array(WINDOWS)
   const rest = new Float32Array(WINDOWS * PART)
   for (let w = 0; w < WINDOWS; w++) {

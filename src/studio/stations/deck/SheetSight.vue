@@ -3,7 +3,7 @@ import { computed, nextTick, ref } from 'vue'
 import type { SheetTile } from './useSheet.ts'
 
 /**
- * The sheet with its grid over it. A press takes a tile or leaves it out; a box drawn over tiles does so with all of them, as with the one it began on. By keys: arrows go from
+ * The sheet with its grid over it. A press takes a tile or leaves it out; a box does the same to all its tiles as to the one where it began. By keys: arrows go from
  * tile to tile, the space bar takes one or leaves it out.
  */
 const props = defineProps<{
