@@ -41,6 +41,8 @@ export const cards = (page: Page | Locator, name?: RegExp): Locator =>
   page.getByRole('gridcell').getByRole('button', { name })
 export const card = (page: Page | Locator, cell: number): Locator =>
   page.getByRole('grid').locator(`[data-cell="${cell}"]`)
+/** From the opening panel of a shipped page to the first turn, or to what is asked before it. */
+export const begin = (page: Page): Promise<void> => page.getByRole('button', { name: 'Begin' }).click()
 /** Cards by their names: face down, turned up in this turn, matched or taken. */
 export const down = (page: Page | Locator): Locator => cards(page, /, face down$/)
 export const up = (page: Page | Locator): Locator =>

@@ -8,7 +8,7 @@ import { check } from '../src/cli/commands.ts'
 import { Unusable } from '../src/cli/files.ts'
 import { HOSTILE } from '../src/core/testing/hostile.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
-import { cards } from './helpers.ts'
+import { begin, cards } from './helpers.ts'
 
 /** Images that would crash a browser, one for each bound, with the words by which each is refused. */
 const IMAGES: { name: string; type: string; bytes: Buffer; refused: RegExp }[] = [
@@ -129,6 +129,7 @@ test('an image that fails gives way to its name, in the shipped page too', async
   writeFileSync(path, JSON.stringify(game))
   expect(spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'ship', path, '--to', html]).status).toBe(0)
   await page.goto(`file://${html}`)
+  await begin(page)
   await cards(page).first().click()
   await expect(cards(page).first()).toHaveText('Face 0')
 })

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
-import { card, choose, down, expectNoViolations, gameOf, openStation, phase, up } from './helpers.ts'
+import { begin, card, choose, down, expectNoViolations, gameOf, openStation, phase, up } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
@@ -116,7 +116,7 @@ test('a seat is given to a mind in Rules, which plays it in Play at its own pace
 })
 
 test('a page in which nobody plays but persons has nothing of minds in its script', () => {
-  const ofMinds = /haveTurn|Against /
+  const ofMinds = /haveTurn|mindKeen/
   const scriptOf = (players: object): string =>
     readFileSync(fileURLToPath(shipped('script', players).url.split('?')[0]!), 'utf8').split('<script>')[1]!
   expect(scriptOf({})).not.toMatch(ofMinds)
@@ -171,6 +171,7 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
 }) => {
   const offered = shipped('offered', { offersRival: true })
   await page.goto(offered.url.replace('?seed=tick-1', ''))
+  await begin(page)
   const panel = page.getByRole('dialog', { name: 'Who plays?' })
   await expectNoViolations(page)
   await expect(panel.getByRole('button')).toHaveText([

@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { byMouse, card, cards, down, expectNoViolations, found, playToTheWin, up } from './helpers.ts'
+import { begin, byMouse, card, cards, down, expectNoViolations, found, playToTheWin, up } from './helpers.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'games-'))
 const run = (...args: string[]): string =>
@@ -49,6 +49,7 @@ test('level and seed in the address choose what is dealt, just as the command li
 test('a card that lies face down tells nothing, neither by name nor in the page', async ({ page }) => {
   const { url } = shipped('silent')
   await page.goto(url)
+  await begin(page)
   await expect(card(page, 3)).toHaveAttribute('aria-label', 'D1, face down')
   await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
   await card(page, 3).click()
@@ -80,12 +81,14 @@ test('best results stay, stars are shown beside the levels, and next goes up the
 }) => {
   const { url } = shipped('best')
   await page.goto(url)
+  await begin(page)
   await playToTheWin(page, byMouse)
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
   await page.getByRole('button', { name: 'Next: Bench' }).click()
   await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
   await expect(card(page, 0)).toBeFocused()
   await page.reload()
+  await begin(page)
   await page.getByRole('button', { name: 'Choose a level' }).click()
   await expect(
     page.getByRole('button', { name: /^Warm-up/ }).getByRole('img', { name: /of 3 stars/ }),
@@ -147,6 +150,7 @@ test('a silent level makes no sound and has none to switch off; elsewhere it can
   const tones = () => page.evaluate(() => (window as unknown as { tones: number }).tones)
   const sound = page.getByRole('button', { name: 'Sound' })
   await page.goto(url)
+  await begin(page)
   await expect(sound).toHaveAttribute('aria-pressed', 'true')
   await card(page, 0).click()
   await expect.poll(tones).toBeGreaterThan(0)
@@ -173,6 +177,7 @@ test('after the end the cards are dealt again, or the next level begins, where t
     file.levels[0].board = { rows: 1, columns: 2 }
   })
   await page.goto(again.url)
+  await begin(page)
   await press(page, 0, 1)
   // after the win, the two are face up; only a new deal turns them down
   await expect(down(page)).toHaveCount(2)
@@ -181,11 +186,13 @@ test('after the end the cards are dealt again, or the next level begins, where t
     file.levels[0].board = { rows: 1, columns: 2 }
   })
   await page.goto(next.url)
+  await begin(page)
   await press(page, 0, 1)
   // a short result first, which goes away by itself
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toContainText('100 points')
   await expect(page.getByRole('grid', { name: /^Bench/ })).toBeVisible()
   await page.goto(next.url)
+  await begin(page)
   await press(page, 0, 1)
   await page.getByRole('button', { name: 'Next: Bench' }).click()
   await expect(page.getByRole('dialog')).toBeHidden()
@@ -200,6 +207,7 @@ test('several players name themselves before they begin, and are known at the ne
     file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
   })
   await page.goto(url)
+  await begin(page)
   const panel = page.getByRole('dialog', { name: 'Who plays?' })
   await panel.getByRole('textbox', { name: 'Ann' }).fill('Berthe')
   await expectNoViolations(page)
@@ -210,6 +218,7 @@ test('several players name themselves before they begin, and are known at the ne
   const seats = page.getByRole('list', { name: 'Players' }).getByRole('listitem')
   await expect(seats).toHaveText(['Berthe (your turn): 0 pairs, 0 points', 'Ben: 0 pairs, 0 points'])
   await page.reload()
+  await begin(page)
   await expect(panel.getByRole('textbox', { name: 'Ann' })).toHaveValue('Berthe')
   await panel.getByRole('button', { name: 'Begin' }).click()
   await expect(seats.first()).toContainText('Berthe')
@@ -220,6 +229,7 @@ test('what stands on the table is what the level shows, in its order', async ({ 
     file.levels[0].head = { figures: ['pairs-left', 'best', 'time-used', 'lives', 'streak'], title: true }
   })
   await page.goto(url)
+  await begin(page)
   await expect(page.getByText("The Clockmaker's Drawer")).toBeVisible()
   await expect(page.getByRole('term')).toHaveText(['pairs left', 'best', 'time used', 'in a row'])
   await expect(page.getByRole('definition')).toHaveText(['6', '–', '0:00', '0'])
@@ -239,6 +249,7 @@ test('missed cards wait for the next press, and say so', async ({ page }) => {
 test('a pause hides the cards and stops the clock', async ({ page }) => {
   const { url } = shipped('pause', (file) => Object.assign(file.levels[0], { clock: { mode: 'up' } }))
   await page.goto(url)
+  await begin(page)
   await press(page, 0)
   await page.getByRole('button', { name: 'Pause' }).click()
   const time = page.getByText('time used').locator('..')
@@ -286,6 +297,7 @@ test.describe('on a phone', () => {
 test('a game that was left open goes on where it stood, also after a reload', async ({ page }) => {
   const { url } = shipped('open')
   await page.goto(url)
+  await begin(page)
   await card(page, 0).click()
   await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
   const label = await card(page, 0).getAttribute('aria-label')
@@ -300,6 +312,7 @@ test('a game that was left open goes on where it stood, also after a reload', as
   await page.getByRole('button', { name: 'Pause' }).click()
   await paused.getByRole('button', { name: 'Start over' }).click()
   await page.reload()
+  await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible()
   await expect(paused).toBeHidden()
 })
 

@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { build } from 'vite'
 import { ROOT } from './root.mjs'
+import { writePlayerFonts } from './player-fonts.mjs'
 import { layOutPictures } from './pictures.mjs'
 
 const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel: 'warn' })
@@ -10,6 +11,7 @@ const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel:
 /** The studio puts the built player into the files it ships, so the player comes first. */
 export async function buildPlayer() {
   await layOutPictures(ROOT)
+  await writePlayerFonts(ROOT)
   await build(config('vite.player.config.ts'))
   await build({ ...config('vite.player.config.ts'), mode: 'rivals' })
 }

@@ -13,12 +13,15 @@ import { findingLine } from '../core/findings/words.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel, type Level, resolveLevel } from '../core/settings/levels.ts'
 import { hasRivals } from '../core/settings/seats.ts'
+import { languagesOf } from '../core/game/in-language.ts'
+import { messagesIn } from '../core/texts/ready.ts'
 import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { failedChecks } from '../core/findings/failed-checks.ts'
 import { quoted, quotedValue } from '../core/result.ts'
 import { shipHtml } from '../ship/html.ts'
+import type { PlayerCredits } from '../ship/credits.ts'
 import { gatherArt } from '../ship/pictures.ts'
 import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, textAt, Unusable } from './files.ts'
 
@@ -188,10 +191,18 @@ export async function ship(path: string, to: string, player: string, out: Out): 
     return 1
   }
   if (stops.length) return 1
-  const html = shipHtml(game, art.value, {
-    script: readFileSync(`${player}/${hasRivals(game) ? 'player-rivals' : 'player'}.js`, 'utf8'),
-    style: readFileSync(`${player}/player.css`, 'utf8'),
-  })
+  const built = `${player}/${hasRivals(game) ? 'player-rivals' : 'player'}`
+  const words = await messagesIn(languagesOf(game))
+  const html = shipHtml(
+    game,
+    { art: art.value, words },
+    {
+      script: readFileSync(`${built}.js`, 'utf8'),
+      style: readFileSync(`${player}/player.css`, 'utf8'),
+      faceFont: readFileSync(`${player}/face-font.css`, 'utf8'),
+      credits: JSON.parse(readFileSync(`${built}-credits.json`, 'utf8')) as PlayerCredits,
+    },
+  )
   try {
     writeFileSync(to, html)
   } catch (error) {

@@ -16,8 +16,8 @@ export function newAnnouncer(table: Table, hud: Hud) {
   /** A new round lies on the table. */
   function dealt(): void {
     const looks = table.settings.turn.firstLook > 0
-    hud.say(looks ? 'look well…' : '', 'plain')
-    live.textContent = looks ? 'Look: all cards lie face up for a moment.' : ''
+    hud.say(looks ? table.speech.say('lookWell') : '', 'plain')
+    live.textContent = looks ? table.speech.say('lookNow') : ''
     second = Infinity
     prepareSounds(table.settings)
     if (table.sound) playSound('deal', table.settings)
@@ -29,7 +29,7 @@ export function newAnnouncer(table: Table, hud: Hud) {
       if (sound && table.sound) playSound(sound, table.settings)
       const word = spoken(table, event)
       if (word) words.push(word)
-      const line = shown(event)
+      const line = shown(table.speech, event)
       if (line) hud.say(line.text, line.tone)
     }
     if (words.length) live.textContent = words.join(' ')

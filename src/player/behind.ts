@@ -5,7 +5,7 @@ import type { Table } from './table.ts'
 /** The picture behind the cards, in one piece per cell: a piece appears as its card leaves, all of them when the game is won. */
 export class BehindView {
   readonly root = element('div', 'lt-behind')
-  private pieces: { box: HTMLElement; image: HTMLImageElement }[] = []
+  #pieces: { box: HTMLElement; image: HTMLImageElement }[] = []
   private readonly table: Table
 
   constructor(table: Table) {
@@ -16,13 +16,13 @@ export class BehindView {
   build(): void {
     const { table, root } = this
     const { behind } = table.settings.look
-    this.pieces = []
+    this.#pieces = []
     root.replaceChildren()
     root.hidden = behind === null || table.round === null
     if (root.hidden || !behind || !table.round) return
     const src = behind.kind === 'picture' ? table.art(behind.name) : behind.src
-    root.setAttribute('aria-label', behind.alt ?? 'The picture behind the cards')
-    this.pieces = table.round.cells.map(() => {
+    root.setAttribute('aria-label', behind.alt ?? table.speech.say('behindCards'))
+    this.#pieces = table.round.cells.map(() => {
       const image = element('img', `lt-behind-${behind.kind}`)
       image.src = src
       image.alt = ''
@@ -36,7 +36,7 @@ export class BehindView {
   /** Cuts the picture where the cards lie: a piece reaches to the middle of the gaps around its card. */
   place({ grid, places, gap: { across, down } }: Layout): void {
     const [halfX, halfY] = [across / 2, down / 2]
-    this.pieces.forEach(({ box, image }, cell) => {
+    this.#pieces.forEach(({ box, image }, cell) => {
       const { x, y, width, height } = places[cell]!
       const [left, top] = [x - halfX, y - halfY]
       Object.assign(box.style, {
@@ -58,7 +58,7 @@ export class BehindView {
     const { round } = this.table
     if (!round || this.root.hidden) return
     const won = round.phase === 'won'
-    this.pieces.forEach(({ box }, cell) =>
+    this.#pieces.forEach(({ box }, cell) =>
       box.classList.toggle('lt-lit', won || round.states[cell] === 'gone'),
     )
     // before it is whole it would give itself away

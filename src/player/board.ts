@@ -27,9 +27,9 @@ function fromMiddle(rows: number, columns: number): number[] {
 export class BoardView {
   readonly root = element('div', 'lt-board')
   readonly behind: BehindView
-  private cards: (CardView | null)[] = []
+  #cards: (CardView | null)[] = []
   /** the table size that the cards are laid out for, empty before the first */
-  private placedFor = ''
+  #placedFor = ''
   private readonly table: Table
 
   constructor(table: Table) {
@@ -46,9 +46,9 @@ export class BoardView {
     root.style.setProperty('--back', backBackground(table.game.deck.back, table.art))
     root.style.setProperty('--back-paper', table.game.deck.back.paper)
     root.style.setProperty('--back-ink', table.game.deck.back.ink)
-    root.setAttribute('aria-label', `${table.level.name}, ${rows} rows, ${columns} columns`)
-    this.cards = []
-    this.placedFor = ''
+    root.setAttribute('aria-label', table.speech.say('board', { level: table.level.name, rows, columns }))
+    this.#cards = []
+    this.#placedFor = ''
     this.behind.build()
     if (!table.round) return
     // while it is empty: later, all cards would be styled twice
@@ -60,10 +60,10 @@ export class BoardView {
         const cell = row * columns + column
         const box = element('div', 'lt-cell')
         box.setAttribute('role', 'gridcell')
-        const view = table.round.cells[cell] === NO_CARD ? null : this.card(cell)
+        const view = table.round.cells[cell] === NO_CARD ? null : this.#card(cell)
         if (view) box.append(view.button)
-        else box.setAttribute('aria-label', `${nameOf(table, cell)}, no card`)
-        this.cards.push(view)
+        else box.setAttribute('aria-label', table.speech.say('noCard', { cell: nameOf(table, cell) }))
+        this.#cards.push(view)
         line.append(box)
       }
       root.append(line)
@@ -72,7 +72,7 @@ export class BoardView {
     this.draw()
   }
 
-  private card(cell: number): CardView {
+  #card(cell: number): CardView {
     const front = element('span', 'lt-front')
     const inner = element('span', 'lt-inner', element('span', 'lt-back'), front)
     const button = element('button', 'lt-card', inner)
@@ -87,13 +87,13 @@ export class BoardView {
     const { root, table } = this
     const { board, look } = table.settings
     const { rows, columns } = board
-    if (this.placedFor === `${width} ${height}`) return
-    this.placedFor = `${width} ${height}`
+    if (this.#placedFor === `${width} ${height}`) return
+    this.#placedFor = `${width} ${height}`
     const surface = tableSurface(width, height, table.settings)
     const laid = layout(surface, rows, columns)
     root.style.setProperty('--card-width', `${laid.card.width}px`)
     const order = look.dealIn === 'from-middle' ? fromMiddle(rows, columns) : null
-    this.cards.forEach((view, cell) => {
+    this.#cards.forEach((view, cell) => {
       if (!view) return
       const { x, y, width: w, height: h } = laid.places[cell]!
       Object.assign(view.button.style, { left: `${x}px`, top: `${y}px`, width: `${w}px`, height: `${h}px` })
@@ -103,11 +103,11 @@ export class BoardView {
   }
 
   draw(): void {
-    this.cards.forEach((view, cell) => view && this.drawCard(view, cell))
+    this.#cards.forEach((view, cell) => view && this.#drawCard(view, cell))
     this.behind.draw()
   }
 
-  private drawCard(view: CardView, cell: number): void {
+  #drawCard(view: CardView, cell: number): void {
     const { table } = this
     const round = table.round!
     const state = round.states[cell]!
@@ -143,14 +143,14 @@ export class BoardView {
     else delete button.dataset.judged
     button.classList.toggle('lt-glass', shows && state === 'down' && !looked)
     button.setAttribute('aria-label', now.label)
-    if (shows && !view.front.firstChild) view.front.append(this.face(cell))
+    if (shows && !view.front.firstChild) view.front.append(this.#face(cell))
     else if (!shows && (!old || !old.shows)) view.front.replaceChildren()
-    if (old && old.shows !== shows && !(table.glass && state === 'down')) this.turn(view, shows)
+    if (old && old.shows !== shows && !(table.glass && state === 'down')) this.#turn(view, shows)
     button.classList.toggle('lt-shows', shows)
   }
 
   /** The card turns; its face is removed from the page once it is face down. */
-  private turn(view: CardView, up: boolean): void {
+  #turn(view: CardView, up: boolean): void {
     const { button, inner, front } = view
     button.classList.remove('lt-turning')
     if (isStill(button)) {
@@ -167,7 +167,7 @@ export class BoardView {
     )
   }
 
-  private face(cell: number): HTMLElement {
+  #face(cell: number): HTMLElement {
     const { game, art, settings, round } = this.table
     const face = faceOnCard(round!.cells[cell]!, game.deck.pairs)
     return faceElement(face, art, ratioOf(settings.layout))
@@ -176,8 +176,8 @@ export class BoardView {
   /** Moves the keyboard position and the focus with it. */
   focus(cell: number): void {
     this.table.cursor = cell
-    this.cards.forEach((view, at) => view && (view.button.tabIndex = at === cell ? 0 : -1))
-    this.cards[cell]?.button.focus({ preventScroll: true })
+    this.#cards.forEach((view, at) => view && (view.button.tabIndex = at === cell ? 0 : -1))
+    this.#cards[cell]?.button.focus({ preventScroll: true })
   }
 
   /** The cell that a node belongs to, or −1. */

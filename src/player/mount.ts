@@ -5,6 +5,7 @@ import { resultOf } from '../core/play/result.ts'
 import { isOver, NEVER } from '../core/play/round.ts'
 import type { Cells } from '../core/deal/deal.ts'
 import type { Input } from '../core/play/events.ts'
+import type { Speech } from '../core/texts/speech.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
 import { newAnnouncer } from './announcer.ts'
 import { BoardView } from './board.ts'
@@ -18,7 +19,8 @@ import { keepPace, moveByLook } from './motion.ts'
 import { PanelHost } from './panel-host.ts'
 import './player.css'
 import { MINDS_PLAY } from './minds-play.ts'
-import { newOpenKeeper, readOpen } from './open-game.ts'
+import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
+import type { PageOffers } from './page-panels.ts'
 import { readNames } from './who-panel.ts'
 import {
   act,
@@ -38,6 +40,8 @@ export type PlayerOptions = {
   game: Game
   /** where to get library pictures */
   art: Art
+  /** what everything is said in */
+  speech: Speech
   /** the level to start with; the first of the ladder if the id is unknown */
   level?: string
   /** the seed of the first deal; later rounds follow the level's own rule */
@@ -50,6 +54,10 @@ export type PlayerOptions = {
   keepGame?: Keep
   /** where the players' own names are kept; if missing, nobody is asked for them */
   keepNames?: Keep
+  /** an unfinished game to continue, instead of one that was kept */
+  open?: OpenGame
+  /** what the page around the table offers besides playing */
+  page?: PageOffers
   glass?: boolean
   /** lets minds play where the game gives them a seat */
   rivals?: Rivals
@@ -73,17 +81,23 @@ export type Player = {
   destroy(): void
 }
 
+/** A table narrower than this, in px, has smaller figures. */
+const SMALL = 400
+
 /** How long a short result is shown, in ms. */
 const BRIEF = 2000
 
 /** Puts a table into `host` and deals. The one table: the shipped game and the studio's Play both call this. */
 export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const { game, keep = null, keepGame = null, keepNames = null } = options
-  const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!)
+  const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!, options.speech)
   if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
   table.ownNames = readNames(keepNames)
   let wereAsked = keepNames === null
+  let opens = options.page?.opening ?? false
+  /** the panel that the current one lies over */
+  let below: Table['panel'] = 'none'
   let brief = 0
   /** what of the board is out of date; all of it after a deal */
   let stale: 'nothing' | 'cards' | 'board' = 'board'
@@ -101,13 +115,18 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const felt = element('div', 'lt-felt', board.behind.root, board.root)
   const root = element('section', 'lt-player', hud.head, hud.bar, felt, hud.foot, announcer.live)
   root.setAttribute('aria-label', game.title)
+  root.lang = table.speech.language
+  root.dir = table.speech.direction
   keepPace(root, table.speed)
   host.replaceChildren(root)
   const panels = new PanelHost(table, board, felt, {
     resume,
     again: () => again(),
     deal: (level, seed) => again(level.id, seed),
-    close: resume,
+    close,
+    begin,
+    open,
+    page: options.page,
     name,
   })
   const celebration = newCelebration(table, felt)
@@ -127,7 +146,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   document.addEventListener('visibilitychange', whenHidden)
   addEventListener('pagehide', keeper.now)
   root.addEventListener('keydown', (event) => {
-    if (event.key === 'Escape' && ['pause', 'levels', 'who'].includes(table.panel)) resume()
+    if (event.key === 'Escape' && ['pause', 'levels', 'who', 'languages', 'credits'].includes(table.panel))
+      close()
     if (event.key === 'Escape' && table.panel === 'brief') deal(nextLevel(table)!.id)
   })
 
@@ -137,6 +157,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     const standing = standingOf(width, height)
     root.classList.toggle('lt-wide', standing === 'wide')
     root.classList.toggle('lt-across', standing === 'across')
+    root.classList.toggle('lt-small', width < SMALL)
     root.style.setProperty('--lt-in-row', String(figuresInRow(width, standing)))
     for (const [part, length] of Object.entries(roomAround(width, height, table.settings)))
       root.style.setProperty(`--lt-${part}`, `${length}px`)
@@ -199,11 +220,27 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     announcer.dealt()
     keeper.changed()
     options.onChange?.(table)
-    if (!wereAsked && (table.round?.seats || (MINDS_PLAY && table.rivals?.mayChoose(table)))) {
-      wereAsked = true
-      open('who')
-    }
+    below = 'none'
+    if (opens && table.round) {
+      opens = false
+      open('start')
+    } else askWho()
     loop.ask()
+  }
+
+  /** Asks once who plays, if there is anything to ask. Out: whether it does now. */
+  function askWho(): boolean {
+    if (wereAsked || !(table.round?.seats || (MINDS_PLAY && table.rivals?.mayChoose(table)))) return false
+    wereAsked = true
+    open('who')
+    return true
+  }
+
+  /** From the opening panel to the first turn. */
+  function begin(): void {
+    if (askWho()) return
+    resume()
+    keyboardGoesToBoard = true
   }
 
   function name(names: string[]): void {
@@ -255,8 +292,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   }
 
   function open(what: Table['panel']): void {
-    if ((what === 'levels' || what === 'who') && table.round && !isOver(table.round))
-      act(table, { do: 'pause' })
+    if (table.round && !isOver(table.round) && table.round.phase !== 'paused') act(table, { do: 'pause' })
+    if (what === 'levels' || what === 'languages' || what === 'credits') below = table.panel
     table.panel = what
     keeper.now()
     loop.ask()
@@ -264,15 +301,21 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
 
   function pause(): void {
     if (!table.round || isOver(table.round)) return
-    if (table.panel === 'pause' || table.panel === 'levels') return resume()
-    if (table.panel !== 'none') return
-    act(table, { do: 'pause' })
-    open('pause')
+    if (table.panel === 'pause' || table.panel === 'levels') return close()
+    if (table.panel === 'none') open('pause')
   }
 
   function resume(): void {
     table.panel = table.round && isOver(table.round) && timeNow(table) >= table.endsAt ? 'result' : 'none'
     act(table, { do: 'resume' })
+    loop.ask()
+  }
+
+  /** Back to the panel below, or to the board. */
+  function close(): void {
+    if (below === 'none') return resume()
+    table.panel = below
+    below = 'none'
     loop.ask()
   }
 
@@ -287,8 +330,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     keyboardGoesToBoard = true
   }
 
-  const left = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
+  const kept = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
+  const left = options.open ?? kept
   wereAsked ||= left !== null
+  opens &&= left === null
   if (MINDS_PLAY) table.rival = left?.rival
   deal(left?.level, left?.seed ?? options.seed)
   if (left) {

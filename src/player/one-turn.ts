@@ -3,6 +3,7 @@ import type { Input } from '../core/play/events.ts'
 import { advance, apply } from '../core/play/machine.ts'
 import type { Game } from '../core/game/game.ts'
 import { BoardView } from './board.ts'
+import { english } from '../core/texts/english.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
 import { keepPace, moveByLook } from './motion.ts'
@@ -21,7 +22,7 @@ export function playTurns(
   { game, art, turns, speed }: { game: Game; art: Art; turns: readonly OneTurn[]; speed: number },
   told: (turn: number, at: number) => void,
 ): () => void {
-  const table = newTable(game, art, game.levels[0]!)
+  const table = newTable(game, art, game.levels[0]!, english)
   const board = new BoardView(table)
   const root = element('div', 'lt-player', element('div', 'lt-felt', board.root))
   const { look, turn } = table.settings

@@ -13,6 +13,12 @@ export type OpenGame = { level: string; seed: string; rival?: string; inputs: In
 /** How long changes are collected before the open game is kept, in ms. */
 const KEEP_AFTER = 1000
 
+/** The game on the table, if it is being played: something was pressed, and it is not over. */
+export function openGameOf({ level, seed, inputs, round, rival }: Readonly<Table>): OpenGame | undefined {
+  if (!round || isOver(round) || !inputs.some((input) => input.do === 'press')) return undefined
+  return { level: level.id, seed, inputs, at: round.at, ...(MINDS_PLAY && { rival }) }
+}
+
 /** Keeps the game on the table until it is over; forgets it then, or if nothing was pressed yet. Soon after a change, or `now`, as when the page is left. */
 export function newOpenKeeper(keep: Keep | null, table: Table) {
   let timer = 0
@@ -20,14 +26,8 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
     clearTimeout(timer)
     timer = 0
     if (!keep || !table.round) return
-    const open = table.inputs.some((input) => input.do === 'press') && !isOver(table.round)
-    const { level, seed, inputs, round } = table
-    const rival = MINDS_PLAY && { rival: table.rival }
-    keep.write(
-      open
-        ? JSON.stringify({ level: level.id, seed, inputs, at: round.at, ...rival } satisfies OpenGame)
-        : '',
-    )
+    const open = openGameOf(table)
+    keep.write(open ? JSON.stringify(open) : '')
   }
   function changed(): void {
     if (keep) timer ||= window.setTimeout(now, KEEP_AFTER)

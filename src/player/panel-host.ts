@@ -5,9 +5,9 @@ import type { Table } from './table.ts'
 
 /** Shows the panel that the table asks for over the board, and moves the focus there and back. */
 export class PanelHost {
-  private drawn: HTMLElement | null = null
-  private drawnFor: Table['panel'] = 'none'
-  private focusBefore: HTMLElement | null = null
+  #drawn: HTMLElement | null = null
+  #drawnFor: Table['panel'] = 'none'
+  #focusBefore: HTMLElement | null = null
 
   constructor(
     private readonly table: Table,
@@ -19,25 +19,25 @@ export class PanelHost {
   /** `best`: the results won so far; `isRecord`: this one beat them. */
   draw(best: () => Best, isRecord: boolean): void {
     const { table, board, felt } = this
-    if (this.drawnFor === table.panel) return
-    this.drawnFor = table.panel
-    this.drawn?.remove()
+    if (this.#drawnFor === table.panel) return
+    this.#drawnFor = table.panel
+    this.#drawn?.remove()
     felt.classList.remove('lt-peek')
     const peek = (): boolean => felt.classList.toggle('lt-peek')
-    this.drawn = panelFor(table, { ...this.acts, peek }, best(), isRecord)
-    felt.classList.toggle('lt-covered', this.drawn !== null)
-    board.root.inert = this.drawn !== null
-    if (this.drawn) this.takeFocus(this.drawn)
-    else this.focusBefore?.focus({ preventScroll: true })
+    this.#drawn = panelFor(table, { ...this.acts, peek }, best(), isRecord)
+    felt.classList.toggle('lt-covered', this.#drawn !== null)
+    board.root.inert = this.#drawn !== null
+    if (this.#drawn) this.#takeFocus(this.#drawn)
+    else this.#focusBefore?.focus({ preventScroll: true })
   }
 
   /** If the focus was elsewhere on the page, it stays there. */
-  private takeFocus(panel: HTMLElement): void {
+  #takeFocus(panel: HTMLElement): void {
     const focused = document.activeElement
     const isHere = focused instanceof HTMLElement && this.felt.parentElement!.contains(focused)
-    this.focusBefore = isHere ? focused : null
+    this.#focusBefore = isHere ? focused : null
     this.felt.append(panel)
-    if (this.focusBefore || focused === document.body)
+    if (this.#focusBefore || focused === document.body)
       panel.querySelector('button')?.focus({ preventScroll: true })
   }
 }

@@ -5,13 +5,14 @@ import { DEFAULTS } from '../core/settings/settings.ts'
 import { resultOf } from '../core/play/result.ts'
 import { newRound } from '../core/play/new-round.ts'
 import { cellsOf, gameWith, pairsNamed, settingsWith } from '../core/testing/games.ts'
+import { english } from '../core/texts/english.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
 import { fitText } from './fit-text.ts'
 import { neighbour } from './input.ts'
 import { soundOf } from './sound.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
 import { newTable, nextLevel, tick, type Table } from './table.ts'
-import { cardLabel, clockText, shown, spoken, tale } from './words.ts'
+import { cardLabel, shown, spoken, tale } from './words.ts'
 
 const settings = settingsWith({
   board: { rows: 2, columns: 3, gaps: ['B1', 'C2'] },
@@ -24,7 +25,7 @@ const game = gameWith(
 
 /** A table with a round of four cards: A1 and C1 are twins, A2 and B2 related ones. */
 function table(): Table {
-  const made = newTable(game, (name) => name, game.levels[0]!)
+  const made = newTable(game, (name) => name, game.levels[0]!, english)
   made.settings = settings
   made.round = newRound(settings, cellsOf(settings, game.deck.pairs))
   return made
@@ -64,7 +65,7 @@ describe('what the table says', () => {
       'A match, by luck.',
       'All pairs found.',
     ])
-    expect(events.flatMap((event) => shown(event)?.text || [])).toEqual([
+    expect(events.flatMap((event) => shown(english, event)?.text || [])).toEqual([
       'Not a pair',
       'A lucky pair!',
       'A lucky pair!',
@@ -84,7 +85,7 @@ describe('what the table says', () => {
     // the second match in a row is heard as a streak, where the level has a sound for one
     const streaks = events.flatMap((event) => soundOf(event, { streak: 'family' }) ?? [])
     expect(streaks.slice(-4)).toEqual(['flip', 'flip', 'streak', 'win'])
-    expect(tale(resultOf(one.round!))).toBe('2 lucky pairs, and not one slip of memory.')
+    expect(tale(english, resultOf(one.round!))).toBe('2 lucky pairs, and not one slip of memory.')
   })
 
   test.each([
@@ -93,7 +94,7 @@ describe('what the table says', () => {
     [59_001, true, '1:00'],
     [59_999, false, '0:59'],
     [605_000, false, '10:05'],
-  ])('%i ms (left: %s) is %s', (ms, left, text) => expect(clockText(ms, left)).toBe(text))
+  ])('%i ms (left: %s) is %s', (ms, left, text) => expect(english.clock(ms, left)).toBe(text))
 })
 
 describe('keys', () => {
@@ -172,6 +173,7 @@ test('the next level is the next rung of the ladder', () => {
     { ...game, levels: [game.levels[0]!, { id: 'b', name: 'B' }] },
     (name) => name,
     game.levels[0]!,
+    english,
   )
   expect(nextLevel(one)?.id).toBe('b')
   one.level = one.game.levels[1]!

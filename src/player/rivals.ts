@@ -5,11 +5,21 @@ import type { Game } from '../core/game/game.ts'
 import type { Mind } from '../core/settings/mind.ts'
 import { mayChooseRival, seatMinds, withRival } from '../core/settings/seats.ts'
 import { resolveLevel } from '../core/settings/levels.ts'
+import type { MessageKey } from '../core/texts/messages.ts'
 import { button } from './element.ts'
 import { panel } from './panel-box.ts'
 import type { Rivals, Table } from './table.ts'
 
 const mayChoose = ({ game, level }: Readonly<Table>): boolean => mayChooseRival(resolveLevel(game, level))
+
+/** What the minds that are always there are called, by their ids. */
+const READY_NAMES: Record<string, MessageKey> = {
+  perfect: 'mindPerfect',
+  keen: 'mindKeen',
+  everyday: 'mindEveryday',
+  fleeting: 'mindFleeting',
+  none: 'mindNone',
+}
 
 /**
  * Minds play the seats that a level gives them, and against somebody who plays alone, if the game offers that. The same deal and the same presses lead to the same game. In: the minds
@@ -30,9 +40,14 @@ export const rivalsAmong = (mindsOf: (game: Game) => readonly Mind[]): Rivals =>
       table.rival = mind
       deal(table.level, table.seed)
     }
-    const choices = mindsOf(table.game).map(({ id, name }) =>
-      button('lt-button lt-rival', `Against ${name}`, () => choose(id), iconMind),
-    )
-    return panel('Who plays?', choices, [button('lt-button lt-main', 'Play alone', () => choose(), iconPlay)])
+    const { say } = table.speech
+    const choices = mindsOf(table.game).map(({ id, name }) => {
+      const ready = READY_NAMES[id]
+      const against = say('against', { name: ready ? say(ready) : name })
+      return button('lt-button lt-rival', against, () => choose(id), iconMind)
+    })
+    return panel(say('whoPlays'), choices, [
+      button('lt-button lt-main', say('playAlone'), () => choose(), iconPlay),
+    ])
   },
 })

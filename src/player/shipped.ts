@@ -1,26 +1,65 @@
+import { gameIn, languagesOf } from '../core/game/in-language.ts'
 import type { Game } from '../core/game/game.ts'
 import type { Mind } from '../core/settings/mind.ts'
+import { bestLanguage, directionOf, type Language } from '../core/texts/languages.ts'
+import type { Message, MessageKey, Messages } from '../core/texts/messages.ts'
+import { newSpeech } from '../core/texts/speech.ts'
 import { keepUnder } from './best.ts'
 import './fonts.css'
 import { MINDS_PLAY } from './minds-play.ts'
-import { mountPlayer } from './mount.ts'
+import { mountPlayer, type Player } from './mount.ts'
+import { openGameOf } from './open-game.ts'
+import type { CreditPart } from './page-panels.ts'
 import { rivalsAmong } from './rivals.ts'
 
 // the start of a shipped file: reads the game embedded beside this script and mounts the table
 const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {
   game: Game
   art: Record<string, string>
+  words: { keys: MessageKey[]; lists: Partial<Record<Language, Message[]>> }
+  credits: CreditPart[]
   minds?: Mind[]
 }
+const host = document.getElementById('lucky-twin')!
 const asked = new URLSearchParams(location.search)
-document.title = data.game.title
-mountPlayer(document.getElementById('lucky-twin')!, {
-  game: data.game,
-  art: (name) => data.art[name] ?? '',
-  level: asked.get('level') ?? undefined,
-  seed: asked.get('seed')?.slice(0, 64) || undefined,
-  keep: keepUnder(`lucky-twin:${data.game.id}`),
-  keepNames: keepUnder(`lucky-twin:${data.game.id}:names`),
-  keepGame: keepUnder(`lucky-twin:${data.game.id}:open`),
-  ...(MINDS_PLAY && { rivals: rivalsAmong(() => data.minds ?? []) }),
-})
+const level = asked.get('level') ?? undefined
+const seed = asked.get('seed')?.slice(0, 64) || undefined
+const under = (name: string) => keepUnder(`lucky-twin:${data.game.id}${name}`)
+const keepLanguage = under(':language')
+const languages = languagesOf(data.game)
+const wanted = [asked.get('lang') ?? '', keepLanguage.read() ?? '', ...navigator.languages]
+const messagesIn = (language: Language): Messages =>
+  Object.fromEntries(data.words.keys.map((key, i) => [key, data.words.lists[language]![i]])) as Messages
+let player: Player | undefined
+
+/** Puts the table up in one language; a game that is being played goes on in it. */
+function speak(language: Language): void {
+  const game = gameIn(data.game, language)
+  const open = player && openGameOf(player.table)
+  player?.destroy()
+  document.title = game.title
+  document.documentElement.lang = language
+  document.documentElement.dir = directionOf(language)
+  player = mountPlayer(host, {
+    game,
+    art: (name) => data.art[name] ?? '',
+    speech: newSpeech(language, messagesIn(language)),
+    level,
+    seed,
+    open,
+    keep: under(''),
+    keepNames: under(':names'),
+    keepGame: under(':open'),
+    page: {
+      opening: level === undefined && seed === undefined,
+      languages,
+      speak(chosen) {
+        keepLanguage.write(chosen)
+        speak(chosen)
+      },
+      credits: data.credits,
+    },
+    ...(MINDS_PLAY && { rivals: rivalsAmong(() => data.minds ?? []) }),
+  })
+}
+speak(bestLanguage(languages, wanted))

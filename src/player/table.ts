@@ -8,6 +8,7 @@ import type { Event, Input } from '../core/play/events.ts'
 import { standingWhen } from '../core/play/tape.ts'
 import { isOver, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
+import type { Speech } from '../core/texts/speech.ts'
 import type { Art } from './face.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 
@@ -25,8 +26,12 @@ export type Rivals = {
   panel(table: Table, deal: (level: Level, seed: string) => void): HTMLElement
 }
 
-/** `who`: the players enter their names; `brief`: a short result before the next level begins by itself */
-type Panel = 'none' | 'who' | 'pause' | 'result' | 'brief' | 'levels' | 'problem'
+/**
+ * `start`: how to play, before the first turn; `who`: the players enter their names; `brief`: a short result before the next level begins by itself. The third line lies over
+ * another panel and leads back to it.
+ */
+type Panel =
+  'none' | 'start' | 'who' | 'pause' | 'result' | 'brief' | 'problem' | 'levels' | 'languages' | 'credits'
 
 /**
  * The state of the table that players touch; everything drawn follows from it. Files beside this one are verbs
@@ -35,6 +40,8 @@ type Panel = 'none' | 'who' | 'pause' | 'result' | 'brief' | 'levels' | 'problem
 export type Table = {
   readonly game: Game
   readonly art: Art
+  /** what everything is said in */
+  readonly speech: Speech
   level: Level
   settings: Settings
   seed: string
@@ -68,10 +75,11 @@ export type Table = {
   heard: number
 }
 
-export function newTable(game: Game, art: Art, level: Level): Table {
+export function newTable(game: Game, art: Art, level: Level, speech: Speech): Table {
   return {
     game,
     art,
+    speech,
     level,
     settings: resolveLevel(game, level),
     seed: '',
@@ -181,8 +189,14 @@ export function newEvents(table: Table): Event[] {
 }
 
 /** The players, by the names they gave themselves or the game's. */
-export const playerNames = ({ settings, ownNames }: Table): string[] =>
-  settings.players.names.map((name, at) => ownNames[at] || name)
+export const playerNames = (table: Table): string[] =>
+  givenNames(table).map((name, at) => table.ownNames[at] || name)
+
+/** The players by the names that the game gives them; those that only have a number, in the table's language. */
+export const givenNames = ({ settings, speech }: Table): string[] =>
+  settings.players.names.map((name, at) =>
+    name === `Player ${at + 1}` ? speech.say('playerNumber', { n: at + 1 }) : name,
+  )
 
 /** The level after this one on the ladder, or undefined. */
 export const nextLevel = (table: Table): Level | undefined =>

@@ -4,7 +4,7 @@ import type { Keep } from './best.ts'
 import { button, element } from './element.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 import { panel } from './panel-box.ts'
-import type { Table } from './table.ts'
+import { givenNames, type Table } from './table.ts'
 
 /** Names kept in the player's browser; unreadable data counts as none. */
 export function readNames(keep: Keep | null): string[] {
@@ -20,7 +20,7 @@ export function readNames(keep: Keep | null): string[] {
 
 /** Asks before the game who sits where. An empty field leaves the game's own name. */
 export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
-  const fields = table.settings.players.names.map((given, at) => {
+  const fields = givenNames(table).map((given, at) => {
     const field = element('input', 'lt-name')
     field.maxLength = LENGTHS.player
     field.placeholder = given
@@ -32,7 +32,7 @@ export function whoPanel(table: Table, name: (names: string[]) => void): HTMLEle
   })
   const start = button(
     'lt-button lt-main',
-    'Begin',
+    table.speech.say('begin'),
     () => name(fields.map(({ field }) => field.value.trim())),
     iconPlay,
   )
@@ -41,7 +41,7 @@ export function whoPanel(table: Table, name: (names: string[]) => void): HTMLEle
       if (event.key === 'Enter') start.click()
     })
   return panel(
-    'Who plays?',
+    table.speech.say('whoPlays'),
     fields.map(({ label }) => label),
     [start],
   )

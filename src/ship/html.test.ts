@@ -1,14 +1,25 @@
 import { describe, expect, test } from '@jest/globals'
 import { createHash } from 'node:crypto'
+import { ar } from '../core/texts/words/ar.ts'
+import { de } from '../core/texts/words/de.ts'
+import { en } from '../core/texts/words/en.ts'
 import { gameWith, pairsNamed } from '../core/testing/games.ts'
+import { creditsOf, licensesText, type PlayerCredits } from './credits.ts'
 import { shipHtml } from './html.ts'
 import { gatherArt, picturesOf } from './pictures.ts'
 
-const player = { script: 'start("</script>")', style: '.a{}' }
+const work = (name: string) => ({ name, by: 'Somebody', licence: 'MIT', text: `${name}: do as you like` })
+const credits: PlayerCredits = {
+  pictures: work('Drawings'),
+  type: [work('Letters'), work('Card letters')],
+  program: [work('Lucky Twin')],
+}
+const player = { script: 'start("</script>")', style: '.a{}', faceFont: '.b{}', credits }
+const beside = { art: {}, words: { en } }
 
 describe('a shipped file', () => {
   test('names the hashes of exactly what stands inside it', () => {
-    const html = shipHtml(gameWith(), {}, player)
+    const html = shipHtml(gameWith(), beside, player)
     const script = /<script>([\s\S]*?)<\/script>/.exec(html)![1]!
     const style = /<style>([\s\S]*?)<\/style>/.exec(html)![1]!
     const hash = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`
@@ -20,11 +31,60 @@ describe('a shipped file', () => {
   test('text from a game never becomes HTML', () => {
     const pairs = pairsNamed(1)
     pairs[0]!.a = { kind: 'text', text: '</script><img src=x onerror=alert(1)>' }
-    const html = shipHtml({ ...gameWith({}, pairs), title: '</title><b>"&' }, {}, player)
+    const html = shipHtml({ ...gameWith({}, pairs), title: '</title><b>"&' }, beside, player)
     expect(html).not.toContain('<img')
     expect(html).toContain('<title>&lt;/title&gt;&lt;b&gt;&quot;&amp;</title>')
     const data = /id="lucky-twin-game">([\s\S]*?)<\/script>/.exec(html)![1]!
     expect(JSON.parse(data).game.deck.pairs[0].a.text).toBe('</script><img src=x onerror=alert(1)>')
+  })
+})
+
+describe('its words', () => {
+  const texts = {
+    languages: ['de' as const, 'ar' as const],
+    own: { de: { says: { won: 'Alles im Kasten! </script>' } } },
+  }
+  const html = shipHtml({ ...gameWith(), texts }, { art: {}, words: { de, ar } }, player)
+  const data = JSON.parse(/id="lucky-twin-game">([\s\S]*?)<\/script>/.exec(html)![1]!) as {
+    words: { keys: string[]; lists: Record<string, unknown[]> }
+  }
+  test('are in the languages that the game names, and in no other', () => {
+    expect(Object.keys(data.words.lists)).toEqual(['de', 'ar'])
+    expect(html).toContain('<html lang="de" dir="ltr">')
+    expect(html).not.toContain(en.remembered)
+  })
+  test('are its own where it has own ones', () => {
+    const at = data.words.keys.indexOf('won')
+    expect([data.words.lists.de![at], data.words.lists.ar![at]]).toEqual([
+      'Alles im Kasten! </script>',
+      ar.won,
+    ])
+  })
+})
+
+describe('credits', () => {
+  const pairs = pairsNamed(2)
+  pairs[0]!.a = { kind: 'picture', name: 'hourglass-not-done' }
+  const game = { ...gameWith({}, pairs), credits: ['Drawn by Ada'] }
+  test('name what is inside, and nothing else', () => {
+    expect(creditsOf(game, credits)).toEqual([
+      { lines: ['Drawn by Ada'] },
+      { heading: 'creditPictures', lines: ['Hourglass', 'Drawings, Somebody (MIT)'] },
+      { heading: 'creditType', lines: ['Letters, Somebody (MIT)', 'Card letters, Somebody (MIT)'] },
+      { heading: 'creditProgram', lines: ['Lucky Twin, Somebody (MIT)'] },
+    ])
+    const without = creditsOf(gameWith(), credits)
+    expect(without.map(({ heading }) => heading)).toEqual(['creditType', 'creditProgram'])
+    const pictured = gameWith({}, [{ id: 'a', name: 'A', a: { kind: 'picture', name: 'key' } }])
+    expect(creditsOf(pictured, credits)[1]!.lines).toEqual(['Letters, Somebody (MIT)'])
+    expect(shipHtml(pictured, beside, player)).not.toContain('.b{}')
+    expect(shipHtml(gameWith(), beside, player)).toContain('.b{}')
+  })
+  test('have the licences in full beside them', () => {
+    const text = licensesText(game, credits)
+    for (const words of ['Drawn by Ada', 'Drawings: do as you like', 'Letters: do', 'Lucky Twin: do'])
+      expect(text).toContain(words)
+    expect(licensesText(gameWith(), credits)).not.toContain('Drawings')
   })
 })
 

@@ -1,11 +1,14 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { utf8ToBytes } from '@noble/hashes/utils.js'
 import { fromUint8Array } from 'js-base64'
-import { gameElement } from '../core/files/shipped-page.ts'
+import { gameElement, type BesideGame } from '../core/files/shipped-page.ts'
+import { languagesOf } from '../core/game/in-language.ts'
+import { directionOf } from '../core/texts/languages.ts'
+import { creditsOf, hasWordsOnCards, type PlayerCredits } from './credits.ts'
 import type { Game } from '../core/game/game.ts'
 
-/** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, and player.css. */
-export type BuiltPlayer = { script: string; style: string }
+/** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, its credits, player.css, and the typeface of words on cards as a style. */
+export type BuiltPlayer = { script: string; style: string; faceFont: string; credits: PlayerCredits }
 
 const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
 const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
@@ -15,12 +18,17 @@ const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8To
 /**
  * A game as one HTML file that plays anywhere and requests nothing. Its policy allows the script and the style inside it, by
  * their hashes, and images and fonts inside it; everything else is forbidden.
- * In: a game; its library pictures as data URLs by name; the built player.
+ * In: a game; its library pictures as data URLs by name; the messages of its languages; the built player.
  */
-export function shipHtml(game: Game, art: Record<string, string>, player: BuiltPlayer): string {
+export function shipHtml(
+  game: Game,
+  { art, words }: Pick<BesideGame, 'art' | 'words'>,
+  player: BuiltPlayer,
+): string {
+  const [language] = languagesOf(game)
   // a closing tag inside a string of the script would end it; `<\/` means the same there
   const script = player.script.trim().replace(/<\/(script)/gi, '<\\/$1')
-  const style = player.style.trim()
+  const style = player.style.trim() + (hasWordsOnCards(game) ? player.faceFont.trim() : '')
   const policy = [
     "default-src 'none'",
     `script-src ${hashOf(script)}`,
@@ -31,7 +39,7 @@ export function shipHtml(game: Game, art: Record<string, string>, player: BuiltP
     "form-action 'none'",
   ].join('; ')
   return `<!doctype html>
-<html lang="en">
+<html lang="${language}" dir="${directionOf(language)}">
 <head>
 <meta charset="utf-8">
 <meta http-equiv="Content-Security-Policy" content="${policy}">
@@ -44,7 +52,7 @@ export function shipHtml(game: Game, art: Record<string, string>, player: BuiltP
 <body>
 <main id="lucky-twin"></main>
 <noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
-${gameElement(game, art)}
+${gameElement(game, { art, words, credits: creditsOf(game, player.credits) })}
 <script>${script}</script>
 </body>
 </html>

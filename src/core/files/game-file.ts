@@ -91,7 +91,8 @@ function mindsAreMissing(game: Game): Result<never> | null {
 
 /** The text of a game file. `readGame` gives back the same game. */
 export function writeGame(game: Game): string {
-  const { id, title, deck, house, levels, checks, minds } = game
-  const file = { format: GAME_FORMAT, version: GAME_VERSION, id, title, deck, house, levels, checks, minds }
+  const { id, title, deck, house, levels, checks, minds, texts, credits } = game
+  const document = { id, title, deck, house, levels, checks, minds, texts, credits }
+  const file = { format: GAME_FORMAT, version: GAME_VERSION, ...document }
   return JSON.stringify(file, null, 2) + '\n'
 }

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { utf8ToBytes } from '@noble/hashes/utils.js'
 import type { Game } from '../game/game.ts'
-import { anyPairs, gameWith } from '../testing/games.ts'
+import { anyPairs, gameWith, nothingBeside } from '../testing/games.ts'
 import { problemLine } from '../result.ts'
 import { readAnyGame } from './any-game.ts'
 import { gameElement } from './shipped-page.ts'
@@ -18,7 +18,7 @@ test('a page gives back the game that was put into it, but for its checks', () =
   fc.assert(
     fc.property(anyPairs, fc.string({ minLength: 1, maxLength: 80 }), (pairs, title) => {
       const game: Game = { ...gameWith({}, pairs), title: `${title.trim()}</script>` }
-      const read = readAnyGame(page(gameElement(game, { gear: 'data:,' })))
+      const read = readAnyGame(page(gameElement(game, { ...nothingBeside, art: { gear: 'data:,' } })))
       expect(read).toEqual({ ok: true, value: { ...game, checks: [] } })
     }),
   )
@@ -26,7 +26,7 @@ test('a page gives back the game that was put into it, but for its checks', () =
 
 test('a page of before, which does not say the version of its game, is read too', () => {
   const game = gameWith()
-  const element = gameElement(game, {}).replace(/"version":\d+,/, '')
+  const element = gameElement(game, nothingBeside).replace(/"version":\d+,/, '')
   expect(element).not.toContain('version')
   expect(readAnyGame(page(element))).toEqual({ ok: true, value: { ...game, checks: [] } })
 })
@@ -37,20 +37,24 @@ test.each([
     page('<p>hello</p>'),
     'not a Lucky Twin game (it is a web page without a game inside)',
   ],
-  ['cut off', page(gameElement(gameWith(), {})).slice(0, 400), 'cut off in the middle of its game'],
+  [
+    'cut off',
+    page(gameElement(gameWith(), nothingBeside)).slice(0, 400),
+    'cut off in the middle of its game',
+  ],
   [
     'with a game that is none',
-    page(gameElement(gameWith(), {}).replace('"rows"', '"lines"')),
+    page(gameElement(gameWith(), nothingBeside).replace('"rows"', '"lines"')),
     'house.board.rows: is missing',
   ],
   [
     'with nothing in its place',
-    page(gameElement(gameWith(), {}).replace(/>\{.*\}</, '>null<')),
+    page(gameElement(gameWith(), nothingBeside).replace(/>\{.*\}</, '>null<')),
     'is missing',
   ],
   [
     'of a newer version',
-    page(gameElement(gameWith(), {}).replace(/"version":\d+/, '"version":99')),
+    page(gameElement(gameWith(), nothingBeside).replace(/"version":\d+/, '"version":99')),
     'is newer than this Lucky Twin reads',
   ],
 ])('a page %s is told for what it is', (_what, bytes, message) => {

@@ -1,5 +1,7 @@
 import { bad, type Result } from '../result.ts'
 import type { Game } from '../game/game.ts'
+import type { Language } from '../texts/languages.ts'
+import { MESSAGE_KEYS, withOwn, type Message, type Messages } from '../texts/messages.ts'
 import { mindsOf, seatedMinds } from '../settings/seats.ts'
 import { notAGame } from './file-kind.ts'
 import { GAME_FORMAT, GAME_VERSION, gameFrom } from './game-file.ts'
@@ -17,15 +19,43 @@ const safeJson = (value: unknown): string =>
     (c) => `\\u${c.charCodeAt(0).toString(16).padStart(4, '0')}`,
   )
 
-/** The element of a page that holds its game, with the minds that may play there, so that its script need not know the standard ones. In: a game, and its library pictures as data URLs by name. */
-export function gameElement(game: Game, art: Record<string, string>): string {
+/** What lies in a page beside its game. */
+export type BesideGame = {
+  /** library pictures as data URLs by name */
+  art: Record<string, string>
+  /** the messages of each language that is shipped */
+  words: Partial<Record<Language, Messages>>
+  credits: object[]
+}
+
+/** Messages of several languages as lists in one order, which is written down once. */
+function wordLists(
+  game: Game,
+  words: BesideGame['words'],
+): { keys: string[]; lists: Record<string, Message[]> } {
+  const lists = Object.entries(words).map(([language, messages]) => {
+    const said = withOwn(messages, game.texts?.own[language as Language]?.says)
+    return [language, MESSAGE_KEYS.map((key) => said[key])]
+  })
+  return { keys: MESSAGE_KEYS, lists: Object.fromEntries(lists) }
+}
+
+/** The element of a page that holds its game, with the minds that may play there, so that its script need not know the standard ones. In: a game, and what is shown and said beside it. */
+export function gameElement(game: Game, { art, words, credits }: BesideGame): string {
   // players need neither the author's own checks nor minds without a seat
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
   const kept = minds.filter(({ id }) => seated.has(id))
   const played = kept.length ? { ...rest, minds: kept } : rest
   const players = mindsOf(game).filter(({ id }) => seated.has(id))
-  const page = { version: GAME_VERSION, game: played, art, ...(players.length ? { minds: players } : {}) }
+  const page = {
+    version: GAME_VERSION,
+    game: played,
+    art,
+    words: wordLists(game, words),
+    credits,
+    ...(players.length ? { minds: players } : {}),
+  }
   return `${BEGIN}${safeJson(page)}${END}`
 }
 

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { readGame, writeGame } from '../files/game-file.ts'
 import { gameElement, readShippedPage } from '../files/shipped-page.ts'
-import { gameWith } from '../testing/games.ts'
+import { gameWith, nothingBeside } from '../testing/games.ts'
 import { mindWith } from '../testing/levels.ts'
 
 const mind = (id: string) => ({ ...mindWith({}), id })
@@ -10,13 +10,15 @@ describe('minds of a game', () => {
   test('are kept in its file, and are nothing to players', () => {
     const game = { ...gameWith(), minds: [mind('aunt'), mind('uncle')] }
     expect(readGame(writeGame(game))).toEqual({ ok: true, value: game })
-    const shipped = readShippedPage(`<html>${gameElement(game, {})}</html>`)
+    const shipped = readShippedPage(`<html>${gameElement(game, nothingBeside)}</html>`)
     expect(shipped.ok && shipped.value.minds).toBeUndefined()
   })
   test('that may play lie in a shipped page, also those that are always there', () => {
     const inPage = (players: object): string[] | undefined => {
       const game = { ...gameWith({ players }), minds: [mind('aunt'), mind('uncle')] }
-      const data = JSON.parse(/>(\{.*\})</.exec(gameElement(game, {}))![1]!) as { minds?: { id: string }[] }
+      const data = JSON.parse(/>(\{.*\})</.exec(gameElement(game, nothingBeside))![1]!) as {
+        minds?: { id: string }[]
+      }
       return data.minds?.map(({ id }) => id)
     }
     const two = { names: ['Ann', 'Ben', 'Cem'] }
@@ -74,10 +76,10 @@ describe('minds at the table', () => {
     expect(!without.ok && without.problem.at).toBe('house.players.minds[0]')
   })
   test('go along in a shipped page, and no others', () => {
-    const shipped = readShippedPage(gameElement(seated([null, 'uncle']), {}))
+    const shipped = readShippedPage(gameElement(seated([null, 'uncle']), nothingBeside))
     expect(shipped.ok && shipped.value.minds!.map(({ id }) => id)).toEqual(['uncle'])
     const offered = { ...seated([]), levels: [{ id: 'one', name: 'One', players: { offersRival: true } }] }
-    const all = readShippedPage(gameElement(offered, {}))
+    const all = readShippedPage(gameElement(offered, nothingBeside))
     expect(all.ok && all.value.minds!.map(({ id }) => id)).toEqual(['aunt', 'uncle'])
   })
 })

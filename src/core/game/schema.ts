@@ -6,6 +6,7 @@ import type { Game } from './game.ts'
 import { checkSchema } from './check-schema.ts'
 import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
 import { mindSchema } from './mind-schema.ts'
+import { creditsSchema, textsSchema } from './texts-schema.ts'
 import { READY_MINDS } from '../settings/mind.ts'
 import {
   BOUNDS,
@@ -284,5 +285,7 @@ export const gameShape = {
       })
     })
     .optional(),
+  texts: textsSchema.optional(),
+  credits: creditsSchema.optional(),
 }
 export const gameSchema: z.ZodType<Game> = z.strictObject(gameShape)

@@ -20,22 +20,40 @@ const PACE: MindPace = { first: 1100, second: 900, spread: 0.4 }
 const mind = (id: string, name: string, memory: Memory): Mind => ({ id, name, memory, pace: PACE })
 
 /** Their figures are round ones: landmarks, not measurements. */
-export const PERFECT = mind('perfect', 'Perfect', { notice: 1, hold: null, fade: 0, blur: 0, glance: 1 })
-const KEEN = mind('keen', 'Keen', { notice: 1, hold: 12, fade: 0.02, blur: 0.03, glance: 350 })
-export const EVERYDAY = mind('everyday', 'Everyday', {
+export const PERFECT = /* @__PURE__ */ mind('perfect', 'Perfect', {
+  notice: 1,
+  hold: null,
+  fade: 0,
+  blur: 0,
+  glance: 1,
+})
+const KEEN = /* @__PURE__ */ mind('keen', 'Keen', {
+  notice: 1,
+  hold: 12,
+  fade: 0.02,
+  blur: 0.03,
+  glance: 350,
+})
+export const EVERYDAY = /* @__PURE__ */ mind('everyday', 'Everyday', {
   notice: 0.95,
   hold: 7,
   fade: 0.04,
   blur: 0.06,
   glance: 450,
 })
-export const FLEETING = mind('fleeting', 'Fleeting', {
+export const FLEETING = /* @__PURE__ */ mind('fleeting', 'Fleeting', {
   notice: 0.8,
   hold: 4,
   fade: 0.12,
   blur: 0.1,
   glance: 700,
 })
-export const NO_MEMORY = mind('none', 'No memory', { notice: 0, hold: 0, fade: 1, blur: 0, glance: 0 })
+export const NO_MEMORY = /* @__PURE__ */ mind('none', 'No memory', {
+  notice: 0,
+  hold: 0,
+  fade: 1,
+  blur: 0,
+  glance: 0,
+})
 /** The minds that every game has. */
 export const READY_MINDS: readonly Mind[] = [PERFECT, KEEN, EVERYDAY, FLEETING, NO_MEMORY]

@@ -253,6 +253,8 @@ export const BOUNDS = {
   tags: [0, 20],
   pairs: [0, 1000],
   levels: [1, 100],
+  /** lines */
+  credits: [0, 20],
   cards: [2, 400],
   steps: [1, 19],
   /** px */
@@ -304,6 +306,10 @@ export const LENGTHS = {
   tag: 40,
   seed: 64,
   player: 24,
+  /** a message that a game says its own way */
+  says: 300,
+  /** a line of the credits */
+  credit: 200,
 } as const
 
 /** The largest images and files, in bytes; for an SVG also in characters. */

@@ -143,3 +143,6 @@ export const anyInputs: fc.Arbitrary<Input[]> = fc
     let at = 0
     return steps.map(({ wait, act }) => ({ at: (at += wait), ...act }))
   })
+
+/** A page with a game and nothing to show or say beside it. */
+export const nothingBeside = { art: {}, words: {}, credits: [] }

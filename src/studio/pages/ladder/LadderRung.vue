@@ -12,7 +12,7 @@ import { openCells } from '../../../core/board/cells.ts'
 import { type Level, resolveLevel } from '../../../core/settings/levels.ts'
 import { findingWords } from '../../../core/findings/words.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
-import { clockText } from '../../../player/words.ts'
+import { english } from '../../../core/texts/english.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 import { useFindings } from '../../parts/findings/store.ts'
 import type { Station } from '../stations.ts'
@@ -36,7 +36,7 @@ const facts = computed(() => {
   const cards = openCells(board).length
   return [
     cards % 2 ? `${cards} cards` : `${cards / 2} pairs`,
-    clock.mode === 'down' ? clockText(clock.limit, true) : '',
+    clock.mode === 'down' ? english.clock(clock.limit, true) : '',
     limits.lives === null ? '' : `${limits.lives} ${limits.lives === 1 ? 'life' : 'lives'}`,
     limits.turns === null ? '' : `${limits.turns} turns`,
   ]

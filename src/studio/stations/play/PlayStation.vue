@@ -11,6 +11,7 @@ import type { Table } from '../../../player/table.ts'
 import { useKeys } from '../../parts/look/useKeys.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
+import { speechOf } from '../../store/speech.ts'
 import { useView } from '../../store/view.ts'
 import { idly } from '../../parts/look/idly.ts'
 import PlaySide from './PlaySide.vue'
@@ -63,6 +64,7 @@ function mount(withSeed?: string): void {
   player = mountPlayer(host.value!, {
     game: triedGame(bench.game!, playing.value, inOrder.value),
     art: pictureUrl,
+    speech: speechOf(bench.game!, () => mount(withSeed)),
     level: playing.value,
     seed: withSeed ?? nextSeed(),
     // on a screen too narrow for the ladder, the table offers the levels itself

@@ -14,6 +14,7 @@ import { useFindings } from '../../parts/findings/store.ts'
 import { download, downloadGame } from '../../parts/look/download.ts'
 import { idly } from '../../parts/look/idly.ts'
 import { useBench } from '../../store/bench.ts'
+import { speechOf } from '../../store/speech.ts'
 import { drawnGame } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import LevelAddresses from './LevelAddresses.vue'
@@ -66,7 +67,11 @@ async function zip(): Promise<void> {
 
 function mount(): void {
   player?.destroy()
-  player = mountPlayer(host.value!, { game: drawnGame(game.value), art: pictureUrl })
+  player = mountPlayer(host.value!, {
+    game: drawnGame(game.value),
+    art: pictureUrl,
+    speech: speechOf(game.value, mount),
+  })
 }
 // the station is shown before its preview: laying out four hundred cards takes a moment
 const mountSoon = idly(() => host.value && mount())

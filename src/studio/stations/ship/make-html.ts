@@ -1,6 +1,9 @@
 import type { Game } from '../../../core/game/game.ts'
 import { imagesOf } from '../../../core/game/own-files.ts'
 import { bad, type Result } from '../../../core/result.ts'
+import { languagesOf } from '../../../core/game/in-language.ts'
+import { messagesIn } from '../../../core/texts/ready.ts'
+import type { PlayerCredits } from '../../../ship/credits.ts'
 import { hasRivals } from '../../../core/settings/seats.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
 import { pictureText } from '../../store/pictures.ts'
@@ -12,12 +15,31 @@ export async function makeHtml(game: Game): Promise<Result<string>> {
     if (!mayDraw(src)) return bad(at, 'this image cannot be shown to players; replace it or remove it first')
   const art = await gatherArt(game, pictureText)
   if (!art.ok) return art
-  const [{ shipHtml }, { default: script }, { default: style }] = await Promise.all([
+  const [
+    { shipHtml },
+    { default: script },
+    { default: credits },
+    { default: style },
+    { default: faceFont },
+    words,
+  ] = await Promise.all([
     import('../../../ship/html.ts'),
     hasRivals(game)
       ? import('../../../../dist/player/player-rivals.js?raw')
       : import('../../../../dist/player/player.js?raw'),
+    hasRivals(game)
+      ? import('../../../../dist/player/player-rivals-credits.json?raw')
+      : import('../../../../dist/player/player-credits.json?raw'),
     import('../../../../dist/player/player.css?raw'),
+    import('../../../../dist/player/face-font.css?raw'),
+    messagesIn(languagesOf(game)),
   ])
-  return { ok: true, value: shipHtml(game, art.value, { script, style }) }
+  return {
+    ok: true,
+    value: shipHtml(
+      game,
+      { art: art.value, words },
+      { script, style, faceFont, credits: JSON.parse(credits) as PlayerCredits },
+    ),
+  }
 }

@@ -1,0 +1,3 @@
+import type { Plugin } from 'vite'
+
+export function playerCredits(file: string): Plugin

@@ -1,0 +1,95 @@
+import { z } from 'zod'
+import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { LANGUAGE_NAMES, LANGUAGES } from '../texts/languages.ts'
+import { MESSAGE_KEYS, placesIn, type Message } from '../texts/messages.ts'
+import type { OwnTexts, Texts } from '../texts/own.ts'
+import { en } from '../texts/words/en.ts'
+import { idSchema } from './id-schema.ts'
+
+/** How a game's texts in its languages are stored. */
+
+/** Invisible marks that turn the text after them round, whatever it says: nobody sees why a line reads backwards. */
+const TURNS_ROUND = /[\u202a-\u202e\u2066-\u2069]/
+
+/** A text that players see. */
+const shown = (longest: number) =>
+  z
+    .string()
+    .max(longest)
+    .refine((text) => !TURNS_ROUND.test(text), 'has an invisible mark that reverses the text; type it again')
+
+const languageSchema = z.enum(LANGUAGES)
+
+/** The first place in a message that cannot be filled in, or null. In: its key, and the message. */
+export function unknownPlace(key: keyof typeof en, message: Message): string | null {
+  const known = placesIn(en[key])
+  return placesIn(message).find((place) => !known.includes(place)) ?? null
+}
+
+const messageSchema = z.union([
+  shown(LENGTHS.says),
+  z.strictObject({
+    zero: shown(LENGTHS.says).optional(),
+    one: shown(LENGTHS.says).optional(),
+    two: shown(LENGTHS.says).optional(),
+    few: shown(LENGTHS.says).optional(),
+    many: shown(LENGTHS.says).optional(),
+    other: shown(LENGTHS.says),
+  }),
+])
+const saysSchema = z
+  .partialRecord(z.enum(MESSAGE_KEYS as [keyof typeof en]), messageSchema)
+  .superRefine((says, context) => {
+    for (const [key, message] of Object.entries(says) as [keyof typeof en, Message][]) {
+      const place = unknownPlace(key, message)
+      if (place !== null)
+        context.addIssue({
+          code: 'custom',
+          path: [key],
+          message: `{${place}} stands for nothing here${placesIn(en[key]).length ? `; what can be filled in is {${placesIn(en[key]).join('}, {')}}` : ''}`,
+        })
+    }
+  })
+
+const faceSchema = z.strictObject({
+  text: shown(LENGTHS.text).min(1).optional(),
+  alt: shown(LENGTHS.alt).optional(),
+})
+const name = shown(LENGTHS.name).min(1).optional()
+const atMost = (most: number) => (record: object) => Object.keys(record).length <= most
+
+export const ownTextsSchema: z.ZodType<OwnTexts> = z.strictObject({
+  title: shown(LENGTHS.title).min(1).optional(),
+  says: saysSchema.optional(),
+  levels: z
+    .record(idSchema, z.strictObject({ name, behind: shown(LENGTHS.alt).optional() }))
+    .refine(atMost(BOUNDS.levels[1]), `at most ${BOUNDS.levels[1]} levels`)
+    .optional(),
+  pairs: z
+    .record(idSchema, z.strictObject({ name, a: faceSchema.optional(), b: faceSchema.optional() }))
+    .refine(atMost(BOUNDS.pairs[1]), `at most ${BOUNDS.pairs[1]} pairs`)
+    .optional(),
+  behind: shown(LENGTHS.alt).optional(),
+  players: z.array(shown(LENGTHS.player)).max(BOUNDS.players[1]).optional(),
+})
+
+export const textsSchema: z.ZodType<Texts> = z.strictObject({
+  languages: z
+    .array(languageSchema)
+    .min(1)
+    .max(LANGUAGES.length)
+    .superRefine((all, context) =>
+      all.forEach((language, at) => {
+        if (all.indexOf(language) < at)
+          context.addIssue({
+            code: 'custom',
+            path: [at],
+            message: `${LANGUAGE_NAMES[language]} is there twice`,
+          })
+      }),
+    ),
+  own: z.partialRecord(languageSchema, ownTextsSchema),
+})
+
+/** Lines that an author adds to the credits. */
+export const creditsSchema = z.array(shown(LENGTHS.credit).min(1)).max(BOUNDS.credits[1])

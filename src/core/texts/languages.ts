@@ -1,0 +1,57 @@
+/** The languages that a player can be shown in, by BCP 47 tag, in the order in which they are offered. */
+export const LANGUAGES = [
+  'en',
+  'de',
+  'fr',
+  'es',
+  'pt',
+  'it',
+  'nl',
+  'pl',
+  'tr',
+  'uk',
+  'ar',
+  'he',
+  'ja',
+  'zh-Hans',
+] as const
+export type Language = (typeof LANGUAGES)[number]
+
+/** What each language calls itself. */
+export const LANGUAGE_NAMES: Record<Language, string> = {
+  en: 'English',
+  de: 'Deutsch',
+  fr: 'Français',
+  es: 'Español',
+  pt: 'Português',
+  it: 'Italiano',
+  nl: 'Nederlands',
+  pl: 'Polski',
+  tr: 'Türkçe',
+  uk: 'Українська',
+  ar: 'العربية',
+  he: 'עברית',
+  ja: '日本語',
+  'zh-Hans': '简体中文',
+}
+
+export const isLanguage = (tag: string): tag is Language => (LANGUAGES as readonly string[]).includes(tag)
+
+/** In which direction a language is written. */
+export const directionOf = (language: Language): 'ltr' | 'rtl' =>
+  language === 'ar' || language === 'he' ? 'rtl' : 'ltr'
+
+/**
+ * The language to show of those that are there. In: their tags; the tags that somebody reads (BCP 47), the best one first. Of a tag with a region or script, its
+ * language alone decides ("de-AT" reads "de"). Out: the first that fits, or else the first of those that are there.
+ */
+export function bestLanguage(shipped: readonly Language[], wanted: readonly string[]): Language {
+  for (const tag of wanted) {
+    const [language] = tag.toLowerCase().split('-')
+    const found =
+      shipped.find((one) => one.toLowerCase() === tag.toLowerCase()) ??
+      shipped.find((one) => one.split('-')[0] === language)
+    if (found) return found
+  }
+  return shipped[0]!
+}

@@ -1,0 +1,54 @@
+import { directionOf, type Language } from './languages.ts'
+import type { MessageKey, Messages } from './messages.ts'
+
+export type Values = Record<string, string | number>
+
+/** One language, with its messages, plural forms and numbers. */
+export type Speech = {
+  readonly language: Language
+  readonly direction: 'ltr' | 'rtl'
+  /** The text of a message; what stands in braces is filled in. A message with several forms chooses by `n`. */
+  say(key: MessageKey, values?: Values): string
+  /** A whole number, with separators: "1,250". */
+  number(n: number): string
+  /** Minutes and seconds: "1:04". In: a time in ms. Time left is rounded up, time used down. */
+  clock(ms: number, left: boolean): string
+  /** Names as a list: "Ada, Ben and Cleo". */
+  list(names: readonly string[]): string
+}
+
+/** Keeps a name that is written the other way round from mixing with the text around it. */
+const isolated = (text: string): string => `\u2068${text}\u2069`
+
+/** In: a language, and its messages. */
+export function newSpeech(language: Language, messages: Messages): Speech {
+  const direction = directionOf(language)
+  const plural = new Intl.PluralRules(language)
+  const numbers = new Intl.NumberFormat(language)
+  const twoDigits = new Intl.NumberFormat(language, { minimumIntegerDigits: 2 })
+  const lists = new Intl.ListFormat(language)
+  const number = (n: number): string => numbers.format(n)
+
+  function say(key: MessageKey, values: Values = {}): string {
+    const message = messages[key]
+    const text =
+      typeof message === 'string' ? message : (message[plural.select(Number(values.n))] ?? message.other)
+    return text.replace(/\{(\w+)\}/g, (whole, place: string) => {
+      const value = values[place]
+      if (typeof value === 'number') return number(value)
+      if (value === undefined) return whole
+      return direction === 'rtl' ? isolated(value) : value
+    })
+  }
+  return {
+    language,
+    direction,
+    say,
+    number,
+    clock(ms, left) {
+      const seconds = left ? Math.ceil(ms / 1000) : Math.floor(ms / 1000)
+      return `${numbers.format(Math.floor(seconds / 60))}:${twoDigits.format(seconds % 60)}`
+    },
+    list: (names) => lists.format(names),
+  }
+}

@@ -1,0 +1,86 @@
+import iconCredits from '~icons/ph/info?raw'
+import iconLanguage from '~icons/ph/translate?raw'
+import iconLeave from '~icons/ph/sign-out?raw'
+import iconLevels from '~icons/ph/stairs?raw'
+import iconPlay from '~icons/ph/play-fill?raw'
+import { directionOf, LANGUAGE_NAMES, type Language } from '../core/texts/languages.ts'
+import type { MessageKey } from '../core/texts/messages.ts'
+import { button, element } from './element.ts'
+import { howTo } from './how-to.ts'
+import { panel } from './panel-box.ts'
+import type { PanelActs } from './panels.ts'
+import type { Table } from './table.ts'
+
+/** Who made a part of what is inside: the message it is headed by, if it has one, and its lines. */
+export type CreditPart = { heading?: MessageKey; lines: string[] }
+
+/** What a page around the table offers besides playing; the studio's tables have none. */
+export type PageOffers = {
+  /** begins with a panel that tells how to play */
+  opening: boolean
+  /** the languages to choose from, and what happens when one is chosen */
+  languages: readonly Language[]
+  speak(language: Language): void
+  credits: readonly CreditPart[]
+  /** where the player may leave to, if anywhere */
+  leave?: () => void
+}
+
+/** Before the first turn: the game's title, how to play, and the way in. */
+export function openingPanel(table: Table, acts: PanelActs): HTMLElement {
+  const { say } = table.speech
+  const begin = button('lt-button lt-main', say('begin'), acts.begin, iconPlay)
+  const levels = button('lt-button', say('levels'), () => acts.open('levels'), iconLevels)
+  return panel(
+    table.game.title,
+    howTo(table).map((line) => element('p', '', line)),
+    table.game.levels.length > 1 ? [begin, levels] : [begin],
+    moreButtons(table, acts),
+  )
+}
+
+/** The buttons that a page adds to a panel: language, credits, leave. */
+export function moreButtons(table: Table, acts: PanelActs): HTMLElement[] {
+  const { say } = table.speech
+  const { page, open } = acts
+  if (!page) return []
+  const more: HTMLElement[] = []
+  if (page.languages.length > 1)
+    more.push(button('lt-more', say('language'), () => open('languages'), iconLanguage))
+  if (page.credits.length) more.push(button('lt-more', say('credits'), () => open('credits'), iconCredits))
+  return [...more, ...leaveButton(table, acts)]
+}
+
+/** The way out, where the page has one. */
+export const leaveButton = ({ speech: { say } }: Table, { page }: PanelActs): HTMLElement[] =>
+  page?.leave ? [button('lt-more', say('leave'), page.leave, iconLeave)] : []
+
+/** The languages to choose from, each in its own words. */
+export function languagesPanel({ speech }: Table, { page, close }: PanelActs): HTMLElement {
+  const list = element('ul', 'lt-levels')
+  for (const language of page!.languages) {
+    const choose = button('lt-level-choice', '', () => page!.speak(language))
+    choose.append(element('span', 'lt-level-title', LANGUAGE_NAMES[language]))
+    choose.lang = language
+    choose.dir = directionOf(language)
+    if (language === speech.language) choose.setAttribute('aria-current', 'true')
+    list.append(element('li', '', choose))
+  }
+  return panel(speech.say('language'), [list], [button('lt-button', speech.say('close'), close)])
+}
+
+export function creditsPanel({ speech: { say } }: Table, { page, close }: PanelActs): HTMLElement {
+  const lines = element(
+    'div',
+    'lt-credits',
+    ...page!.credits.flatMap(({ heading, lines }) => [
+      ...(heading ? [element('h3', '', say(heading))] : []),
+      ...lines.map((line) => element('p', '', line)),
+    ]),
+  )
+  // what runs out of sight is scrolled by the keyboard too
+  lines.tabIndex = 0
+  lines.setAttribute('role', 'group')
+  lines.setAttribute('aria-label', say('credits'))
+  return panel(say('credits'), [lines], [button('lt-button', say('close'), close)])
+}

@@ -1,0 +1,48 @@
+import { pictureTitle } from '../core/deck/picture-words.ts'
+import type { Game } from '../core/game/game.ts'
+import type { MessageKey } from '../core/texts/messages.ts'
+import { picturesOf } from './pictures.ts'
+
+/** Something in a shipped file that somebody else made: its name, its maker, the short name of its licence, and its text. */
+type Work = { name: string; by: string; licence: string; text: string }
+/** Who made what is in the built player: player-credits.json beside its script. */
+export type PlayerCredits = { pictures: Work; type: [texts: Work, faces: Work]; program: Work[] }
+/** A part of the credits: the message it is headed by, if it has one, and its lines. */
+export type CreditPart = { heading?: MessageKey; lines: string[] }
+
+/** Whether a game shows words on its cards, in a typeface of their own. */
+export const hasWordsOnCards = ({ deck }: Pick<Game, 'deck'>): boolean =>
+  deck.pairs.some(({ a, b }) => a.kind === 'text' || b?.kind === 'text')
+
+/** The typefaces in a shipped game: the second is that of words on cards. */
+const typeIn = (game: Game, [texts, faces]: PlayerCredits['type']): Work[] =>
+  hasWordsOnCards(game) ? [texts, faces] : [texts]
+
+const lineOf = ({ name, by, licence }: Work): string => `${name}${by ? `, ${by}` : ''} (${licence})`
+
+/** The credits of a shipped game, for exactly what is inside: the author's own lines, its library pictures by name, its type, its program. */
+export function creditsOf(game: Game, { pictures, type, program }: PlayerCredits): CreditPart[] {
+  const own = game.credits ?? []
+  const shown = picturesOf(game).map(pictureTitle)
+  const parts: CreditPart[] = [
+    ...(own.length ? [{ lines: own }] : []),
+    ...(shown.length
+      ? [{ heading: 'creditPictures' as const, lines: [[...new Set(shown)].join(', '), lineOf(pictures)] }]
+      : []),
+    { heading: 'creditType', lines: typeIn(game, type).map(lineOf) },
+    { heading: 'creditProgram', lines: program.map(lineOf) },
+  ]
+  return parts
+}
+
+/** LICENSES.txt: the credits, and every licence in full, those that several share once. */
+export function licensesText(game: Game, credits: PlayerCredits): string {
+  const works = [
+    ...(picturesOf(game).length ? [credits.pictures] : []),
+    ...typeIn(game, credits.type),
+    ...credits.program,
+  ]
+  const own = game.credits?.length ? `${game.title}\n\n${game.credits.join('\n')}\n\n` : `${game.title}\n\n`
+  const full = works.map((work) => `${'-'.repeat(72)}\n${lineOf(work)}\n\n${work.text.trim()}\n`)
+  return `${own}This contains the works below, under their licences.\n\n${full.join('\n')}`
+}
