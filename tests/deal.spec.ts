@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import {
+  begin,
   boardAbove,
   card,
   choice,
@@ -206,6 +207,7 @@ test('a screen says how large a card becomes there, as the player has it', async
     await player.emulateMedia({ reducedMotion: 'reduce' })
     const html = await shippedHtml(page)
     await player.setContent(html)
+    await begin(player)
     await player.getByRole('button', { name: 'Choose a level' }).click()
     await player.getByRole('button', { name: /^Cabinet/ }).click()
     const size = await card(player, 35).evaluate((one: HTMLElement) => [one.style.width, one.style.height])

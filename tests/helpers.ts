@@ -233,6 +233,7 @@ export const tile = (page: Page, name: string): Locator => page.getByRole('optio
 /** The game file that the Ship station gives. */
 export async function gameOf(page: Page) {
   await page.getByRole('link', { name: 'Ship' }).click()
+  await page.getByText('The game file', { exact: true }).click()
   const { path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )

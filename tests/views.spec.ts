@@ -1,6 +1,15 @@
 import { expect } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { byMouse, card, choose, expectNoViolations, fileOf, openStation, playToTheWin } from './helpers.ts'
+import {
+  begin,
+  byMouse,
+  card,
+  choose,
+  expectNoViolations,
+  fileOf,
+  openStation,
+  playToTheWin,
+} from './helpers.ts'
 import { test } from './test.ts'
 
 test.describe('axe finds nothing on', () => {
@@ -55,6 +64,7 @@ test.describe('axe finds nothing on', () => {
   test('the table while paused, at its levels and at the result, also at phone size', async ({ page }) => {
     await page.setViewportSize({ width: 360, height: 640 })
     await openStation(page, 'ship')
+    await begin(page)
     await page.getByRole('button', { name: 'Choose a level' }).click()
     await expect(page.getByRole('dialog', { name: 'Levels' })).toBeVisible()
     await expectNoViolations(page)

@@ -76,6 +76,7 @@ export type Player = {
   /** Holds the game and moves it to the next event. */
   stepDue(): void
   setGlass(on: boolean): void
+  setSound(on: boolean): void
   /** Pauses, or resumes if paused. */
   pause(): void
   destroy(): void
@@ -107,7 +108,12 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const board = new BoardView(table)
   const hud = new Hud(
     table,
-    { pause, levels: () => open('levels'), sound: toggleSound, turnBack: () => input({ do: 'turn-back' }) },
+    {
+      pause,
+      levels: () => open('levels'),
+      sound: () => setSound(!table.sound),
+      turnBack: () => input({ do: 'turn-back' }),
+    },
     options.levels ?? true,
     () => readBest(keep),
   )
@@ -319,8 +325,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     loop.ask()
   }
 
-  function toggleSound(): void {
-    table.sound = !table.sound
+  function setSound(on: boolean): void {
+    table.sound = on
     loop.ask()
   }
 
@@ -354,6 +360,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       loop.ask()
     },
     pause,
+    setSound,
     setGlass(on) {
       table.glass = on
       if (stale === 'nothing') stale = 'cards'

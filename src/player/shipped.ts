@@ -6,6 +6,7 @@ import type { Message, MessageKey, Messages } from '../core/texts/messages.ts'
 import { newSpeech } from '../core/texts/speech.ts'
 import { keepUnder } from './best.ts'
 import './fonts.css'
+import { newHost } from './host.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 import { mountPlayer, type Player } from './mount.ts'
 import { openGameOf } from './open-game.ts'
@@ -20,7 +21,7 @@ const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!
   credits: CreditPart[]
   minds?: Mind[]
 }
-const host = document.getElementById('lucky-twin')!
+const place = document.getElementById('lucky-twin')!
 const asked = new URLSearchParams(location.search)
 const level = asked.get('level') ?? undefined
 const seed = asked.get('seed')?.slice(0, 64) || undefined
@@ -31,6 +32,12 @@ const wanted = [asked.get('lang') ?? '', keepLanguage.read() ?? '', ...navigator
 const messagesIn = (language: Language): Messages =>
   Object.fromEntries(data.words.keys.map((key, i) => [key, data.words.lists[language]![i]])) as Messages
 let player: Player | undefined
+// in a frame, the page around it hears of the game
+const host = parent === window ? null : newHost(asked.get('host'))
+function leave(): void {
+  if (player!.table.panel === 'none') player!.pause()
+  host?.left(player!.table)
+}
 
 /** Puts the table up in one language; a game that is being played goes on in it. */
 function speak(language: Language): void {
@@ -40,7 +47,7 @@ function speak(language: Language): void {
   document.title = game.title
   document.documentElement.lang = language
   document.documentElement.dir = directionOf(language)
-  player = mountPlayer(host, {
+  player = mountPlayer(place, {
     game,
     art: (name) => data.art[name] ?? '',
     speech: newSpeech(language, messagesIn(language)),
@@ -58,8 +65,11 @@ function speak(language: Language): void {
         speak(chosen)
       },
       credits: data.credits,
+      leave: host && asked.get('leave') === '1' ? leave : undefined,
     },
+    onChange: host?.changed,
     ...(MINDS_PLAY && { rivals: rivalsAmong(() => data.minds ?? []) }),
   })
 }
 speak(bestLanguage(languages, wanted))
+host?.listen(() => player!, leave)

@@ -3,21 +3,18 @@ import { idSchema } from '../game/id-schema.ts'
 import { expectSchema, playedShape } from '../game/check-schema.ts'
 import type { Game } from '../game/game.ts'
 import { migratePlayed } from '../play/migrate-played.ts'
-import { inOrder, type PlayRecord } from '../play/record.ts'
+import { inOrder, recordHead, type PlayRecord } from '../play/record.ts'
 import { good, type Result } from '../result.ts'
 import { findLevel, resolveLevel } from '../settings/levels.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
-
-const RECORD_FORMAT = 'lucky-twin/play'
-const RECORD_VERSION = 3
 
 const recordShape = { game: idSchema, ...playedShape, expect: expectSchema.optional() }
 const recordSchema = z.strictObject(recordShape)
 
 /** The schema of the whole file, for docs/schema. */
 export const recordFileSchema = z.strictObject({
-  format: z.literal(RECORD_FORMAT),
-  version: z.literal(RECORD_VERSION),
+  format: z.literal(recordHead.format),
+  version: z.literal(recordHead.version),
   ...recordShape,
 })
 
@@ -28,7 +25,7 @@ export const recordFileSchema = z.strictObject({
 export function readRecord(text: string, game: Game): Result<PlayRecord> {
   const json = parseJson(text)
   if (!json.ok) return json
-  const head = readHead(json.value, RECORD_FORMAT, RECORD_VERSION)
+  const head = readHead(json.value, recordHead.format, recordHead.version)
   if (!head.ok) return head
   const { rest, version } = head.value
   const level = findLevel(game, typeof rest.level === 'string' ? rest.level : undefined)
@@ -43,6 +40,7 @@ export function readRecord(text: string, game: Game): Result<PlayRecord> {
 /** The text of a record file. `readRecord` gives back the same record. */
 export function writeRecord(record: PlayRecord): string {
   const { game, level, seed, deal, inputs, until, story, expect } = record
-  const head = { format: RECORD_FORMAT, version: RECORD_VERSION }
-  return JSON.stringify({ ...head, game, level, seed, deal, inputs, until, story, expect }, null, 2) + '\n'
+  return (
+    JSON.stringify({ ...recordHead, game, level, seed, deal, inputs, until, story, expect }, null, 2) + '\n'
+  )
 }

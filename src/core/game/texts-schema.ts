@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 import { LANGUAGE_NAMES, LANGUAGES } from '../texts/languages.ts'
-import { MESSAGE_KEYS, placesIn, type Message } from '../texts/messages.ts'
+import { MESSAGE_KEYS, placesIn, type Message, type MessageKey } from '../texts/messages.ts'
 import type { OwnTexts, Texts } from '../texts/own.ts'
 import { en } from '../texts/words/en.ts'
 import { idSchema } from './id-schema.ts'
@@ -10,21 +10,29 @@ import { idSchema } from './id-schema.ts'
 
 /** Invisible marks that turn the text after them round, whatever it says: nobody sees why a line reads backwards. */
 const TURNS_ROUND = /[\u202a-\u202e\u2066-\u2069]/
+const TURNED = 'has an invisible mark that reverses the text; type it again'
 
 /** A text that players see. */
 const shown = (longest: number) =>
   z
     .string()
     .max(longest)
-    .refine((text) => !TURNS_ROUND.test(text), 'has an invisible mark that reverses the text; type it again')
+    .refine((text) => !TURNS_ROUND.test(text), TURNED)
 
 const languageSchema = z.enum(LANGUAGES)
 
-/** The first place in a message that cannot be filled in, or null. In: its key, and the message. */
-export function unknownPlace(key: keyof typeof en, message: Message): string | null {
+/** What is wrong with a message that a game says its own way, or null: a place that nothing fills. In: its key, and the message. */
+function wrongPlace(key: MessageKey, message: Message): string | null {
   const known = placesIn(en[key])
-  return placesIn(message).find((place) => !known.includes(place)) ?? null
+  const place = placesIn(message).find((one) => !known.includes(one))
+  if (place === undefined) return null
+  const may = known.length ? `; what can be filled in is {${known.join('}, {')}}` : ''
+  return `{${place}} stands for nothing here${may}`
 }
+
+/** What is wrong with a text as somebody types it, or null. In: the key of the message, null for a name; the text. */
+export const wrongText = (key: MessageKey | null, text: string): string | null =>
+  TURNS_ROUND.test(text) ? `This ${TURNED}` : key && wrongPlace(key, text)
 
 const messageSchema = z.union([
   shown(LENGTHS.says),
@@ -38,16 +46,11 @@ const messageSchema = z.union([
   }),
 ])
 const saysSchema = z
-  .partialRecord(z.enum(MESSAGE_KEYS as [keyof typeof en]), messageSchema)
+  .partialRecord(z.enum(MESSAGE_KEYS as [MessageKey]), messageSchema)
   .superRefine((says, context) => {
-    for (const [key, message] of Object.entries(says) as [keyof typeof en, Message][]) {
-      const place = unknownPlace(key, message)
-      if (place !== null)
-        context.addIssue({
-          code: 'custom',
-          path: [key],
-          message: `{${place}} stands for nothing here${placesIn(en[key]).length ? `; what can be filled in is {${placesIn(en[key]).join('}, {')}}` : ''}`,
-        })
+    for (const [key, said] of Object.entries(says) as [MessageKey, Message][]) {
+      const message = wrongPlace(key, said)
+      if (message) context.addIssue({ code: 'custom', path: [key], message })
     }
   })
 

@@ -20,6 +20,9 @@ export type PlayRecord = Played & { game: string; expect?: Partial<RoundResult> 
 /** The same kept in the game, to be played again after every change. */
 export type Check = Played & { id: string; name: string; expect: Partial<RoundResult> }
 
+/** How a record begins as a file of its own. */
+export const recordHead = { format: 'lucky-twin/play', version: 3 } as const
+
 /** Inputs may not run backwards in time; the message names the first that does. */
 export function inOrder(played: {
   inputs: readonly Input[]

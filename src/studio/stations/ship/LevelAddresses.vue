@@ -8,23 +8,22 @@ defineProps<{ game: Game }>()
 </script>
 
 <template>
-  <h3>Straight to a level</h3>
-  <p class="soft">
-    Add <code>?level=ID</code> to the page's address, and <code>&amp;seed=TEXT</code> for one particular deal.
-  </p>
-  <ul>
-    <li v-for="level in game.levels" :key="level.id">
-      <BoardMini :board="resolveLevel(game, level).board" :cell="4" />
-      <strong>{{ level.name }}</strong>
-      <code>?level={{ level.id }}</code>
-    </li>
-  </ul>
+  <div>
+    <p class="soft">
+      Add <code>?level=ID</code> to the page's address, and <code>&amp;seed=TEXT</code> for one particular
+      deal.
+    </p>
+    <ul>
+      <li v-for="level in game.levels" :key="level.id">
+        <BoardMini :board="resolveLevel(game, level).board" :cell="4" />
+        <strong>{{ level.name }}</strong>
+        <code>?level={{ level.id }}</code>
+      </li>
+    </ul>
+  </div>
 </template>
 
 <style scoped>
-h3 {
-  margin: 28px 0 6px;
-}
 code {
   padding: 1px 5px;
   border-radius: 4px;

@@ -1,33 +1,41 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import IconFile from '~icons/ph/file-code'
-import IconPage from '~icons/ph/browser'
-import IconZip from '~icons/ph/file-zip'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import IconDownload from '~icons/ph/download-simple'
+import { useLocalStorage } from '@vueuse/core'
+import { computed, onMounted, ref } from 'vue'
 import { unknownPictures } from '../../../core/findings/findings.ts'
 import { imagesOf, soundsOf } from '../../../core/game/own-files.ts'
 import { fileStem } from '../../../core/game/names.ts'
 import { problemLine } from '../../../core/result.ts'
-import { mountPlayer, type Player } from '../../../player/mount.ts'
-import { pictureIndex, pictureUrl } from '../../store/pictures.ts'
 import { useFindings } from '../../parts/findings/store.ts'
 import { download, downloadGame } from '../../parts/look/download.ts'
-import { idly } from '../../parts/look/idly.ts'
-import { useBench } from '../../store/bench.ts'
-import { speechOf } from '../../store/speech.ts'
-import { drawnGame } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
+import { useBench } from '../../store/bench.ts'
+import { pictureIndex } from '../../store/pictures.ts'
+import CreditsRow from './CreditsRow.vue'
+import { DESTINATIONS, type Destination } from './destinations.ts'
+import FrameDetails from './FrameDetails.vue'
 import LevelAddresses from './LevelAddresses.vue'
-import { makeHtml } from './make-html.ts'
+import SaysTable from './SaysTable.vue'
 import ShipFindings from './ShipFindings.vue'
+import ShipPreview from './ShipPreview.vue'
+import SpeaksRow from './SpeaksRow.vue'
+import { useShipped } from './useShipped.ts'
+import WeighsBar from './WeighsBar.vue'
+import WhereTo from './WhereTo.vue'
 
 const bench = useBench()
 const checks = useFindings()
 const { say } = useToasts()
-const host = ref<HTMLElement>()
 const pictures = ref<ReadonlySet<string>>()
-const busy = ref(false)
-let player: Player | null = null
+const stored = useLocalStorage<Destination>('lucky-twin.ship', 'page')
+const all = DESTINATIONS.flatMap((group) => group.all)
+const chosen = computed({
+  get: () => (all.some(({ id }) => id === stored.value) ? stored.value : 'page'),
+  set: (next) => (stored.value = next),
+})
+const destination = computed(() => all.find(({ id }) => id === chosen.value)!)
+const { made, page, name, failure } = useShipped()
 
 const game = computed(() => bench.game!)
 const findings = computed(() => [
@@ -35,26 +43,28 @@ const findings = computed(() => [
   ...(pictures.value ? unknownPictures(game.value, pictures.value) : []),
 ])
 const stopped = computed(() => findings.value.some((finding) => finding.severity === 'stops'))
+const problem = computed(() =>
+  made.value && !made.value.ok ? problemLine(made.value.problem) : failure.value,
+)
 /** what a zip would contain besides the data: "images", "sounds" or both */
 const ownFiles = computed(() =>
   [imagesOf(game.value).length && 'images', soundsOf(game.value).length && 'sounds']
     .filter(Boolean)
     .join(' and '),
 )
+const kilobytes = (bytes: number): string => `${Math.ceil(bytes / 1024).toLocaleString('en')} kB`
+const credits = computed(() => page.value?.credits ?? [])
+const sizes = computed(() => {
+  const size = page.value ? kilobytes(page.value.bytes) : ''
+  return { page: size, frame: size }
+})
+const fileName = computed(() => (chosen.value === 'file' ? `${fileStem(game.value)}.game.json` : name.value))
 
-async function page(): Promise<void> {
-  busy.value = true
-  try {
-    const html = await makeHtml(game.value)
-    if (!html.ok) return say(problemLine(html.problem), { tone: 'wrong' })
-    const name = `${fileStem(game.value)}.html`
-    download(name, html.value, 'text/html')
-    say(`${name}, ${Math.ceil(new Blob([html.value]).size / 1024)} kB, is among your downloads`)
-  } catch (error) {
-    say(`The file could not be made: ${(error as Error).message}`, { tone: 'wrong' })
-  } finally {
-    busy.value = false
-  }
+function downloadPage(): void {
+  if (problem.value) return say(problem.value, { tone: 'wrong' })
+  const { html, bytes } = page.value!
+  download(name.value, html, 'text/html')
+  say(`${name.value}, ${kilobytes(bytes)}, is among your downloads`)
 }
 async function zip(): Promise<void> {
   const { writeGameZip } = await import('../../../core/files/game-zip.ts')
@@ -64,67 +74,75 @@ async function zip(): Promise<void> {
     'application/zip',
   )
 }
-
-function mount(): void {
-  player?.destroy()
-  player = mountPlayer(host.value!, {
-    game: drawnGame(game.value),
-    art: pictureUrl,
-    speech: speechOf(game.value, mount),
-  })
-}
-// the station is shown before its preview: laying out four hundred cards takes a moment
-const mountSoon = idly(() => host.value && mount())
 onMounted(async () => {
-  mountSoon()
   pictures.value = await pictureIndex().then(
-    (all) => new Set(all.map(({ name }) => name)),
+    (index) => new Set(index.map(({ name: one }) => one)),
     () => undefined,
   )
 })
-onBeforeUnmount(() => player?.destroy())
-watch(game, mountSoon)
 </script>
 
 <template>
   <div class="ship">
-    <section class="preview" aria-label="Preview at phone size">
-      <div class="phone"><div ref="host" class="host" /></div>
-    </section>
-    <section class="files">
-      <h2>Ship {{ game.title }}</h2>
-      <p class="lead">One file for players, or exact data for your own program.</p>
+    <ShipPreview />
+    <WhereTo v-model="chosen" :sizes="sizes" />
+    <section class="details" :aria-label="destination.name">
+      <header>
+        <h2>{{ destination.name }}</h2>
+        <span class="soft">{{ fileName }}</span>
+        <ElButton v-if="chosen === 'file'" class="btn main" @click="downloadGame(game)">
+          <IconDownload />Download the game file
+        </ElButton>
+        <ElButton
+          v-else
+          class="btn main"
+          :disabled="stopped || !checks.current || (!page && !problem)"
+          @click="downloadPage"
+        >
+          <IconDownload />{{ page || problem ? 'Download the page' : 'Making the page…' }}
+        </ElButton>
+      </header>
+      <p v-if="stopped && chosen !== 'file'" class="stop">Fix the problems below first.</p>
 
-      <div class="ways">
-        <article class="panel way">
-          <IconPage class="sign" aria-hidden="true" />
-          <h3>A page that plays anywhere</h3>
-          <p class="soft">
-            One HTML file with cards, rules and sounds inside. It plays offline and loads nothing.
-          </p>
-          <ElButton class="btn main" :disabled="busy || stopped || !checks.current" @click="page">
-            {{ busy ? 'Making the page…' : 'Download the page' }}
-          </ElButton>
-          <p v-if="stopped" class="stop">Fix the problems below first.</p>
-        </article>
-        <article class="panel way">
-          <IconFile class="sign" aria-hidden="true" />
-          <h3>The game as data</h3>
-          <p class="soft">
-            Deck, rules and levels as JSON: to keep, to share, or to read with your own code and the command
-            line.
-          </p>
-          <ElButton class="btn" @click="downloadGame(game)">Download the game file</ElButton>
-          <ElButton v-if="ownFiles" class="btn" @click="zip">
-            <IconZip />With {{ ownFiles }} as a zip
-          </ElButton>
-        </article>
+      <template v-if="chosen === 'page'">
+        <div class="part">
+          <h3>Speaks</h3>
+          <SpeaksRow />
+        </div>
+        <div class="part">
+          <h3>Says</h3>
+          <SaysTable />
+        </div>
+        <div class="part">
+          <h3>Keeps</h3>
+          <p>best results and an open game, in the player's browser; it sends nothing</p>
+        </div>
+        <div v-if="page" class="part">
+          <h3>Weighs</h3>
+          <WeighsBar :weights="page.weights" />
+        </div>
+        <div class="part">
+          <h3>Credits</h3>
+          <CreditsRow :credits="credits" />
+        </div>
+        <div class="part">
+          <h3>Levels</h3>
+          <LevelAddresses :game="game" />
+        </div>
+      </template>
+      <FrameDetails v-else-if="chosen === 'frame'" class="block" :name="name" />
+      <div v-else class="block">
+        <p>
+          Deck, rules, levels, texts and kept checks as JSON: to keep, to share, or to read with your own code
+          and the command line.
+        </p>
+        <ElButton v-if="ownFiles" class="btn" @click="zip">With {{ ownFiles }} as a zip</ElButton>
       </div>
 
-      <LevelAddresses :game="game" />
-
-      <h3 class="title">Findings</h3>
-      <ShipFindings :findings="findings" :current="checks.current" />
+      <div class="part">
+        <h3>Findings</h3>
+        <ShipFindings :findings="findings" :current="checks.current" />
+      </div>
     </section>
   </div>
 </template>
@@ -132,82 +150,70 @@ watch(game, mountSoon)
 <style scoped>
 .ship {
   display: grid;
-  grid-template-columns: 460px minmax(0, 1fr);
+  grid-template-columns: 380px 310px minmax(0, 1fr);
   height: 100%;
 }
-.preview {
-  display: grid;
-  place-items: center;
-  overflow: auto;
-  padding: 16px;
-  border-right: 1px solid var(--line);
-  background: var(--paper);
-}
-.phone {
-  padding: 12px 10px;
-  border-radius: 34px;
-  background: #16172c;
-  box-shadow: 0 14px 40px #23243f40;
-}
-.host {
-  width: 360px;
-  height: 640px;
-  border-radius: 24px;
-  overflow: hidden;
-}
-.files {
+.details {
   overflow-y: auto;
-  padding: 28px 36px;
+  padding: 18px 24px;
+  background: var(--card);
+}
+header {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 12px;
 }
 h2 {
-  font-size: 25px;
+  font-size: 22px;
 }
-.lead {
-  margin: 4px 0 20px;
+header .soft {
+  min-width: 0;
+  overflow-wrap: anywhere;
 }
-.ways {
+header .btn {
+  margin-left: auto;
+}
+.part {
   display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(260px, 1fr));
-  gap: 16px;
+  grid-template-columns: 76px minmax(0, 1fr);
+  gap: 4px 14px;
+  margin-top: 14px;
+  padding-top: 14px;
+  border-top: 1px solid var(--line);
 }
-.way {
+.block {
   display: grid;
   justify-items: start;
-  align-content: start;
-  gap: 8px;
-  padding: 20px;
-  box-shadow: var(--shadow);
-}
-.sign {
-  width: 34px;
-  height: 34px;
-  color: var(--lagoon);
-}
-.way .btn {
-  margin-top: 6px;
+  gap: 12px;
+  margin-top: 14px;
+  padding-top: 14px;
+  border-top: 1px solid var(--line);
 }
 .stop {
+  margin-top: 8px;
   color: var(--brick);
   font-weight: 600;
 }
-.title {
-  margin: 28px 0 6px;
-}
-@media (max-width: 900px) {
+@media (max-width: 1100px) {
   .ship {
-    grid-template-columns: minmax(0, 1fr);
+    grid-template-columns: 300px minmax(0, 1fr);
+    grid-template-rows: auto minmax(0, 1fr);
+  }
+  .ship > :first-child {
+    grid-row: 1 / -1;
+  }
+}
+@media (max-width: 760px) {
+  .ship {
+    display: block;
     overflow-y: auto;
   }
-  .phone {
-    padding: 0;
-    border-radius: 0;
+  .ship > :first-child {
+    height: 560px;
   }
-  .preview {
-    padding: 0;
-  }
-  .host {
-    max-width: 100vw;
-    border-radius: 0;
+  .part {
+    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

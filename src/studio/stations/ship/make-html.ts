@@ -1,45 +1,56 @@
 import type { Game } from '../../../core/game/game.ts'
+import { languagesOf } from '../../../core/game/in-language.ts'
 import { imagesOf } from '../../../core/game/own-files.ts'
 import { bad, type Result } from '../../../core/result.ts'
-import { languagesOf } from '../../../core/game/in-language.ts'
-import { messagesIn } from '../../../core/texts/ready.ts'
-import type { PlayerCredits } from '../../../ship/credits.ts'
 import { hasRivals } from '../../../core/settings/seats.ts'
+import { messagesIn } from '../../../core/texts/ready.ts'
+import type { CreditPart, PlayerCredits } from '../../../ship/credits.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
+import type { Weights } from '../../../ship/weigh.ts'
 import { pictureText } from '../../store/pictures.ts'
 import { mayDraw } from '../../store/sound-images.ts'
 
+/** A page as it is shipped, what it weighs, and whom it names. */
+export type MadePage = { html: string; bytes: number; weights: Weights; credits: CreditPart[] }
+
+/** Who made what is in the player of a game. */
+export async function playerCredits(game: Game): Promise<PlayerCredits> {
+  const { default: text } = hasRivals(game)
+    ? await import('../../../../dist/player/player-rivals-credits.json?raw')
+    : await import('../../../../dist/player/player-credits.json?raw')
+  return JSON.parse(text) as PlayerCredits
+}
+
 /** The playable file of a game. The built player and the code that embeds it are loaded only now. */
-export async function makeHtml(game: Game): Promise<Result<string>> {
+export async function makeHtml(game: Game): Promise<Result<MadePage>> {
   for (const { src, at } of imagesOf(game))
     if (!mayDraw(src)) return bad(at, 'this image cannot be shown to players; replace it or remove it first')
   const art = await gatherArt(game, pictureText)
   if (!art.ok) return art
-  const [
-    { shipHtml },
-    { default: script },
-    { default: credits },
-    { default: style },
-    { default: faceFont },
-    words,
-  ] = await Promise.all([
-    import('../../../ship/html.ts'),
-    hasRivals(game)
-      ? import('../../../../dist/player/player-rivals.js?raw')
-      : import('../../../../dist/player/player.js?raw'),
-    hasRivals(game)
-      ? import('../../../../dist/player/player-rivals-credits.json?raw')
-      : import('../../../../dist/player/player-credits.json?raw'),
-    import('../../../../dist/player/player.css?raw'),
-    import('../../../../dist/player/face-font.css?raw'),
-    messagesIn(languagesOf(game)),
-  ])
+  const rivals = hasRivals(game)
+  const [{ shipHtml }, { creditsOf }, { weigh }, script, credits, style, faceFont, words] = await Promise.all(
+    [
+      import('../../../ship/html.ts'),
+      import('../../../ship/credits.ts'),
+      import('../../../ship/weigh.ts'),
+      rivals
+        ? import('../../../../dist/player/player-rivals.js?raw')
+        : import('../../../../dist/player/player.js?raw'),
+      playerCredits(game),
+      import('../../../../dist/player/player.css?raw'),
+      import('../../../../dist/player/face-font.css?raw'),
+      messagesIn(languagesOf(game)),
+    ],
+  )
+  const player = { script: script.default, style: style.default, faceFont: faceFont.default, credits }
+  const html = shipHtml(game, { art: art.value, words }, player)
   return {
     ok: true,
-    value: shipHtml(
-      game,
-      { art: art.value, words },
-      { script, style, faceFont, credits: JSON.parse(credits) as PlayerCredits },
-    ),
+    value: {
+      html,
+      bytes: new Blob([html]).size,
+      weights: weigh(html, { game, art: art.value, words }),
+      credits: creditsOf(game, credits),
+    },
   }
 }

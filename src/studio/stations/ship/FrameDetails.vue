@@ -1,0 +1,108 @@
+<script setup lang="ts">
+import { ElButton } from 'element-plus'
+import IconCopy from '~icons/ph/copy'
+import { useClipboard } from '@vueuse/core'
+import { computed } from 'vue'
+import { useToasts } from '../../parts/toast/useToasts.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** The lines to paste into a page around the game, and what it hears. */
+const props = defineProps<{ name: string }>()
+const bench = useBench()
+const { say } = useToasts()
+const { copy, isSupported } = useClipboard({ legacy: true })
+
+const attribute = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('"', '&quot;')
+// written in two pieces: the closing tag would end this component's own script
+const END = '</' + 'script>'
+const lines = computed(
+  () => `<iframe id="game" src="${props.name}?host=https://example.org&amp;leave=1"
+  title="${attribute(bench.game!.title)}" width="400" height="700"></iframe>
+<script>
+  const game = document.getElementById('game')
+  addEventListener('message', ({ source, data }) => {
+    if (source !== game.contentWindow || data?.luckyTwin !== 1) return
+    if (data.event === 'won') console.log(\`won with \${data.score} points\`)
+    if (data.event === 'left') game.remove()
+  })
+${END}`,
+)
+async function copied(): Promise<void> {
+  await copy(lines.value)
+  say('The lines are copied')
+}
+const HEARS: [string, string][] = [
+  ['ready, dealt', 'the game can be played; a new round lies on the table'],
+  ['turn', 'two cards were judged: match, how, score'],
+  ['paused, resumed', 'by the player, or as your page asked'],
+  ['won, lost, left', 'the result, and the record that proves it'],
+]
+</script>
+
+<template>
+  <div class="frame">
+    <p>
+      Put the page beside yours, and paste these lines. Replace <code>https://example.org</code> with the
+      address of your site: it alone hears everything.
+    </p>
+    <div class="lines">
+      <pre tabindex="0" aria-label="Lines to paste">{{ lines }}</pre>
+      <ElButton v-if="isSupported" class="btn" @click="copied"><IconCopy />Copy</ElButton>
+    </div>
+    <h3>What your page hears</h3>
+    <dl>
+      <template v-for="[event, what] in HEARS" :key="event">
+        <dt>
+          <code>{{ event }}</code>
+        </dt>
+        <dd>{{ what }}</dd>
+      </template>
+    </dl>
+    <p class="soft">
+      It can ask for <code>deal</code>, <code>pause</code>, <code>resume</code>, <code>sound</code> and
+      <code>leave</code>: docs/embedding.md has every message, and a whole example page.
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.frame {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  justify-items: stretch;
+  gap: 12px;
+}
+.lines {
+  position: relative;
+}
+pre {
+  margin: 0;
+  padding: 12px 14px;
+  overflow-x: auto;
+  border-radius: var(--round);
+  background: var(--table-deep);
+  color: #f3eee2;
+  font-size: 13px;
+  line-height: 1.55;
+}
+.lines .btn {
+  position: absolute;
+  top: 8px;
+  right: 8px;
+}
+dl {
+  display: grid;
+  grid-template-columns: max-content 1fr;
+  gap: 6px 16px;
+  margin: 0;
+}
+dd {
+  margin: 0;
+}
+code {
+  padding: 1px 5px;
+  border-radius: 4px;
+  background: var(--sand);
+  font-size: 14px;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { ElInput } from 'element-plus'
+import { ref, watch } from 'vue'
+import { directionOf, LANGUAGE_NAMES, type Language } from '../../../core/texts/languages.ts'
+
+/** One text in one language: what the game says its own way, over what is said without it. `change` when it is finished. */
+const props = defineProps<{
+  modelValue: string
+  language: Language
+  before: string
+  what: string
+  longest: number
+}>()
+const emit = defineEmits<{ change: [text: string] }>()
+const draft = ref('')
+const show = (): void => void (draft.value = props.modelValue)
+watch(() => props.modelValue, show, { immediate: true })
+function done(): void {
+  const text = draft.value.trim()
+  draft.value = text
+  if (text !== props.modelValue) emit('change', text)
+}
+</script>
+
+<template>
+  <ElInput
+    v-model="draft"
+    class="said"
+    type="textarea"
+    :autosize="{ minRows: 1 }"
+    resize="none"
+    :lang="language"
+    :dir="directionOf(language)"
+    :placeholder="before"
+    :maxlength="longest"
+    :aria-label="`${what}, ${LANGUAGE_NAMES[language]}`"
+    @change="done"
+    @keydown.esc="show"
+    @keydown.enter.prevent="($event.target as HTMLElement).blur()"
+  />
+</template>
+
+<style scoped>
+.said :deep(textarea) {
+  min-height: 32px;
+  padding: 4px 6px;
+  border-radius: 4px;
+  background: none;
+  box-shadow: none;
+  font-weight: 600;
+  line-height: 1.4;
+}
+.said :deep(textarea::placeholder) {
+  font-weight: 400;
+}
+.said :deep(textarea:hover) {
+  background: var(--paper);
+}
+.said :deep(textarea:focus) {
+  background: #fff;
+  box-shadow: 0 0 0 2px var(--lagoon);
+}
+</style>

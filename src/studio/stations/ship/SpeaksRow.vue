@@ -1,0 +1,118 @@
+<script setup lang="ts">
+import { ElButton, ElTag } from 'element-plus'
+import IconRemove from '~icons/ph/x'
+import { computed } from 'vue'
+import { languagesOf } from '../../../core/game/in-language.ts'
+import { missingIn } from '../../../core/game/said.ts'
+import { LANGUAGE_NAMES, LANGUAGES, type Language } from '../../../core/texts/languages.ts'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { useDone } from '../../parts/toast/useDone.ts'
+import { useBench } from '../../store/bench.ts'
+
+/** The languages that a game is shipped in: its own, and those that are added. */
+const bench = useBench()
+const tell = useDone()
+const languages = computed(() => languagesOf(bench.game!))
+const others = computed(() => languages.value.slice(1))
+const free = computed(() => LANGUAGES.filter((one) => !languages.value.includes(one)))
+const named = (all: readonly Language[]) => all.map((one) => [one, LANGUAGE_NAMES[one]] as [string, string])
+
+function write(next: Language[], label: string): void {
+  bench.edit(label, (game) => {
+    game.texts = { languages: next, own: game.texts?.own ?? {} }
+  })
+}
+const add = (language: string): void =>
+  write([...languages.value, language as Language], `add ${LANGUAGE_NAMES[language as Language]}`)
+/** Makes another language the game's own; if it was among the others, they change places. */
+function writeIn(language: string): void {
+  const own = language as Language
+  const rest = others.value.map((one) => (one === own ? languages.value[0]! : one))
+  write([own, ...rest], `change the game's own language`)
+}
+function remove(language: Language): void {
+  write(
+    languages.value.filter((one) => one !== language),
+    `remove ${LANGUAGE_NAMES[language]}`,
+  )
+  tell(`${LANGUAGE_NAMES[language]} is removed; its own texts are kept in the game`)
+}
+const lacking = (language: Language): string => {
+  const missing = missingIn(bench.game!, language)
+  return missing
+    ? `${missing} ${missing === 1 ? 'name' : 'names'} as in ${LANGUAGE_NAMES[languages.value[0]!]}`
+    : ''
+}
+</script>
+
+<template>
+  <div class="speaks">
+    <p>
+      This game is written in
+      <ChoiceWord
+        :model-value="languages[0]!"
+        label="The game's own language"
+        :choices="named(LANGUAGES)"
+        @update:model-value="writeIn"
+      />{{ others.length ? ' and also speaks' : '.' }}
+      <span v-if="free.length" class="add">
+        <ChoiceWord
+          model-value=""
+          label="Add a language"
+          :choices="[['', '+ language'], ...named(free)]"
+          @update:model-value="(one) => one && add(one)"
+        />
+      </span>
+    </p>
+    <p v-if="others.length" class="tags">
+      <ElTag v-for="one in others" :key="one" disable-transitions :data-tip="lacking(one)">
+        <span :lang="one">{{ LANGUAGE_NAMES[one] }}</span>
+        <ElButton class="icon-btn" :aria-label="`Remove ${LANGUAGE_NAMES[one]}`" @click="remove(one)"
+          ><IconRemove
+        /></ElButton>
+      </ElTag>
+    </p>
+    <p class="soft">
+      {{
+        others.length
+          ? 'Players see the language of their browser where it is here, or else the first.'
+          : 'Players see it in this language, whatever their browser speaks.'
+      }}
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.speaks {
+  display: grid;
+  gap: 6px;
+}
+.tags :deep(.el-tag) {
+  --el-tag-text-color: var(--lagoon-deep);
+  height: 28px;
+  padding: 0 4px 0 10px;
+  font-size: 14px;
+}
+.tags :deep(.el-tag__content) {
+  display: flex;
+  align-items: center;
+  gap: 2px;
+}
+.tags .icon-btn {
+  width: 24px;
+  height: 24px;
+  color: inherit;
+}
+.tags .icon-btn svg {
+  width: 13px;
+  height: 13px;
+}
+.tags {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.add {
+  margin-left: 4px;
+}
+</style>

@@ -1,0 +1,29 @@
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Result } from '../../../core/result.ts'
+import { fileStem } from '../../../core/game/names.ts'
+import { idly } from '../../parts/look/idly.ts'
+import { useBench } from '../../store/bench.ts'
+import { makeHtml, type MadePage } from './make-html.ts'
+
+/** The page as it would be shipped now: made when the browser has time, and anew after an edit. */
+export function useShipped() {
+  const bench = useBench()
+  const made = shallowRef<Result<MadePage> | null>(null)
+  const failure = ref('')
+  const make = idly(() => {
+    const game = bench.game
+    if (!game) return
+    makeHtml(game).then(
+      (page) => {
+        // an edit meanwhile: its own page is on the way
+        if (bench.game === game) made.value = page
+      },
+      (error: Error) => (failure.value = error.message),
+    )
+  })
+  watch(() => bench.game, make, { immediate: true })
+
+  const page = computed(() => (made.value?.ok ? made.value.value : null))
+  const name = computed(() => `${fileStem(bench.game!)}.html`)
+  return { made, page, name, failure }
+}

@@ -1,0 +1,161 @@
+import { expect, type Locator, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { begin, choose, downloadOf, expectNoViolations, gameOf, openStation } from './helpers.ts'
+import { test } from './test.ts'
+
+const preview = (page: Page): Locator => page.getByRole('region', { name: 'Preview' })
+const said = (page: Page, what: string): Locator => page.getByRole('textbox', { name: what })
+const add = (page: Page, language: string): Promise<void> => choose(page, 'Add a language', language)
+
+/** The messages inside a shipped page, by language and key. */
+function wordsIn(html: string): Record<string, Record<string, unknown>> {
+  const { words } = JSON.parse(/id="lucky-twin-game">([\s\S]*?)<\/script>/.exec(html)![1]!)
+  return Object.fromEntries(
+    Object.entries(words.lists as Record<string, unknown[]>).map(([language, list]) => [
+      language,
+      Object.fromEntries((words.keys as string[]).map((key, i) => [key, list[i]])),
+    ]),
+  )
+}
+
+test('a game learns languages and says things its own way; the preview and the page follow, undo takes it back', async ({
+  page,
+}) => {
+  await openStation(page, 'ship')
+  await expect(preview(page).getByRole('dialog', { name: "The Clockmaker's Drawer" })).toBeVisible()
+  await add(page, 'Deutsch')
+  await add(page, 'العربية')
+  await said(page, 'won, Deutsch').fill('Alles im Kasten!')
+  await said(page, 'won, Deutsch').press('Enter')
+  await choose(page, 'Language of the preview', 'Deutsch')
+  await preview(page).getByRole('button', { name: 'Los geht’s' }).click()
+  await expect(preview(page).getByRole('dialog')).toBeHidden()
+  await expect(preview(page).getByRole('button', { name: 'Level wählen' })).toBeVisible()
+  await expectNoViolations(page)
+
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the page' }).click(),
+  )
+  const words = wordsIn(readFileSync(path, 'utf8'))
+  expect(Object.keys(words)).toEqual(['en', 'de', 'ar'])
+  expect([words.de!.won, words.en!.won]).toEqual(['Alles im Kasten!', 'All pairs found'])
+
+  // removed and added again, its texts are still there
+  await page.getByRole('button', { name: 'Remove Deutsch' }).click()
+  await expect(said(page, 'won, Deutsch')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).first().click()
+  await expect(said(page, 'won, Deutsch')).toHaveValue('Alles im Kasten!')
+  await choose(page, "The game's own language", 'Deutsch')
+  await expect.poll(async () => (await gameOf(page)).texts?.languages).toEqual(['de', 'en', 'ar'])
+})
+
+test('texts and names stand in one table, are found, exported, and imported with the place of what is wrong', async ({
+  page,
+}) => {
+  await openStation(page, 'ship')
+  await add(page, 'Polski')
+  await page.getByRole('button', { name: 'All texts and names…' }).click()
+  const dialog = page.getByRole('dialog', { name: 'Texts and names' })
+  await expect(dialog.getByRole('columnheader')).toHaveText(['text', 'English', 'Polski'])
+  await dialog.getByRole('searchbox').fill('lives left.')
+  await expect(dialog.getByRole('rowheader')).toHaveText([
+    '{n} lives left. (one)',
+    '{n} lives left. (few)',
+    '{n} lives left. (many)',
+    '{n} lives left. (other)',
+  ])
+  // what nothing can fill in is refused, and the text stays as it was
+  const few = dialog.getByRole('textbox', { name: '{n} lives left. (few), Polski' })
+  await few.fill('Zostały {m} życia')
+  await few.press('Enter')
+  await expect(
+    page.getByText('Polski: {m} stands for nothing here; what can be filled in is {n}'),
+  ).toBeVisible()
+  await dialog.getByRole('searchbox').fill('')
+  await dialog.getByRole('radiogroup').getByText('Names', { exact: true }).click()
+  await dialog.getByRole('textbox', { name: 'level: Warm-up, Polski' }).fill('Rozgrzewka')
+  await dialog.getByRole('textbox', { name: 'level: Warm-up, Polski' }).press('Enter')
+  await expectNoViolations(page)
+
+  const { path } = await downloadOf(page, () => dialog.getByRole('button', { name: 'Export CSV' }).click())
+  const csv = readFileSync(path, 'utf8')
+  expect(csv).toContain('levels/warm-up/name,level: Warm-up,Warm-up,,Rozgrzewka')
+  const bring = (name: string, text: string): Promise<void> =>
+    page
+      .getByLabel('Texts to import')
+      .setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await bring('wrong.csv', 'id,pl\nsays/victory,Brawo\n')
+  await expect(page.getByText('wrong.csv: row 1: "says/victory" is no text of this game')).toBeVisible()
+  await bring('right.csv', csv.replace('Rozgrzewka', 'Na rozgrzewkę'))
+  await expect(dialog.getByRole('textbox', { name: 'level: Warm-up, Polski' })).toHaveValue('Na rozgrzewkę')
+  await page.keyboard.press('Escape')
+  await expect(dialog).toBeHidden()
+  await expect
+    .poll(async () => (await gameOf(page)).texts?.own.pl)
+    .toEqual({
+      levels: { 'warm-up': { name: 'Na rozgrzewkę' } },
+    })
+})
+
+test('text from an author never runs: markup is shown as it is typed', async ({ page }) => {
+  await openStation(page, 'ship')
+  const markup = '<img src=x onerror="window.ran=1"><script>window.ran=1</script>'
+  await said(page, 'how to play, English').fill(markup)
+  await said(page, 'how to play, English').press('Enter')
+  await page.getByRole('textbox', { name: 'Credits of your own, a line each' }).fill(markup)
+  await page.getByRole('textbox', { name: 'Credits of your own, a line each' }).blur()
+  await expect(preview(page).getByText(markup)).toBeVisible()
+  const { path } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the page' }).click(),
+  )
+  const requests: string[] = []
+  const shipped = await page.context().newPage()
+  shipped.on('request', ({ url }) => requests.push(url()))
+  await shipped.setContent(readFileSync(path, 'utf8'))
+  await expect(shipped.getByText(markup)).toBeVisible()
+  await shipped.getByRole('button', { name: 'Credits' }).click()
+  await expect(shipped.getByText(markup)).toBeVisible()
+  expect(await shipped.evaluate(() => 'ran' in window)).toBe(false)
+  expect(requests.filter((url) => !/^(data|about):/.test(url))).toEqual([])
+})
+
+test('where it is going is kept, by keys too, and each place has its own file', async ({ page }) => {
+  await openStation(page, 'ship')
+  await expect(page.getByRole('radio', { name: /^One page \d+ kB/ })).toBeChecked()
+  await page.getByRole('radio', { name: /^One page/ }).focus()
+  await page.keyboard.press('ArrowDown')
+  await expect(page.getByRole('heading', { name: 'A page of mine' })).toBeVisible()
+  await expect(page.getByLabel('Lines to paste')).toContainText(
+    'src="the-clockmakers-drawer.html?host=https://example.org',
+  )
+  await expectNoViolations(page)
+  await page.reload()
+  await expect(page.getByRole('radio', { name: /^A page of mine/ })).toBeChecked()
+  await page.getByText('The game file', { exact: true }).click()
+  const { name } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the game file' }).click(),
+  )
+  expect(name).toBe('the-clockmakers-drawer.game.json')
+})
+
+test('the preview is a phone upright and sideways, a tablet and a page, and plays', async ({ page }) => {
+  await openStation(page, 'ship')
+  for (const [screen, width] of [
+    ['sideways', 780],
+    ['tablet', 820],
+    ['page', 1280],
+    ['phone', 360],
+  ] as const) {
+    await preview(page).getByText(screen, { exact: true }).click()
+    await expect
+      .poll(() =>
+        preview(page)
+          .getByRole('region')
+          .first()
+          .evaluate((one: HTMLElement) => one.offsetWidth),
+      )
+      .toBe(width)
+  }
+  await begin(page)
+  await expect(preview(page).getByRole('grid')).toBeVisible()
+})
