@@ -6,7 +6,19 @@ import globals from 'globals'
 import ts from 'typescript-eslint'
 
 /** The rooms of core and of the studio, lowest first: a room uses those below it and none beside or above it. */
-const CORE_ROOMS = ['texts', 'settings', 'deck', 'board', 'deal', 'play', 'game', 'files', 'odds', 'audit', 'findings']
+const CORE_ROOMS = [
+  'texts',
+  'settings',
+  'deck',
+  'board',
+  'deal',
+  'play',
+  'game',
+  'files',
+  'odds',
+  'audit',
+  'findings',
+]
 const STUDIO_ROOMS = ['store', 'workers', 'parts', 'stations', 'pages']
 const STATIONS = ['deck', 'deal', 'rules', 'play', 'odds', 'ship']
 

@@ -387,6 +387,16 @@ test('ship writes one file, and none for a game that is stopped', () => {
   expect(existsSync(none)).toBe(false)
 })
 
+test('ship speaks the languages that are asked for, its own first', () => {
+  const to = join(folder, 'spoken.html')
+  expect(run('ship', CLOCK, '--to', to, '--lang', 'pl', '--lang', 'de').code).toBe(0)
+  const html = readFileSync(to, 'utf8')
+  expect(html).toContain('<html lang="pl" dir="ltr">')
+  expect(html).toContain('"lists":{"pl":')
+  expect(html).toContain('Alles an seinem Platz!')
+  expect(html).not.toContain('Tout est rangé !","lost')
+})
+
 for (const [what, args, message] of [
   ['no command', [], 'a command is needed'],
   ['an unknown command', ['shuffle'], "unknown command 'shuffle'"],
@@ -416,6 +426,11 @@ for (const [what, args, message] of [
     'game.zip: the page is written as HTML; end its name in .html',
   ],
   ['no --to', ['ship', CLOCK], '--to'],
+  [
+    'a language that is none',
+    ['ship', CLOCK, '--to', 'game.html', '--lang', 'xx-nowhere'],
+    '--lang: "xx-nowhere" is none of the languages, which are en, de, fr',
+  ],
 ] as const)
   test(`${what}: exit 2, one line that says what and where`, () => {
     const { code, out, err } = run(...args)

@@ -23,7 +23,6 @@ test('a game learns languages and says things its own way; the preview and the p
 }) => {
   await openStation(page, 'ship')
   await expect(preview(page).getByRole('dialog', { name: "The Clockmaker's Drawer" })).toBeVisible()
-  await add(page, 'Deutsch')
   await add(page, 'العربية')
   await said(page, 'won, Deutsch').fill('Alles im Kasten!')
   await said(page, 'won, Deutsch').press('Enter')
@@ -37,7 +36,7 @@ test('a game learns languages and says things its own way; the preview and the p
     page.getByRole('button', { name: 'Download the page' }).click(),
   )
   const words = wordsIn(readFileSync(path, 'utf8'))
-  expect(Object.keys(words)).toEqual(['en', 'de', 'ar'])
+  expect(Object.keys(words)).toEqual(['en', 'de', 'fr', 'ar'])
   expect([words.de!.won, words.en!.won]).toEqual(['Alles im Kasten!', 'All pairs found'])
 
   // removed and added again, its texts are still there
@@ -46,7 +45,7 @@ test('a game learns languages and says things its own way; the preview and the p
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await expect(said(page, 'won, Deutsch')).toHaveValue('Alles im Kasten!')
   await choose(page, "The game's own language", 'Deutsch')
-  await expect.poll(async () => (await gameOf(page)).texts?.languages).toEqual(['de', 'en', 'ar'])
+  await expect.poll(async () => (await gameOf(page)).texts?.languages).toEqual(['de', 'en', 'fr', 'ar'])
 })
 
 test('texts and names stand in one table, are found, exported, and imported with the place of what is wrong', async ({
@@ -56,7 +55,13 @@ test('texts and names stand in one table, are found, exported, and imported with
   await add(page, 'Polski')
   await page.getByRole('button', { name: 'All texts and names…' }).click()
   const dialog = page.getByRole('dialog', { name: 'Texts and names' })
-  await expect(dialog.getByRole('columnheader')).toHaveText(['text', 'English', 'Polski'])
+  await expect(dialog.getByRole('columnheader')).toHaveText([
+    'text',
+    'English',
+    'Deutsch',
+    'Français',
+    'Polski',
+  ])
   await dialog.getByRole('searchbox').fill('lives left.')
   await expect(dialog.getByRole('rowheader')).toHaveText([
     '{n} lives left. (one)',
@@ -79,7 +84,7 @@ test('texts and names stand in one table, are found, exported, and imported with
 
   const { path } = await downloadOf(page, () => dialog.getByRole('button', { name: 'Export CSV' }).click())
   const csv = readFileSync(path, 'utf8')
-  expect(csv).toContain('levels/warm-up/name,level: Warm-up,Warm-up,,Rozgrzewka')
+  expect(csv).toContain('levels/warm-up/name,level: Warm-up,Warm-up,,Aufwärmen,Échauffement,Rozgrzewka')
   const bring = (name: string, text: string): Promise<void> =>
     page
       .getByLabel('Texts to import')

@@ -14,6 +14,7 @@ import type { Game } from '../core/game/game.ts'
 import { findLevel, type Level, resolveLevel } from '../core/settings/levels.ts'
 import { hasRivals } from '../core/settings/seats.ts'
 import { languagesOf } from '../core/game/in-language.ts'
+import { isLanguage, LANGUAGES, type Language } from '../core/texts/languages.ts'
 import { messagesIn } from '../core/texts/ready.ts'
 import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
@@ -179,10 +180,27 @@ export function auditGameLog(
   return breach ? 1 : 0
 }
 
+export type ShipOptions = { to: string; lang?: string[] }
+
+/** A game in the languages that are asked for, its own first; in those it names itself if none are. */
+function speaking(game: Game, asked: readonly string[] | undefined): Game {
+  if (!asked) return game
+  const languages = [...new Set(asked)]
+  const wrong = languages.find((tag) => !isLanguage(tag))
+  if (wrong !== undefined)
+    throw new Unusable(`--lang: ${quoted(wrong)} is none of the languages, which are ${LANGUAGES.join(', ')}`)
+  return { ...game, texts: { own: game.texts?.own ?? {}, languages: languages as Language[] } }
+}
+
 /** Writes the playable file. In: `player`, the folder with the built player. */
-export async function ship(path: string, to: string, player: string, out: Out): Promise<number> {
+export async function ship(
+  path: string,
+  { to, lang }: ShipOptions,
+  player: string,
+  out: Out,
+): Promise<number> {
   if (!/\.html?$/i.test(to)) throw new Unusable(`${to}: the page is written as HTML; end its name in .html`)
-  const game = gameAt(path)
+  const game = speaking(gameAt(path), lang)
   const stops = findingsOf(game).filter(({ severity }) => severity === 'stops')
   for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
   const art = await gatherArt(game, pictureAt)

@@ -132,9 +132,14 @@ program
   .description('write the playable file')
   .argument('<game>')
   .requiredOption('--to <file>', 'the page to write, NAME.html')
-  .action(async (game: string, options: { to: string }) => {
+  .option(
+    '--lang <tag>',
+    'a language that it speaks, such as de; may be given again, the first is its own',
+    gather,
+  )
+  .action(async (game: string, options: commands.ShipOptions) => {
     const player = fileURLToPath(new URL('../player', import.meta.url))
-    code = await commands.ship(game, options.to, player, out)
+    code = await commands.ship(game, options, player, out)
   })
 
 // a reader that has seen enough closes the pipe

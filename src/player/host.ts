@@ -12,7 +12,7 @@ import type { Table } from './table.ts'
  */
 
 /** The origin in a text, or null if it is none: "https://example.org". */
-export function originIn(text: string | null): string | null {
+function originIn(text: string | null): string | null {
   try {
     const url = new URL(text ?? '')
     return url.origin === text && url.origin !== 'null' ? url.origin : null

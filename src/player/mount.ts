@@ -20,7 +20,7 @@ import { PanelHost } from './panel-host.ts'
 import './player.css'
 import { MINDS_PLAY } from './minds-play.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
-import type { PageOffers } from './page-panels.ts'
+import type { PageOffers } from './panel-acts.ts'
 import { readNames } from './who-panel.ts'
 import {
   act,

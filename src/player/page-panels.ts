@@ -3,28 +3,12 @@ import iconLanguage from '~icons/ph/translate?raw'
 import iconLeave from '~icons/ph/sign-out?raw'
 import iconLevels from '~icons/ph/stairs?raw'
 import iconPlay from '~icons/ph/play-fill?raw'
-import { directionOf, LANGUAGE_NAMES, type Language } from '../core/texts/languages.ts'
-import type { MessageKey } from '../core/texts/messages.ts'
+import { directionOf, LANGUAGE_NAMES } from '../core/texts/languages.ts'
 import { button, element } from './element.ts'
 import { howTo } from './how-to.ts'
 import { panel } from './panel-box.ts'
-import type { PanelActs } from './panels.ts'
+import type { PanelActs } from './panel-acts.ts'
 import type { Table } from './table.ts'
-
-/** Who made a part of what is inside: the message it is headed by, if it has one, and its lines. */
-export type CreditPart = { heading?: MessageKey; lines: string[] }
-
-/** What a page around the table offers besides playing; the studio's tables have none. */
-export type PageOffers = {
-  /** begins with a panel that tells how to play */
-  opening: boolean
-  /** the languages to choose from, and what happens when one is chosen */
-  languages: readonly Language[]
-  speak(language: Language): void
-  credits: readonly CreditPart[]
-  /** where the player may leave to, if anywhere */
-  leave?: () => void
-}
 
 /** Before the first turn: the game's title, how to play, and the way in. */
 export function openingPanel(table: Table, acts: PanelActs): HTMLElement {

@@ -1,6 +1,7 @@
 import type { Best } from './best.ts'
 import type { BoardView } from './board.ts'
-import { panelFor, type PanelActs } from './panels.ts'
+import type { PanelActs } from './panel-acts.ts'
+import { panelFor } from './panels.ts'
 import type { Table } from './table.ts'
 
 /** Shows the panel that the table asks for over the board, and moves the focus there and back. */

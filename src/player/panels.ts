@@ -4,42 +4,19 @@ import iconNext from '~icons/ph/arrow-right?raw'
 import iconPlay from '~icons/ph/play-fill?raw'
 import iconStar from '~icons/ph/star-four-fill?raw'
 import { openCells } from '../core/board/cells.ts'
-import { type Level, resolveLevel } from '../core/settings/levels.ts'
+import { resolveLevel } from '../core/settings/levels.ts'
 import { resultOf, winners, type RoundResult } from '../core/play/result.ts'
 import { pairsLeft } from '../core/play/round.ts'
 import type { Speech } from '../core/texts/speech.ts'
 import type { Best } from './best.ts'
 import { button, element, icon } from './element.ts'
 import { MINDS_PLAY } from './minds-play.ts'
-import {
-  creditsPanel,
-  languagesPanel,
-  leaveButton,
-  moreButtons,
-  openingPanel,
-  type PageOffers,
-} from './page-panels.ts'
+import { creditsPanel, languagesPanel, leaveButton, moreButtons, openingPanel } from './page-panels.ts'
+import type { PanelActs } from './panel-acts.ts'
 import { panel } from './panel-box.ts'
 import { whoPanel } from './who-panel.ts'
 import { nextLevel, playerNames, type Table } from './table.ts'
 import { lostWords, tale } from './words.ts'
-
-export type PanelActs = {
-  resume(): void
-  again(): void
-  /** a round of a level; without a seed, the level's own rule gives it */
-  deal(level: Level, seed?: string): void
-  close(): void
-  /** ends the opening panel */
-  begin(): void
-  open(panel: Table['panel']): void
-  /** what the page around the table offers */
-  page?: PageOffers
-  /** takes the names that the players give themselves, by their place at the table */
-  name(names: string[]): void
-  /** makes the panel small, or full size again; out: whether it is small now */
-  peek(): boolean
-}
 
 /** The panel over the board now, or null. `best` are the results won so far, `record` whether this one beat them. */
 export function panelFor(table: Table, acts: PanelActs, best: Best, record: boolean): HTMLElement | null {

@@ -1,6 +1,7 @@
 import { gameIn, languagesOf } from '../core/game/in-language.ts'
 import type { Game } from '../core/game/game.ts'
 import type { Mind } from '../core/settings/mind.ts'
+import type { CreditPart } from '../core/texts/credit-part.ts'
 import { bestLanguage, directionOf, type Language } from '../core/texts/languages.ts'
 import type { Message, MessageKey, Messages } from '../core/texts/messages.ts'
 import { newSpeech } from '../core/texts/speech.ts'
@@ -10,7 +11,6 @@ import { newHost } from './host.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 import { mountPlayer, type Player } from './mount.ts'
 import { openGameOf } from './open-game.ts'
-import type { CreditPart } from './page-panels.ts'
 import { rivalsAmong } from './rivals.ts'
 
 // the start of a shipped file: reads the game embedded beside this script and mounts the table

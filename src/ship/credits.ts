@@ -1,14 +1,12 @@
 import { pictureTitle } from '../core/deck/picture-words.ts'
 import type { Game } from '../core/game/game.ts'
-import type { MessageKey } from '../core/texts/messages.ts'
+import type { CreditPart } from '../core/texts/credit-part.ts'
 import { picturesOf } from './pictures.ts'
 
 /** Something in a shipped file that somebody else made: its name, its maker, the short name of its licence, and its text. */
 type Work = { name: string; by: string; licence: string; text: string }
 /** Who made what is in the built player: player-credits.json beside its script. */
 export type PlayerCredits = { pictures: Work; type: [texts: Work, faces: Work]; program: Work[] }
-/** A part of the credits: the message it is headed by, if it has one, and its lines. */
-export type CreditPart = { heading?: MessageKey; lines: string[] }
 
 /** Whether a game shows words on its cards, in a typeface of their own. */
 export const hasWordsOnCards = ({ deck }: Pick<Game, 'deck'>): boolean =>

@@ -61,7 +61,7 @@ const faceSchema = z.strictObject({
 const name = shown(LENGTHS.name).min(1).optional()
 const atMost = (most: number) => (record: object) => Object.keys(record).length <= most
 
-export const ownTextsSchema: z.ZodType<OwnTexts> = z.strictObject({
+const ownTextsSchema: z.ZodType<OwnTexts> = z.strictObject({
   title: shown(LENGTHS.title).min(1).optional(),
   says: saysSchema.optional(),
   levels: z

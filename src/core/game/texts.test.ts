@@ -44,7 +44,7 @@ describe('texts of a game', () => {
   test.each([
     [
       'a language that is none',
-      { texts: { languages: ['klingon'], own: {} } },
+      { texts: { languages: ['xx-nowhere'], own: {} } },
       'texts.languages[0]: one of "en", "de", "fr"',
     ],
     [

@@ -1,7 +1,7 @@
 import { directionOf, type Language } from './languages.ts'
 import type { MessageKey, Messages } from './messages.ts'
 
-export type Values = Record<string, string | number>
+type Values = Record<string, string | number>
 
 /** One language, with its messages, plural forms and numbers. */
 export type Speech = {

@@ -3,12 +3,13 @@ import { ElButton, ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { english } from '../../../core/texts/english.ts'
-import type { CreditPart } from '../../../ship/credits.ts'
+import type { CreditPart } from '../../../core/texts/credit-part.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
+import { download } from '../../parts/look/download.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** Who made what is inside: lines of the author's own, and what the page says of pictures, type and program. */
-const props = defineProps<{ credits: readonly CreditPart[] }>()
+const props = defineProps<{ credits: readonly CreditPart[]; licenses: string }>()
 const bench = useBench()
 const open = ref(false)
 const draft = ref('')
@@ -47,7 +48,12 @@ const summary = computed(() =>
       @change="write"
     />
     <p class="soft">{{ summary }}</p>
-    <ElButton class="btn" @click="open = true">What it says…</ElButton>
+    <div class="buttons">
+      <ElButton class="btn" @click="open = true">What it says…</ElButton>
+      <ElButton class="btn" :disabled="!licenses" @click="download('LICENSES.txt', licenses, 'text/plain')">
+        Licences in full
+      </ElButton>
+    </div>
     <ModalDialog v-model="open" title="Credits" :width="520">
       <template v-for="({ heading, lines }, i) in credits" :key="i">
         <h3 v-if="heading">{{ english.say(heading) }}</h3>
@@ -62,6 +68,12 @@ const summary = computed(() =>
 .credits {
   display: grid;
   justify-items: start;
+  gap: 8px;
+}
+
+.buttons {
+  display: flex;
+  flex-wrap: wrap;
   gap: 8px;
 }
 h3 {

@@ -123,7 +123,7 @@ onMounted(async () => {
         </div>
         <div class="part">
           <h3>Credits</h3>
-          <CreditsRow :credits="credits" />
+          <CreditsRow :credits="credits" :licenses="page?.licenses ?? ''" />
         </div>
         <div class="part">
           <h3>Levels</h3>

@@ -4,14 +4,21 @@ import { imagesOf } from '../../../core/game/own-files.ts'
 import { bad, type Result } from '../../../core/result.ts'
 import { hasRivals } from '../../../core/settings/seats.ts'
 import { messagesIn } from '../../../core/texts/ready.ts'
-import type { CreditPart, PlayerCredits } from '../../../ship/credits.ts'
+import type { CreditPart } from '../../../core/texts/credit-part.ts'
+import type { PlayerCredits } from '../../../ship/credits.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
 import type { Weights } from '../../../ship/weigh.ts'
 import { pictureText } from '../../store/pictures.ts'
 import { mayDraw } from '../../store/sound-images.ts'
 
 /** A page as it is shipped, what it weighs, and whom it names. */
-export type MadePage = { html: string; bytes: number; weights: Weights; credits: CreditPart[] }
+export type MadePage = {
+  html: string
+  bytes: number
+  weights: Weights
+  credits: CreditPart[]
+  licenses: string
+}
 
 /** Who made what is in the player of a game. */
 export async function playerCredits(game: Game): Promise<PlayerCredits> {
@@ -28,8 +35,8 @@ export async function makeHtml(game: Game): Promise<Result<MadePage>> {
   const art = await gatherArt(game, pictureText)
   if (!art.ok) return art
   const rivals = hasRivals(game)
-  const [{ shipHtml }, { creditsOf }, { weigh }, script, credits, style, faceFont, words] = await Promise.all(
-    [
+  const [{ shipHtml }, { creditsOf, licensesText }, { weigh }, script, credits, style, faceFont, words] =
+    await Promise.all([
       import('../../../ship/html.ts'),
       import('../../../ship/credits.ts'),
       import('../../../ship/weigh.ts'),
@@ -40,8 +47,7 @@ export async function makeHtml(game: Game): Promise<Result<MadePage>> {
       import('../../../../dist/player/player.css?raw'),
       import('../../../../dist/player/face-font.css?raw'),
       messagesIn(languagesOf(game)),
-    ],
-  )
+    ])
   const player = { script: script.default, style: style.default, faceFont: faceFont.default, credits }
   const html = shipHtml(game, { art: art.value, words }, player)
   return {
@@ -51,6 +57,7 @@ export async function makeHtml(game: Game): Promise<Result<MadePage>> {
       bytes: new Blob([html]).size,
       weights: weigh(html, { game, art: art.value, words }),
       credits: creditsOf(game, credits),
+      licenses: licensesText(game, credits),
     },
   }
 }
