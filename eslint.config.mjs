@@ -24,7 +24,8 @@ const STATIONS = ['deck', 'deal', 'rules', 'play', 'odds', 'ship']
 
 /** What each floor may not reach for. */
 const FLOORS = {
-  core: '^(node:|vue|pinia|dexie|element-plus)|/(player|ship|studio|server|cli)/',
+  core: '^(node:|vue|pinia|dexie|element-plus)|/(engine|player|ship|studio|server|cli)/',
+  engine: '^(node:|vue|pinia|dexie|element-plus|zod)|/(player|ship|studio|server|cli)/',
   player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(ship|studio|server|cli)/',
   ship: '^(node:|vue)|/(studio|server|cli|player)/',
   studio: '^node:|/(server|cli)/',
@@ -72,7 +73,7 @@ const ROOMS = [
     ),
   ),
   room(['src/studio/*.{ts,vue}'], [FLOORS.studio], 'the studio runs in a browser'),
-  ...['player', 'ship', 'server', 'cli'].map((name) =>
+  ...['engine', 'player', 'ship', 'server', 'cli'].map((name) =>
     room([`src/${name}/**/*.ts`], [FLOORS[name]], `${name} uses the floors below it only`),
   ),
 ]

@@ -425,6 +425,16 @@ for (const [what, args, message] of [
     ['ship', CLOCK, '--to', 'game.zip'],
     'game.zip: the page is written as HTML; end its name in .html',
   ],
+  [
+    'an engine that would be named otherwise',
+    ['ship', CLOCK, '--as', 'engine', '--to', 'engine.html'],
+    'engine.html: the engine is a package; end its name in .tgz',
+  ],
+  [
+    'a kind that is none',
+    ['ship', CLOCK, '--as', 'boat', '--to', 'game.html'],
+    'Allowed choices are page, engine',
+  ],
   ['no --to', ['ship', CLOCK], '--to'],
   [
     'a language that is none',

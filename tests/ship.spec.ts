@@ -1,8 +1,13 @@
 import { expect, type Locator, type Page } from '@playwright/test'
-import { readFileSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { mkdtempSync, readFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { gunzipSync } from 'node:zlib'
 import { begin, choose, downloadOf, expectNoViolations, gameOf, openStation } from './helpers.ts'
 import { test } from './test.ts'
 
+const DEMO = 'demo/clockmakers-drawer.game.json'
 const preview = (page: Page): Locator => page.getByRole('region', { name: 'Preview' })
 const said = (page: Page, what: string): Locator => page.getByRole('textbox', { name: what })
 const add = (page: Page, language: string): Promise<void> => choose(page, 'Add a language', language)
@@ -136,6 +141,20 @@ test('where it is going is kept, by keys too, and each place has its own file', 
   await expectNoViolations(page)
   await page.reload()
   await expect(page.getByRole('radio', { name: /^A page of mine/ })).toBeChecked()
+  await page.getByText('My program, in JavaScript').click()
+  await expectNoViolations(page)
+  const pack = await downloadOf(page, () => page.getByRole('button', { name: 'Download the module' }).click())
+  expect(pack.name).toBe('lucky-twin-engine.tgz')
+  // the very package that the command line writes, which is installed and used in engine.spec.ts
+  const written = join(mkdtempSync(join(tmpdir(), 'ship-')), 'engine.tgz')
+  execFileSync(
+    process.execPath,
+    ['scripts/lucky-twin.mjs', 'ship', DEMO, '--as', 'engine', '--to', written],
+    {
+      stdio: 'pipe',
+    },
+  )
+  expect(gunzipSync(readFileSync(pack.path)).equals(gunzipSync(readFileSync(written)))).toBe(true)
   await page.getByText('The game file', { exact: true }).click()
   const { name } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),

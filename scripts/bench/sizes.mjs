@@ -99,5 +99,6 @@ export function reportSizes() {
     size(`${ROOT}/dist/player/player-rivals.js`) - player,
     3_000,
   )
+  line('The rules as a module', size(`${ROOT}/dist/engine/engine.js`), 15_000)
   reportPages()
 }

@@ -3,6 +3,7 @@ import { rmSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { build } from 'vite'
 import { ROOT } from './root.mjs'
+import { writeEnginePackage } from './engine-package.mjs'
 import { writePlayerFonts } from './player-fonts.mjs'
 import { layOutPictures } from './pictures.mjs'
 
@@ -16,12 +17,19 @@ export async function buildPlayer() {
   await build({ ...config('vite.player.config.ts'), mode: 'rivals' })
 }
 
+/** The rules as a package of their own. */
+async function buildEngine() {
+  await build(config('vite.engine.config.ts'))
+  writeEnginePackage()
+}
+
 /** The server, the command line and what the scripts run. */
 export const buildNode = () => build(config('vite.node.config.ts'))
 
 if (import.meta.main ?? process.argv[1] === fileURLToPath(import.meta.url)) {
   rmSync(`${ROOT}/dist`, { recursive: true, force: true })
   await buildPlayer()
+  await buildEngine()
   await build(config('vite.config.ts'))
   await buildNode()
 }

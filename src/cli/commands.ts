@@ -21,6 +21,7 @@ import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { failedChecks } from '../core/findings/failed-checks.ts'
 import { quoted, quotedValue } from '../core/result.ts'
+import { ENGINE_FILES, packEngine, type EngineFiles } from '../ship/engine-package.ts'
 import { shipHtml } from '../ship/html.ts'
 import type { PlayerCredits } from '../ship/credits.ts'
 import { gatherArt } from '../ship/pictures.ts'
@@ -180,7 +181,10 @@ export function auditGameLog(
   return breach ? 1 : 0
 }
 
-export type ShipOptions = { to: string; lang?: string[] }
+/** What a game can be shipped as, and how the name of that file ends. */
+export const SHIPPED_AS = { page: /\.html?$/i, engine: /\.tgz$/i } as const
+export type ShippedAs = keyof typeof SHIPPED_AS
+export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] }
 
 /** A game in the languages that are asked for, its own first; in those it names itself if none are. */
 function speaking(game: Game, asked: readonly string[] | undefined): Game {
@@ -192,14 +196,19 @@ function speaking(game: Game, asked: readonly string[] | undefined): Game {
   return { ...game, texts: { own: game.texts?.own ?? {}, languages: languages as Language[] } }
 }
 
-/** Writes the playable file. In: `player`, the folder with the built player. */
+/** Writes what a game is shipped as. In: `built`, the folder with all that is built. */
 export async function ship(
   path: string,
-  { to, lang }: ShipOptions,
-  player: string,
+  { to, as, lang }: ShipOptions,
+  built: string,
   out: Out,
 ): Promise<number> {
-  if (!/\.html?$/i.test(to)) throw new Unusable(`${to}: the page is written as HTML; end its name in .html`)
+  if (!SHIPPED_AS[as].test(to))
+    throw new Unusable(
+      as === 'page'
+        ? `${to}: the page is written as HTML; end its name in .html`
+        : `${to}: the engine is a package; end its name in .tgz`,
+    )
   const game = speaking(gameAt(path), lang)
   const stops = findingsOf(game).filter(({ severity }) => severity === 'stops')
   for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
@@ -209,23 +218,35 @@ export async function ship(
     return 1
   }
   if (stops.length) return 1
-  const built = `${player}/${hasRivals(game) ? 'player-rivals' : 'player'}`
-  const words = await messagesIn(languagesOf(game))
-  const html = shipHtml(
-    game,
-    { art: art.value, words },
-    {
-      script: readFileSync(`${built}.js`, 'utf8'),
-      style: readFileSync(`${player}/player.css`, 'utf8'),
-      faceFont: readFileSync(`${player}/face-font.css`, 'utf8'),
-      credits: JSON.parse(readFileSync(`${built}-credits.json`, 'utf8')) as PlayerCredits,
-    },
-  )
+  const content = as === 'page' ? await pageOf(game, art.value, built) : await engineOf(built)
   try {
-    writeFileSync(to, html)
+    writeFileSync(to, content)
   } catch (error) {
     throw new Unusable(`${to}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
   }
-  out.tell(`${to}: ${Math.ceil(Buffer.byteLength(html) / 1024)} kB`)
+  out.tell(`${to}: ${Math.ceil(Buffer.byteLength(content) / 1024)} kB`)
   return 0
 }
+
+async function pageOf(game: Game, art: Record<string, string>, built: string): Promise<string> {
+  const player = `${built}/player`
+  const script = `${player}/${hasRivals(game) ? 'player-rivals' : 'player'}`
+  const words = await messagesIn(languagesOf(game))
+  return shipHtml(
+    game,
+    { art, words },
+    {
+      script: readFileSync(`${script}.js`, 'utf8'),
+      style: readFileSync(`${player}/player.css`, 'utf8'),
+      faceFont: readFileSync(`${player}/face-font.css`, 'utf8'),
+      credits: JSON.parse(readFileSync(`${script}-credits.json`, 'utf8')) as PlayerCredits,
+    },
+  )
+}
+
+const engineOf = (built: string): Promise<Uint8Array> =>
+  packEngine(
+    Object.fromEntries(
+      ENGINE_FILES.map((name) => [name, readFileSync(`${built}/engine/${name}`, 'utf8')]),
+    ) as EngineFiles,
+  )

@@ -1,4 +1,4 @@
-import { Command, CommanderError, InvalidArgumentError } from 'commander'
+import { Command, CommanderError, InvalidArgumentError, Option } from 'commander'
 import { fileURLToPath } from 'node:url'
 import { BOUNDS } from '../core/settings/settings.ts'
 import * as commands from './commands.ts'
@@ -129,17 +129,20 @@ audit
   })
 program
   .command('ship')
-  .description('write the playable file')
+  .description('write the playable page, or the rules as a module')
   .argument('<game>')
-  .requiredOption('--to <file>', 'the page to write, NAME.html')
+  .requiredOption('--to <file>', 'the file to write: NAME.html, NAME.tgz for the engine')
+  .addOption(
+    new Option('--as <what>', 'what it becomes').choices(Object.keys(commands.SHIPPED_AS)).default('page'),
+  )
   .option(
     '--lang <tag>',
     'a language that it speaks, such as de; may be given again, the first is its own',
     gather,
   )
   .action(async (game: string, options: commands.ShipOptions) => {
-    const player = fileURLToPath(new URL('../player', import.meta.url))
-    code = await commands.ship(game, options, player, out)
+    const built = fileURLToPath(new URL('..', import.meta.url))
+    code = await commands.ship(game, options, built, out)
   })
 
 // a reader that has seen enough closes the pipe

@@ -6,6 +6,7 @@ import { computed, onMounted, ref } from 'vue'
 import { unknownPictures } from '../../../core/findings/findings.ts'
 import { imagesOf, soundsOf } from '../../../core/game/own-files.ts'
 import { fileStem } from '../../../core/game/names.ts'
+import { ENGINE_NAME } from '../../../ship/engine-package.ts'
 import { problemLine } from '../../../core/result.ts'
 import { useFindings } from '../../parts/findings/store.ts'
 import { download, downloadGame } from '../../parts/look/download.ts'
@@ -14,6 +15,7 @@ import { useBench } from '../../store/bench.ts'
 import { pictureIndex } from '../../store/pictures.ts'
 import CreditsRow from './CreditsRow.vue'
 import { DESTINATIONS, type Destination } from './destinations.ts'
+import EngineDetails from './EngineDetails.vue'
 import FrameDetails from './FrameDetails.vue'
 import LevelAddresses from './LevelAddresses.vue'
 import SaysTable from './SaysTable.vue'
@@ -58,13 +60,22 @@ const sizes = computed(() => {
   const size = page.value ? kilobytes(page.value.bytes) : ''
   return { page: size, frame: size }
 })
-const fileName = computed(() => (chosen.value === 'file' ? `${fileStem(game.value)}.game.json` : name.value))
+const FILES: Partial<Record<Destination, () => string>> = {
+  file: () => `${fileStem(game.value)}.game.json`,
+  engine: () => ENGINE_NAME,
+}
+const fileName = computed(() => FILES[chosen.value]?.() ?? name.value)
 
 function downloadPage(): void {
   if (problem.value) return say(problem.value, { tone: 'wrong' })
   const { html, bytes } = page.value!
   download(name.value, html, 'text/html')
   say(`${name.value}, ${kilobytes(bytes)}, is among your downloads`)
+}
+async function engine(): Promise<void> {
+  const { makeEngine } = await import('./make-engine.ts')
+  const { name: file, content } = await makeEngine()
+  download(file, content, 'application/gzip')
 }
 async function zip(): Promise<void> {
   const { writeGameZip } = await import('../../../core/files/game-zip.ts')
@@ -93,6 +104,9 @@ onMounted(async () => {
         <ElButton v-if="chosen === 'file'" class="btn main" @click="downloadGame(game)">
           <IconDownload />Download the game file
         </ElButton>
+        <ElButton v-else-if="chosen === 'engine'" class="btn main" @click="engine">
+          <IconDownload />Download the module
+        </ElButton>
         <ElButton
           v-else
           class="btn main"
@@ -102,7 +116,9 @@ onMounted(async () => {
           <IconDownload />{{ page || problem ? 'Download the page' : 'Making the page…' }}
         </ElButton>
       </header>
-      <p v-if="stopped && chosen !== 'file'" class="stop">Fix the problems below first.</p>
+      <p v-if="stopped && (chosen === 'page' || chosen === 'frame')" class="stop">
+        Fix the problems below first.
+      </p>
 
       <template v-if="chosen === 'page'">
         <div class="part">
@@ -130,6 +146,7 @@ onMounted(async () => {
           <LevelAddresses :game="game" />
         </div>
       </template>
+      <EngineDetails v-else-if="chosen === 'engine'" class="block" />
       <FrameDetails v-else-if="chosen === 'frame'" class="block" :name="name" />
       <div v-else class="block">
         <p>

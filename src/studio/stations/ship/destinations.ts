@@ -1,10 +1,11 @@
 import type { Component } from 'vue'
 import IconData from '~icons/ph/floppy-disk'
+import IconCode from '~icons/ph/package'
 import IconFrame from '~icons/ph/frame-corners'
 import IconPage from '~icons/ph/file-html'
 
 /** Where a game can go. */
-export type Destination = 'page' | 'frame' | 'file'
+export type Destination = 'page' | 'frame' | 'engine' | 'file'
 
 export const DESTINATIONS: readonly {
   group: string
@@ -22,6 +23,12 @@ export const DESTINATIONS: readonly {
         name: 'A page of mine',
         line: 'a frame, and a page around it that hears the result',
         icon: IconFrame,
+      },
+      {
+        id: 'engine',
+        name: 'My program, in JavaScript',
+        line: 'the rules as a module, with types',
+        icon: IconCode,
       },
     ],
   },

@@ -5,7 +5,7 @@ import { bad, type Result } from '../../../core/result.ts'
 import { hasRivals } from '../../../core/settings/seats.ts'
 import { messagesIn } from '../../../core/texts/ready.ts'
 import type { CreditPart } from '../../../core/texts/credit-part.ts'
-import type { PlayerCredits } from '../../../ship/credits.ts'
+import { creditsOf, licensesText, type PlayerCredits } from '../../../ship/credits.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
 import type { Weights } from '../../../ship/weigh.ts'
 import { pictureText } from '../../store/pictures.ts'
@@ -35,19 +35,17 @@ export async function makeHtml(game: Game): Promise<Result<MadePage>> {
   const art = await gatherArt(game, pictureText)
   if (!art.ok) return art
   const rivals = hasRivals(game)
-  const [{ shipHtml }, { creditsOf, licensesText }, { weigh }, script, credits, style, faceFont, words] =
-    await Promise.all([
-      import('../../../ship/html.ts'),
-      import('../../../ship/credits.ts'),
-      import('../../../ship/weigh.ts'),
-      rivals
-        ? import('../../../../dist/player/player-rivals.js?raw')
-        : import('../../../../dist/player/player.js?raw'),
-      playerCredits(game),
-      import('../../../../dist/player/player.css?raw'),
-      import('../../../../dist/player/face-font.css?raw'),
-      messagesIn(languagesOf(game)),
-    ])
+  const [{ shipHtml }, { weigh }, script, credits, style, faceFont, words] = await Promise.all([
+    import('../../../ship/html.ts'),
+    import('../../../ship/weigh.ts'),
+    rivals
+      ? import('../../../../dist/player/player-rivals.js?raw')
+      : import('../../../../dist/player/player.js?raw'),
+    playerCredits(game),
+    import('../../../../dist/player/player.css?raw'),
+    import('../../../../dist/player/face-font.css?raw'),
+    messagesIn(languagesOf(game)),
+  ])
   const player = { script: script.default, style: style.default, faceFont: faceFont.default, credits }
   const html = shipHtml(game, { art: art.value, words }, player)
   return {
