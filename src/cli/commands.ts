@@ -183,7 +183,7 @@ export function auditGameLog(
 
 /** What a game can be shipped as, and how the name of that file ends. */
 export const SHIPPED_AS = { page: /\.html?$/i, engine: /\.tgz$/i } as const
-export type ShippedAs = keyof typeof SHIPPED_AS
+type ShippedAs = keyof typeof SHIPPED_AS
 export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] }
 
 /** A game in the languages that are asked for, its own first; in those it names itself if none are. */

@@ -37,7 +37,7 @@ const chosen = computed({
   set: (next) => (stored.value = next),
 })
 const destination = computed(() => all.find(({ id }) => id === chosen.value)!)
-const { made, page, name, failure } = useShipped()
+const { made, page, name, failure, isCurrent } = useShipped()
 
 const game = computed(() => bench.game!)
 const findings = computed(() => [
@@ -110,10 +110,10 @@ onMounted(async () => {
         <ElButton
           v-else
           class="btn main"
-          :disabled="stopped || !checks.current || (!page && !problem)"
+          :disabled="stopped || !checks.current || !isCurrent"
           @click="downloadPage"
         >
-          <IconDownload />{{ page || problem ? 'Download the page' : 'Making the page…' }}
+          <IconDownload />{{ isCurrent ? 'Download the page' : 'Making the page…' }}
         </ElButton>
       </header>
       <p v-if="stopped && (chosen === 'page' || chosen === 'frame')" class="stop">
