@@ -17,6 +17,7 @@ import {
   tile,
   tiles,
   type,
+  toGameFile,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -63,7 +64,7 @@ test.describe('the light table', () => {
     await page.getByLabel('Search by name or tag').fill('opens')
     await expect(tiles(page)).toHaveText(['Master key'])
     const { path } = await downloadOf(page, async () => {
-      await page.getByRole('link', { name: 'Ship' }).click()
+      await toGameFile(page)
       await page.getByRole('button', { name: 'Download the game file' }).click()
     })
     const game = JSON.parse(readFileSync(path, 'utf8'))

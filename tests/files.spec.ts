@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { cards, downloadOf, openStation, tiles } from './helpers.ts'
+import { cards, downloadOf, openStation, tiles, toGameFile } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
@@ -152,7 +152,7 @@ test('a game with images goes out as a zip and comes in again', async ({ page })
   await page.getByRole('button', { name: 'Images', exact: true }).click()
   await page.getByLabel('Images to add', { exact: true }).setInputFiles(given('brass.png', PNG, 'image/png'))
   await page.getByRole('button', { name: 'Add 1 pair' }).click()
-  await page.getByRole('link', { name: 'Ship' }).click()
+  await toGameFile(page)
   const { name, path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'With images as a zip' }).click(),
   )

@@ -41,8 +41,12 @@ export const cards = (page: Page | Locator, name?: RegExp): Locator =>
   page.getByRole('gridcell').getByRole('button', { name })
 export const card = (page: Page | Locator, cell: number): Locator =>
   page.getByRole('grid').locator(`[data-cell="${cell}"]`)
-/** From the opening panel of a shipped page to the first turn, or to what is asked before it. */
-export const begin = (page: Page): Promise<void> => page.getByRole('button', { name: 'Begin' }).click()
+/** From the opening panel of a page in English to the first turn, or to what is asked before it. */
+export async function begin(page: Page): Promise<void> {
+  const opening = page.getByRole('dialog').filter({ hasText: 'Turn over two cards at a time' })
+  await opening.getByRole('button', { name: 'Begin' }).click()
+  await expect(opening).toBeHidden()
+}
 /** Cards by their names: face down, turned up in this turn, matched or taken. */
 export const down = (page: Page | Locator): Locator => cards(page, /, face down$/)
 export const up = (page: Page | Locator): Locator =>
@@ -230,10 +234,15 @@ export async function choose(page: Page, name: string, words: string): Promise<v
 /** One of them, by its whole name. */
 export const tile = (page: Page, name: string): Locator => page.getByRole('option', { name, exact: true })
 
+/** To the Ship station, where the game file is made. */
+export async function toGameFile(page: Page): Promise<void> {
+  await page.getByRole('link', { name: 'Ship', exact: true }).click()
+  await page.getByRole('radiogroup', { name: 'Where is it going?' }).getByText('The game file').click()
+}
+
 /** The game file that the Ship station gives. */
 export async function gameOf(page: Page) {
-  await page.getByRole('link', { name: 'Ship' }).click()
-  await page.getByText('The game file', { exact: true }).click()
+  await toGameFile(page)
   const { path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )

@@ -1,7 +1,7 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
-import { downloadOf, openStation, pressButton, rungs, tiles } from './helpers.ts'
+import { downloadOf, openStation, pressButton, rungs, tiles, toGameFile } from './helpers.ts'
 
 const title = (page: Page) => page.getByLabel('Title of the game')
 async function retitle(page: Page, text: string): Promise<void> {
@@ -169,7 +169,7 @@ test('a refused storage says so, and the game can be saved as a file', async ({ 
   await expect(page.getByText('This browser does not let Lucky Twin keep games')).toBeVisible()
   await page.getByRole('button', { name: 'Make it' }).click()
   await retitle(page, 'For this tab only')
-  await page.getByRole('link', { name: 'Ship' }).click()
+  await toGameFile(page)
   const { path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )

@@ -2,7 +2,17 @@ import { expect, type Page } from '@playwright/test'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { pathToFileURL } from 'node:url'
 import { PNG } from 'pngjs'
-import { addRule, card, choice, choose, downloadOf, expectNoViolations, openStation, up } from './helpers.ts'
+import {
+  addRule,
+  card,
+  choice,
+  choose,
+  downloadOf,
+  expectNoViolations,
+  openStation,
+  up,
+  toGameFile,
+} from './helpers.ts'
 import { test } from './test.ts'
 
 /** A PNG of one colour. */
@@ -44,7 +54,7 @@ test('an image behind the cards is chosen, told in words, and appears as they le
   await expect(page.getByText('appears as twins leave')).toBeVisible()
   await expectNoViolations(page)
   // own images that are only behind the cards: they make a zip worth while
-  await page.getByRole('link', { name: 'Ship' }).click()
+  await toGameFile(page)
   await expect(page.getByRole('button', { name: 'With images as a zip' })).toBeVisible()
 
   await page.getByRole('link', { name: 'Play', exact: true }).click()

@@ -11,6 +11,7 @@ import {
   phase,
   type as typeInto,
   up,
+  toGameFile,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -108,7 +109,7 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   await expect(page.getByText('outcome: won, lost or open is expected')).toBeVisible()
 
   // the command line runs them too
-  await page.getByRole('link', { name: 'Ship', exact: true }).click()
+  await toGameFile(page)
   const { path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )

@@ -155,7 +155,7 @@ test('where it is going is kept, by keys too, and each place has its own file', 
     },
   )
   expect(gunzipSync(readFileSync(pack.path)).equals(gunzipSync(readFileSync(written)))).toBe(true)
-  await page.getByText('The game file', { exact: true }).click()
+  await page.getByRole('radiogroup', { name: 'Where is it going?' }).getByText('The game file').click()
   const { name } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )

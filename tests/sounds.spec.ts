@@ -13,6 +13,7 @@ import {
   fileOf,
   openStation,
   type,
+  toGameFile,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -101,7 +102,7 @@ test('own sounds travel in the zip and in the shipped page, and are heard there'
   await openStation(page, 'rules/warm-up')
   await file(page, 'a match').setInputFiles(given('gong.wav', wav(0.4)))
   await expect(page.getByRole('button', { name: 'gong', exact: true })).toBeVisible()
-  await page.getByRole('link', { name: 'Ship' }).click()
+  await toGameFile(page)
   const zip = await downloadOf(page, () =>
     page.getByRole('button', { name: 'With images and sounds as a zip' }).click(),
   )
@@ -113,6 +114,7 @@ test('own sounds travel in the zip and in the shipped page, and are heard there'
 
   // a game of one pair, to hear it
   const path = info.outputPath('one.html')
+  await page.getByRole('radiogroup', { name: 'Where is it going?' }).getByText('One page').click()
   const page2 = await downloadOf(page, () => page.getByRole('button', { name: 'Download the page' }).click())
   writeFileSync(
     path,
