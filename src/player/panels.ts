@@ -94,7 +94,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   if (won && table.settings.look.behind) buttons.push(peekButton(table, acts))
   if (won && next)
     buttons.unshift(
-      button('lt-button lt-main', say('next', { level: next.name }), () => acts.deal(next), iconNext),
+      button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), iconNext),
     )
   return panel(titleOf(table, result), body, buttons, leaveButton(table, acts))
 }
@@ -107,7 +107,7 @@ function briefPanel(table: Table, acts: PanelActs): HTMLElement {
   const body: Node[] = result.stars === null ? [] : [starRow(table.speech, result.stars)]
   if (!result.players) body.push(element('p', 'lt-tale', say('points', { n: result.score })))
   return panel(titleOf(table, result), body, [
-    button('lt-button lt-main', say('next', { level: next.name }), () => acts.deal(next), iconNext),
+    button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), iconNext),
   ])
 }
 
