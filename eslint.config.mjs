@@ -29,7 +29,7 @@ const FLOORS = {
   player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(ship|studio|server|cli)/',
   ship: '^(node:|vue)|/(studio|server|cli|player)/',
   studio: '^node:|/(server|cli)/',
-  server: '/(studio|cli|player|ship|core)/',
+  server: '/(studio|cli|player|ship)/',
   cli: '/(studio|server|player)/',
 }
 

@@ -18,7 +18,7 @@ beforeAll(async () => {
   writeFileSync(join(built, 'assets', 'studio.js'), `/* ${'long '.repeat(1000)} */`)
   writeFileSync(join(built, 'pictures', 'small', 'old-key.webp'), 'RIFF')
   writeFileSync(join(folder, 'secret.txt'), 'secret')
-  server = makeApp(built, 'Studio.local').listen(0, '127.0.0.1')
+  server = makeApp(built, { host: 'Studio.local' }).listen(0, '127.0.0.1')
   await once(server, 'listening')
 })
 afterAll(async () => {

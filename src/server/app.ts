@@ -2,15 +2,19 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import { join } from 'node:path'
+import { lendingRoutes, type Origins } from './lending-routes.ts'
+import { newLentPages, type LentPages } from './lent-pages.ts'
+import { answerTo, inLink, LOOPBACK_NAMES } from './own-names.ts'
 
-/** The names of this machine for itself. */
-const OWN_NAMES = ['127.0.0.1', 'localhost', '[::1]']
+/** The name or address by which the studio may be called, beside this machine's names for itself; the pages that it lends, and where they are opened. */
+type Served = { host?: string; pages?: LentPages; origins?: () => Origins }
 
 /**
  * The app that serves the built studio from `folder`, with a strict policy. Every path that is not a file leads to the studio. It answers to the names of this machine
- * and to `host`, a name or an address, alone: a page elsewhere cannot point a name of its own here.
+ * and to `host` alone: a page elsewhere cannot point a name of its own here.
  */
-export function makeApp(folder: string, host = ''): Express {
+export function makeApp(folder: string, served: Served = {}): Express {
+  const { host = '', pages = newLentPages(), origins = () => ({ here: '', nearby: [] }) } = served
   const app = express()
   app.disable('x-powered-by')
   app.use(
@@ -25,7 +29,8 @@ export function makeApp(folder: string, host = ''): Express {
           fontSrc: ["'self'", 'data:'],
           connectSrc: ["'self'"],
           workerSrc: ["'self'", 'blob:'],
-          frameSrc: ["'self'", 'blob:'],
+          // a lent page is tried in a frame
+          frameSrc: ["'self'", 'blob:', () => origins().here || "'self'"],
           objectSrc: ["'none'"],
           // the app is served over plain http on this machine
           upgradeInsecureRequests: null,
@@ -37,19 +42,13 @@ export function makeApp(folder: string, host = ''): Express {
       crossOriginOpenerPolicy: false,
     }),
   )
-  const names = new Set(
-    [...OWN_NAMES, host.includes(':') ? `[${host}]` : host].map((name) => name.toLowerCase()),
-  )
-  app.use((request, response, next) => {
-    const asked = (request.headers.host ?? '').replace(/:\d{1,5}$/, '').toLowerCase()
-    if (asked && names.has(asked)) return next()
-    response.status(421).type('text/plain').send('this server has another name')
-  })
+  app.use(answerTo(() => [...LOOPBACK_NAMES, inLink(host)]))
   app.use((request, response, next) => {
     // no file has such a name, and looking for one would fail
     if (request.path.includes('%00')) response.status(400).type('text/plain').send('bad request')
     else next()
   })
+  app.use('/lending', lendingRoutes(pages, origins))
   app.use(compression())
   app.get('/healthz', (_request, response) => {
     response.type('text/plain').send('ok')

@@ -1,33 +1,66 @@
+import type { Express } from 'express'
+import { once } from 'node:events'
+import type { Server } from 'node:http'
+import type { AddressInfo } from 'node:net'
 import { fileURLToPath } from 'node:url'
 import { makeApp } from './app.ts'
+import { makeLender } from './lender.ts'
+import { newLentPages } from './lent-pages.ts'
+import { inLink, nearbyNames } from './own-names.ts'
 
-/** Serves the built studio on HOST (127.0.0.1) and PORT (8420; the next free one if it is taken and PORT is not set). */
+/**
+ * Serves the built studio on HOST (127.0.0.1) and PORT (8420; the next free one if it is taken and PORT is not set), and the pages that it lends on the next free port after that: to this
+ * machine alone, or with --lan to every device in its networks.
+ */
 const host = process.env.HOST || '127.0.0.1'
 const asked = process.env.PORT
 const first = asked ? Number(asked) : 8420
-if (!Number.isInteger(first) || first < 0 || first > 65535) {
-  console.error(`PORT is "${asked}"; a number from 0 to 65535 is expected`)
-  process.exit(2)
-}
-const app = makeApp(fileURLToPath(new URL('../app', import.meta.url)), host)
+/** how many ports are tried */
+const PORTS = 100
 
-function listen(port: number): void {
-  const server = app.listen(port, host, (error?: Error) => {
-    if (error) {
-      if ((error as NodeJS.ErrnoException).code === 'EADDRINUSE' && !asked && port < first + 100)
-        listen(port + 1)
-      else {
-        console.error(`cannot listen on ${host}:${port}: ${error.message}`)
-        process.exit(1)
-      }
-      return
-    }
-    const address = server.address()
-    const open = typeof address === 'object' && address ? address.port : port
-    const name = host.includes(':') ? `[${host}]` : host
-    console.log(`Lucky Twin is open at http://${name}:${open}`)
-    for (const signal of ['SIGINT', 'SIGTERM'] as const)
-      process.on(signal, () => server.close(() => process.exit(0)))
-  })
+function stop(why: string, code: number): never {
+  console.error(why)
+  process.exit(code)
 }
-listen(first)
+if (!Number.isInteger(first) || first < 0 || first > 65535)
+  stop(`PORT is "${asked}"; a number from 0 to 65535 is expected`, 2)
+const [unknown] = process.argv.slice(2).filter((word) => word !== '--lan')
+if (unknown !== undefined) stop(`${unknown}: unknown; there is only --lan`, 2)
+const isNearby = process.argv.includes('--lan')
+
+/** Listens on a port, or on the next free one up to `last`. */
+async function listen(app: Express, address: string, port: number, last: number): Promise<Server> {
+  const server = app.listen(port, address)
+  try {
+    await once(server, 'listening')
+    return server
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException
+    if (code === 'EADDRINUSE' && port < last) return listen(app, address, port + 1, last)
+    stop(`cannot listen on ${address}:${port}: ${message}`, 1)
+  }
+}
+const portOf = (server: Server): number => (server.address() as AddressInfo).port
+
+const pages = newLentPages()
+let lendingPort = 0
+const origins = () => ({
+  here: `http://127.0.0.1:${lendingPort}`,
+  nearby: isNearby ? nearbyNames().map((name) => `http://${name}:${lendingPort}`) : [],
+})
+const app = makeApp(fileURLToPath(new URL('../app', import.meta.url)), { host, pages, origins })
+const studio = await listen(app, host, first, asked ? first : first + PORTS)
+const next = portOf(studio) + 1
+const lender = await listen(makeLender(pages), isNearby ? '0.0.0.0' : '127.0.0.1', next, next + PORTS)
+lendingPort = portOf(lender)
+
+console.log(`Lucky Twin is open at http://${inLink(host)}:${portOf(studio)}`)
+if (isNearby)
+  console.log(
+    `Pages that it lends are opened by devices nearby at ${origins().nearby.join(', ') || 'no network'}`,
+  )
+for (const signal of ['SIGINT', 'SIGTERM'] as const)
+  process.on(signal, () => {
+    lender.close()
+    studio.close(() => process.exit(0))
+  })
