@@ -24,13 +24,14 @@ const STATIONS = ['deck', 'deal', 'rules', 'play', 'odds', 'ship']
 
 /** What each floor may not reach for. */
 const FLOORS = {
-  core: '^(node:|vue|pinia|dexie|element-plus)|/(engine|player|ship|studio|server|cli)/',
-  engine: '^(node:|vue|pinia|dexie|element-plus|zod)|/(player|ship|studio|server|cli)/',
-  player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(ship|studio|server|cli)/',
-  ship: '^(node:|vue)|/(studio|server|cli|player)/',
-  studio: '^node:|/(server|cli)/',
-  server: '/(studio|cli|player|ship)/',
-  cli: '/(studio|server|player)/',
+  core: '^(node:|vue|pinia|dexie|element-plus)|/(table|engine|player|ship|studio|server|cli)/',
+  engine: '^(node:|vue|pinia|dexie|element-plus|zod)|/(table|player|ship|studio|server|cli)/',
+  table: '^(node:|vue|pinia|dexie|element-plus|zod)|/(core|player|ship|studio|server|cli)/',
+  player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(table|ship|studio|server|cli)/',
+  ship: '^(node:|vue)|/(table|studio|server|cli|player)/',
+  studio: '^node:|/(table|server|cli)/',
+  server: '/(table|studio|cli|player|ship)/',
+  cli: '/(table|studio|server|player)/',
 }
 
 /** One block for each room, with all that it may not reach for: a later block would overwrite the patterns of an earlier one. */
@@ -73,7 +74,7 @@ const ROOMS = [
     ),
   ),
   room(['src/studio/*.{ts,vue}'], [FLOORS.studio], 'the studio runs in a browser'),
-  ...['engine', 'player', 'ship', 'server', 'cli'].map((name) =>
+  ...['engine', 'table', 'player', 'ship', 'server', 'cli'].map((name) =>
     room([`src/${name}/**/*.ts`], [FLOORS[name]], `${name} uses the floors below it only`),
   ),
 ]

@@ -6,6 +6,7 @@ import { ROOT } from './root.mjs'
 import { writeEnginePackage } from './engine-package.mjs'
 import { writePlayerFonts } from './player-fonts.mjs'
 import { layOutPictures } from './pictures.mjs'
+import { writeProjectParts } from './project-parts.mjs'
 
 const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel: 'warn' })
 
@@ -21,6 +22,7 @@ export async function buildPlayer() {
 async function buildEngine() {
   await build(config('vite.engine.config.ts'))
   writeEnginePackage()
+  writeProjectParts()
 }
 
 /** The server, the command line and what the scripts run. */

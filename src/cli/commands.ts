@@ -1,4 +1,3 @@
-import { readFileSync, writeFileSync } from 'node:fs'
 import { auditBoards, type Audit } from '../core/audit/audit.ts'
 import { auditLog } from '../core/audit/log.ts'
 import type { ReadBoards } from '../core/files/boards-file.ts'
@@ -12,20 +11,12 @@ import { findingsOf } from '../core/findings/findings.ts'
 import { findingLine } from '../core/findings/words.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel, type Level, resolveLevel } from '../core/settings/levels.ts'
-import { hasRivals } from '../core/settings/seats.ts'
-import { languagesOf } from '../core/game/in-language.ts'
-import { isLanguage, LANGUAGES, type Language } from '../core/texts/languages.ts'
-import { messagesIn } from '../core/texts/ready.ts'
 import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { failedChecks } from '../core/findings/failed-checks.ts'
 import { quoted, quotedValue } from '../core/result.ts'
-import { ENGINE_FILES, packEngine, type EngineFiles } from '../ship/engine-package.ts'
-import { shipHtml } from '../ship/html.ts'
-import type { PlayerCredits } from '../ship/credits.ts'
-import { gatherArt } from '../ship/pictures.ts'
-import { boardsAt, gameAt, pictureAt, pictureLibrary, recordAt, textAt, Unusable } from './files.ts'
+import { boardsAt, gameAt, pictureLibrary, recordAt, textAt, Unusable } from './files.ts'
 
 /** What each command does. Data goes to `print`, messages to `tell`; the number is the exit code. */
 export type Out = { print(line: string): void; tell(line: string): void }
@@ -180,73 +171,3 @@ export function auditGameLog(
   else out.print(`${lines} lines, ${presses} presses: the rules were kept`)
   return breach ? 1 : 0
 }
-
-/** What a game can be shipped as, and how the name of that file ends. */
-export const SHIPPED_AS = { page: /\.html?$/i, engine: /\.tgz$/i } as const
-type ShippedAs = keyof typeof SHIPPED_AS
-export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] }
-
-/** A game in the languages that are asked for, its own first; in those it names itself if none are. */
-function speaking(game: Game, asked: readonly string[] | undefined): Game {
-  if (!asked) return game
-  const languages = [...new Set(asked)]
-  const wrong = languages.find((tag) => !isLanguage(tag))
-  if (wrong !== undefined)
-    throw new Unusable(`--lang: ${quoted(wrong)} is none of the languages, which are ${LANGUAGES.join(', ')}`)
-  return { ...game, texts: { own: game.texts?.own ?? {}, languages: languages as Language[] } }
-}
-
-/** Writes what a game is shipped as. In: `built`, the folder with all that is built. */
-export async function ship(
-  path: string,
-  { to, as, lang }: ShipOptions,
-  built: string,
-  out: Out,
-): Promise<number> {
-  if (!SHIPPED_AS[as].test(to))
-    throw new Unusable(
-      as === 'page'
-        ? `${to}: the page is written as HTML; end its name in .html`
-        : `${to}: the engine is a package; end its name in .tgz`,
-    )
-  const game = speaking(gameAt(path), lang)
-  const stops = findingsOf(game).filter(({ severity }) => severity === 'stops')
-  for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
-  const art = await gatherArt(game, pictureAt)
-  if (!art.ok) {
-    out.tell(`${art.problem.at}: ${art.problem.message}`)
-    return 1
-  }
-  if (stops.length) return 1
-  const content = as === 'page' ? await pageOf(game, art.value, built) : await engineOf(built)
-  try {
-    writeFileSync(to, content)
-  } catch (error) {
-    throw new Unusable(`${to}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
-  }
-  out.tell(`${to}: ${Math.ceil(Buffer.byteLength(content) / 1024)} kB`)
-  return 0
-}
-
-async function pageOf(game: Game, art: Record<string, string>, built: string): Promise<string> {
-  const player = `${built}/player`
-  const script = `${player}/${hasRivals(game) ? 'player-rivals' : 'player'}`
-  const words = await messagesIn(languagesOf(game))
-  return shipHtml(
-    game,
-    { art, words },
-    {
-      script: readFileSync(`${script}.js`, 'utf8'),
-      style: readFileSync(`${player}/player.css`, 'utf8'),
-      faceFont: readFileSync(`${player}/face-font.css`, 'utf8'),
-      credits: JSON.parse(readFileSync(`${script}-credits.json`, 'utf8')) as PlayerCredits,
-    },
-  )
-}
-
-const engineOf = (built: string): Promise<Uint8Array> =>
-  packEngine(
-    Object.fromEntries(
-      ENGINE_FILES.map((name) => [name, readFileSync(`${built}/engine/${name}`, 'utf8')]),
-    ) as EngineFiles,
-  )

@@ -1,9 +1,11 @@
 import { Command, CommanderError, InvalidArgumentError, Option } from 'commander'
 import { fileURLToPath } from 'node:url'
 import { BOUNDS } from '../core/settings/settings.ts'
+import { KIT_BOUNDS } from '../ship/kit/cards.ts'
 import * as commands from './commands.ts'
 import { Unusable } from './files.ts'
 import { odds, type OddsOptions } from './odds.ts'
+import { ship, SHIPPED_AS, type ShipOptions } from './ship.ts'
 import { fit, leverOf, shareOf, solve, type SolveOptions } from './solve.ts'
 
 /** The command line. Exit 0: done; 1: the answer is no; 2: the call or a file is unusable, with one line that says why. */
@@ -13,20 +15,19 @@ const out: commands.Out = {
   tell: (line) => process.stderr.write(line + '\n'),
 }
 
-function countOf(text: string): number {
-  const count = Number(text)
-  if (!Number.isInteger(count) || count < 1 || count > 10_000_000)
-    throw new InvalidArgumentError('a whole number from 1 to 10,000,000 is expected.')
-  return count
-}
-
-function sideOf(text: string): number {
-  const side = Number(text)
-  const [low, high] = [1, BOUNDS.cards[1]]
-  if (!Number.isInteger(side) || side < low || side > high)
-    throw new InvalidArgumentError(`a whole number from ${low} to ${high} is expected.`)
-  return side
-}
+/** Reads a whole number within bounds, both included. */
+const within =
+  ([low, high]: readonly [number, number]) =>
+  (text: string): number => {
+    const number = Number(text)
+    if (!Number.isInteger(number) || number < low || number > high)
+      throw new InvalidArgumentError(
+        `a whole number from ${low} to ${high.toLocaleString('en')} is expected.`,
+      )
+    return number
+  }
+const countOf = within([1, 10_000_000])
+const sideOf = within([1, BOUNDS.cards[1]])
 
 /** An option that may be given more than once. */
 const gather = (text: string, before: string[] = []): string[] => [...before, text]
@@ -129,20 +130,26 @@ audit
   })
 program
   .command('ship')
-  .description('write the playable page, or the rules as a module')
-  .argument('<game>')
-  .requiredOption('--to <file>', 'the file to write: NAME.html, NAME.tgz for the engine')
-  .addOption(
-    new Option('--as <what>', 'what it becomes').choices(Object.keys(commands.SHIPPED_AS)).default('page'),
+  .description(
+    'write the playable page, a site that installs, the rules as a module, a project to go on with, or a kit for any engine',
   )
+  .argument('<game>')
+  .requiredOption(
+    '--to <file>',
+    'the file to write: NAME.html for a page, NAME.tgz for the engine, NAME.zip for the others',
+  )
+  .addOption(new Option('--as <what>', 'what it becomes').choices(Object.keys(SHIPPED_AS)).default('page'))
   .option(
     '--lang <tag>',
     'a language that it speaks, such as de; may be given again, the first is its own',
     gather,
   )
-  .action(async (game: string, options: commands.ShipOptions) => {
+  .option('--width <px>', 'of a card in a kit, at its smallest', within(KIT_BOUNDS.width))
+  .option('--deals <n>', 'how many deals of each level are in a kit', within(KIT_BOUNDS.deals))
+  .option('--games <n>', 'how many test games of each level are in a kit', within(KIT_BOUNDS.games))
+  .action(async (game: string, options: ShipOptions) => {
     const built = fileURLToPath(new URL('..', import.meta.url))
-    code = await commands.ship(game, options, built, out)
+    code = await ship(game, options, built, out)
   })
 
 // a reader that has seen enough closes the pipe

@@ -4,7 +4,7 @@ import { prepareDeal, type Cells } from '../core/deal/deal.ts'
 import { isSeed, nextSeed } from '../core/deal/seed.ts'
 import type { Card } from '../core/deck/card.ts'
 import { NO_CARD } from '../core/deck/card.ts'
-import { cardName } from '../core/deck/card-name.ts'
+import { cardNames } from '../core/deck/card-name.ts'
 import { faceOnCard } from '../core/deck/face.ts'
 import type { Back, Face, Pair } from '../core/deck/pair.ts'
 import { tableOf } from '../core/game/check.ts'
@@ -85,7 +85,7 @@ export function deal(game: Game, level: string, seed: string): Result<Deal> {
   if (!dealer.ok) return bad(dealer.problem.at, dealer.problem.message)
   const { rows, columns } = settings.value.board
   const cards = dealer.value.deal(seed)
-  const cells = cards.map((card) => (card === NO_CARD ? null : cardName(card, pairs)))
+  const cells = cardNames(cards, pairs)
   return good({ level, seed, rows, columns, cells, cards })
 }
 

@@ -1,18 +1,10 @@
+import { ART_SHARE, faceWords } from '../core/deck/face.ts'
+import { textSize } from '../core/deck/fit-text.ts'
 import type { Face } from '../core/deck/pair.ts'
 import { pictureTitle } from '../core/deck/picture-words.ts'
-import { textSize } from './fit-text.ts'
 
 /** Where to get the picture with a library name: a path in the studio, a data URL in a shipped game. */
 export type Art = (name: string) => string
-
-/** How much of a card's width and height a picture may take. */
-export const ART_SHARE = { picture: 0.66, image: 0.88 } as const
-
-/** What a face shows, in words. */
-export function faceWords(face: Face, name: string): string {
-  if (face.alt) return face.alt
-  return face.kind === 'text' ? face.text : name
-}
 
 /** The element that shows a face; its size comes from the card around it. Text never becomes HTML. */
 export function faceElement(

@@ -1,11 +1,10 @@
 import { pairOf } from '../core/deck/card.ts'
-import { faceOnCard } from '../core/deck/face.ts'
+import { faceOnCard, faceWords } from '../core/deck/face.ts'
 import { cellName } from '../core/board/cells.ts'
 import type { Event } from '../core/play/events.ts'
 import type { RoundResult } from '../core/play/result.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Speech } from '../core/texts/speech.ts'
-import { faceWords } from './face.ts'
 import { playerNames, type Table } from './table.ts'
 
 /** Everything the table says, in words of its language. */

@@ -114,7 +114,7 @@ describe('lending a page', () => {
     for (let i = 1; i < LENDING.pages; i++) expect((await lend()).status).toBe(201)
     const many = await lend()
     expect([many.status, many.text]).toEqual([409, '20 pages are lent already; take one back first'])
-    const [{ token }] = (await list()).lent as [{ token: string }]
+    const { token } = (await list()).lent[0]!
     await ask(studio, `/lending/${token}`, { method: 'DELETE', headers: own() })
     expect((await lend()).status).toBe(201)
   })

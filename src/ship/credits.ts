@@ -4,9 +4,12 @@ import type { CreditPart } from '../core/texts/credit-part.ts'
 import { picturesOf } from './pictures.ts'
 
 /** Something in a shipped file that somebody else made: its name, its maker, the short name of its licence, and its text. */
-type Work = { name: string; by: string; licence: string; text: string }
+export type Work = { name: string; by: string; licence: string; text: string }
 /** Who made what is in the built player: player-credits.json beside its script. */
 export type PlayerCredits = { pictures: Work; type: [texts: Work, faces: Work]; program: Work[] }
+
+/** How the credits name this program. */
+const OWN = 'Lucky Twin'
 
 /** Whether a game shows words on its cards, in a typeface of their own. */
 export const hasWordsOnCards = ({ deck }: Pick<Game, 'deck'>): boolean =>
@@ -33,14 +36,24 @@ export function creditsOf(game: Game, { pictures, type, program }: PlayerCredits
   return parts
 }
 
-/** LICENSES.txt: the credits, and every licence in full, those that several share once. */
-export function licensesText(game: Game, credits: PlayerCredits): string {
-  const works = [
-    ...(picturesOf(game).length ? [credits.pictures] : []),
+/** What others made of what is in a shipped page, in a project to go on with, and in a kit: of the last two, the pictures and this program's own code only. */
+export const worksIn = {
+  page: (game: Game, credits: PlayerCredits): Work[] => [
+    ...worksIn.kit(game, credits),
     ...typeIn(game, credits.type),
     ...credits.program,
-  ]
-  const own = game.credits?.length ? `${game.title}\n\n${game.credits.join('\n')}\n\n` : `${game.title}\n\n`
+  ],
+  project: (game: Game, credits: PlayerCredits): Work[] => [
+    ...worksIn.kit(game, credits),
+    ...credits.program.filter(({ name }) => name === OWN),
+  ],
+  kit: (game: Game, { pictures }: PlayerCredits): Work[] => (picturesOf(game).length ? [pictures] : []),
+}
+
+/** LICENSES.txt: the author's own credits, and every licence in full. In: a game, and the works that are in what is shipped. */
+export function licensesText(game: Game, works: readonly Work[]): string {
+  const own = [game.title, ...(game.credits?.length ? [game.credits.join('\n')] : [])].join('\n\n')
+  if (!works.length) return `${own}\n`
   const full = works.map((work) => `${'-'.repeat(72)}\n${lineOf(work)}\n\n${work.text.trim()}\n`)
-  return `${own}This contains the works below, under their licences.\n\n${full.join('\n')}`
+  return `${own}\n\nThis contains the works below, under their licences.\n\n${full.join('\n')}`
 }

@@ -4,7 +4,7 @@ import { ar } from '../core/texts/words/ar.ts'
 import { de } from '../core/texts/words/de.ts'
 import { en } from '../core/texts/words/en.ts'
 import { gameWith, pairsNamed } from '../core/testing/games.ts'
-import { creditsOf, licensesText, type PlayerCredits } from './credits.ts'
+import { creditsOf, licensesText, worksIn, type PlayerCredits } from './credits.ts'
 import { shipHtml } from './html.ts'
 import { gatherArt, picturesOf } from './pictures.ts'
 
@@ -81,10 +81,10 @@ describe('credits', () => {
     expect(shipHtml(gameWith(), beside, player)).toContain('.b{}')
   })
   test('have the licences in full beside them', () => {
-    const text = licensesText(game, credits)
+    const text = licensesText(game, worksIn.page(game, credits))
     for (const words of ['Drawn by Ada', 'Drawings: do as you like', 'Letters: do', 'Lucky Twin: do'])
       expect(text).toContain(words)
-    expect(licensesText(gameWith(), credits)).not.toContain('Drawings')
+    expect(licensesText(gameWith(), worksIn.page(gameWith(), credits))).not.toContain('Drawings')
   })
 })
 

@@ -10,6 +10,12 @@ import type { Game } from '../core/game/game.ts'
 /** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, its credits, player.css, and the typeface of words on cards as a style. */
 export type BuiltPlayer = { script: string; style: string; faceFont: string; credits: PlayerCredits }
 
+/** The colour around a page: that of the deepest part of a table. */
+export const THEME = '#25264a'
+
+/** The files beside a page that is a site of its own: its manifest, its icon, and its service worker. */
+export type SiteFiles = { manifest: string; icon: string; worker: string }
+
 const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
 const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
 
@@ -18,23 +24,26 @@ const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8To
 /**
  * A game as one HTML file that plays anywhere and requests nothing. Its policy allows the script and the style inside it, by
  * their hashes, and images and fonts inside it; everything else is forbidden.
- * In: a game; its library pictures as data URLs by name; the messages of its languages; the built player.
+ * In: a game; its library pictures as data URLs by name; the messages of its languages; the built player; the files beside it, which alone a site may ask for.
  */
 export function shipHtml(
   game: Game,
   { art, words }: Pick<BesideGame, 'art' | 'words'>,
   player: BuiltPlayer,
+  site: SiteFiles | null = null,
 ): string {
   const [language] = languagesOf(game)
   // a closing tag inside a string of the script would end it; `<\/` means the same there
   const script = player.script.trim().replace(/<\/(script)/gi, '<\\/$1')
   const style = player.style.trim() + (hasWordsOnCards(game) ? player.faceFont.trim() : '')
+  const install = site ? `navigator.serviceWorker?.register('${site.worker}')` : ''
   const policy = [
     "default-src 'none'",
-    `script-src ${hashOf(script)}`,
+    `script-src ${[script, ...(site ? [install] : [])].map(hashOf).join(' ')}`,
     `style-src ${hashOf(style)}`,
-    'img-src data:',
+    `img-src data:${site ? " 'self'" : ''}`,
     'font-src data:',
+    ...(site ? ["manifest-src 'self'", "worker-src 'self'"] : []),
     "base-uri 'none'",
     "form-action 'none'",
   ].join('; ')
@@ -45,16 +54,22 @@ export function shipHtml(
 <meta http-equiv="Content-Security-Policy" content="${policy}">
 <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
 <meta name="generator" content="Lucky Twin">
-<meta name="theme-color" content="#25264a">
+<meta name="theme-color" content="${THEME}">
 <title>${escapeHtml(game.title)}</title>
-<style>${style}</style>
+${site ? siteLinks(site) : ''}<style>${style}</style>
 </head>
 <body>
 <main id="lucky-twin"></main>
 <noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
 ${gameElement(game, { art, words, credits: creditsOf(game, player.credits) })}
 <script>${script}</script>
-</body>
+${site ? `<script>${install}</script>\n` : ''}</body>
 </html>
 `
 }
+
+const siteLinks = ({ manifest, icon }: SiteFiles): string =>
+  `<link rel="manifest" href="${manifest}">
+<link rel="icon" href="${icon}">
+<link rel="apple-touch-icon" href="${icon}">
+`

@@ -18,6 +18,10 @@ function placeOf(game: Game, name: string): string {
   return at < 0 ? 'deck.back.emblem' : `levels[${at}].look.behind`
 }
 
+const SVG_URL = 'data:image/svg+xml,'
+/** The SVG in the data URL of a picture, as `gatherArt` gives it. */
+export const svgOf = (url: string): string => decodeURIComponent(url.slice(SVG_URL.length))
+
 /** A picture of the library as a whole SVG, from its drawing. All are 32 × 32. */
 export const pictureSvg = (body: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32">${body}</svg>`
@@ -39,7 +43,7 @@ export async function gatherArt(
       )
       return bad(at < 0 ? placeOf(game, name) : `deck.pairs[${at}]`, `the library has no picture "${name}"`)
     }
-    art[name] = `data:image/svg+xml,${encodeURIComponent(svg)}`
+    art[name] = `${SVG_URL}${encodeURIComponent(svg)}`
   }
   return good(art)
 }

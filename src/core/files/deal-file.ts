@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { cardName } from '../deck/card-name.ts'
+import { cardNames } from '../deck/card-name.ts'
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'
 import type { Pair } from '../deck/pair.ts'
@@ -26,7 +26,7 @@ export function writeDeal(
   pairs: readonly Pair[],
 ): string {
   const { level, seed, rows, columns } = deal
-  const cells = deal.cells.map((card) => (card === NO_CARD ? null : cardName(card, pairs)))
+  const cells = cardNames(deal.cells, pairs)
   return JSON.stringify({ level, seed, rows, columns, cells } satisfies DealLine)
 }
 

@@ -1,6 +1,5 @@
 import Papa from 'papaparse'
-import { NO_CARD } from '../deck/card.ts'
-import { cardName } from '../deck/card-name.ts'
+import { cardNames } from '../deck/card-name.ts'
 import type { Dealer } from '../deal/deal.ts'
 import type { Game } from '../game/game.ts'
 import type { Level } from '../settings/levels.ts'
@@ -26,6 +25,6 @@ export function dealtText(
   const { rows, columns } = dealer
   if (format === 'grid') return textGrid(deck.pairs, level.name, seed, cells, columns)
   if (format === 'json') return writeDeal({ level: level.id, seed, rows, columns, cells }, deck.pairs) + '\n'
-  const names = cells.map((card) => (card === NO_CARD ? '' : cardName(card, deck.pairs)))
-  return Papa.unparse([names]) + '\r\n'
+  // Papa writes nothing for null
+  return Papa.unparse([cardNames(cells, deck.pairs)]) + '\r\n'
 }

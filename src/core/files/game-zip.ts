@@ -58,8 +58,8 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   return game.ok ? game : bad(`${GAME}, ${game.problem.at}`, game.problem.message)
 }
 
-/** The bytes of a game as a zip, its images as files under art/, its own sounds under sound/, each stored once. */
-export function writeGameZip(game: Game): Uint8Array {
+/** The files of a game, by name: game.json, its images under art/ and its own sounds under sound/, each once. */
+export function gameFiles(game: Game): Record<string, Uint8Array> {
   const file: unknown = JSON.parse(writeGame(game))
   const entries: Record<string, Uint8Array> = {}
   const names = new Map<string, string>()
@@ -75,5 +75,8 @@ export function writeGameZip(game: Game): Uint8Array {
     }
     put(name)
   }
-  return zipSync({ [GAME]: strToU8(JSON.stringify(file, null, 2) + '\n'), ...entries })
+  return { [GAME]: strToU8(JSON.stringify(file, null, 2) + '\n'), ...entries }
 }
+
+/** The bytes of a game as a zip of its files. */
+export const writeGameZip = (game: Game): Uint8Array => zipSync(gameFiles(game))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { Pair } from '../../../core/deck/pair.ts'
-import { faceWords } from '../../../player/face.ts'
+import { faceWords } from '../../../core/deck/face.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 
 /** A pair as two large cards that lean on each other; for a related one, a press chooses the side to edit. */

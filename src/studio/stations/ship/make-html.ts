@@ -5,7 +5,7 @@ import { bad, type Result } from '../../../core/result.ts'
 import { hasRivals } from '../../../core/settings/seats.ts'
 import { messagesIn } from '../../../core/texts/ready.ts'
 import type { CreditPart } from '../../../core/texts/credit-part.ts'
-import { creditsOf, licensesText, type PlayerCredits } from '../../../ship/credits.ts'
+import { creditsOf, licensesText, worksIn, type PlayerCredits } from '../../../ship/credits.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
 import type { Weights } from '../../../ship/weigh.ts'
 import { pictureText } from '../../store/pictures.ts'
@@ -55,7 +55,7 @@ export async function makeHtml(game: Game): Promise<Result<MadePage>> {
       bytes: new Blob([html]).size,
       weights: weigh(html, { game, art: art.value, words }),
       credits: creditsOf(game, credits),
-      licenses: licensesText(game, credits),
+      licenses: licensesText(game, worksIn.page(game, credits)),
     },
   }
 }

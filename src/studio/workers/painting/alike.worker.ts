@@ -6,8 +6,10 @@ import { cardPixels } from './card-pixels.ts'
 import { cleared } from './cleared.ts'
 import type { WithImage } from './load-image.ts'
 import { addFonts, type FontRule } from './own-fonts.ts'
-import { drawBack, loadBack } from './paint-back.ts'
-import { drawFace, loadFace } from './paint-face.ts'
+import { drawBack } from '../../../ship/drawing/draw-back.ts'
+import { loadBack } from './load-back.ts'
+import { drawFace } from '../../../ship/drawing/draw-face.ts'
+import { loadFace } from './load-face.ts'
 
 /** A new card, and how many px it has; its key identifies it. */
 export type AlikeCard = { key: string; width: number; height: number } & (

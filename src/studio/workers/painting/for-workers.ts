@@ -1,5 +1,5 @@
 import type { Back, Face } from '../../../core/deck/pair.ts'
-import { patternImage } from '../../../player/back.ts'
+import { patternSvg } from '../../../core/deck/back-look.ts'
 import { drawnBack, drawnFace, giveUp } from '../../store/sound-images.ts'
 import { drawnInTime } from './drawn-in-time.ts'
 import type { FontRule } from './own-fonts.ts'
@@ -44,10 +44,11 @@ export async function faceForWorker(whole: Face, name = ''): Promise<WithImage<F
 /** A back that a worker can draw. Its pattern is an SVG, whose px are those of the card. */
 export async function backForWorker(whole: Back): Promise<WithImage<Back>> {
   const back = drawnBack(whole)
-  if (!back.image) return { what: back, image: await drawnSvg(patternImage(back).slice(5, -2)) }
+  if (!back.image) return { what: back, image: await drawnSvg(svgUrl(patternSvg(back))) }
   return isSvg(back.image) ? { what: back, image: await drawnSvg(back.image, LONGEST) } : { what: back }
 }
 
+const svgUrl = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`
 const isSvg = (src: string): boolean => src.startsWith('data:image/svg+xml')
 
 /** An SVG as px, this many along its longer side or its own size; null if it cannot be drawn. */

@@ -1,4 +1,4 @@
-import { drawFace, type LoadedFace } from './paint-face.ts'
+import { drawFace, type LoadedFace } from '../../../ship/drawing/draw-face.ts'
 
 /** Two cards that lean on each other, in px of the page: the whole, a card on it, and the angle of each. */
 export const PAIR = { width: 140, height: 92 }

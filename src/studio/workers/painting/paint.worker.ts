@@ -3,7 +3,8 @@ import type { Face } from '../../../core/deck/pair.ts'
 import { cleared } from './cleared.ts'
 import type { WithImage } from './load-image.ts'
 import { addFonts, type FontRule } from './own-fonts.ts'
-import { drawFace, loadFace } from './paint-face.ts'
+import { drawFace } from '../../../ship/drawing/draw-face.ts'
+import { loadFace } from './load-face.ts'
 import { drawPair, PAIR } from './paint-pair.ts'
 
 /** What to draw, `scale` px to one of the page: the faces of a pair, or one face on a square with this many page px a side. */

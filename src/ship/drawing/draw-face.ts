@@ -1,29 +1,17 @@
-import { FACE_INK, FACE_PAPER } from '../../../core/deck/face.ts'
-import { pictureTitle } from '../../../core/deck/picture-words.ts'
-import type { Face } from '../../../core/deck/pair.ts'
-import { ART_SHARE } from '../../../player/face.ts'
-import { LINE_HEIGHT, textSize } from '../../../player/fit-text.ts'
-import { smallPictureUrl } from '../../store/pictures.ts'
-import { loadImage, type WithImage } from './load-image.ts'
-import { loadFont } from './own-fonts.ts'
+import { ART_SHARE, FACE_INK, FACE_PAPER } from '../../core/deck/face.ts'
+import { LINE_HEIGHT, textSize } from '../../core/deck/fit-text.ts'
+import type { Face } from '../../core/deck/pair.ts'
+import { pictureTitle } from '../../core/deck/picture-words.ts'
 
-/** Faces drawn on a canvas as they appear on a small card. */
+/** Faces drawn on a canvas as they appear on a card. */
 
-const TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Variable', system-ui, sans-serif"
+/** The type of words on cards, as CSS; % stands for its size in px. */
+export const FACE_TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Variable', system-ui, sans-serif"
 
 type Pen = OffscreenCanvasRenderingContext2D
 
-/** A face with everything needed to draw it at once. */
+/** A face with everything needed to draw it at once; null for an image that cannot be drawn, which its words replace. */
 export type LoadedFace = { face: Face; image: ImageBitmap | null }
-
-export async function loadFace({ what: face, image }: WithImage<Face>): Promise<LoadedFace> {
-  if (face.kind === 'text') {
-    await loadFont(TYPE.replace('%', '20'), face.text)
-    return { face, image: null }
-  }
-  if (image !== undefined) return { face, image }
-  return { face, image: await loadImage(face.kind === 'picture' ? smallPictureUrl(face.name) : face.src) }
-}
 
 /** Draws a face with its paper on a card of this many px, from the pen's origin. */
 export function drawFace(pen: Pen, { face, image }: LoadedFace, width: number, height: number): void {
@@ -44,7 +32,7 @@ const signOf = (face: Exclude<Face, { kind: 'text' }>): string =>
 function drawText(pen: Pen, text: string, ink: string, width: number, height: number): void {
   const { byWidth, byHeight, lines } = textSize(text, width / height)
   const size = Math.min(byWidth * width, byHeight * height)
-  pen.font = TYPE.replace('%', size.toFixed(1))
+  pen.font = FACE_TYPE.replace('%', size.toFixed(1))
   pen.fillStyle = ink
   pen.textAlign = 'center'
   pen.textBaseline = 'middle'

@@ -1,0 +1,136 @@
+import { readFileSync, writeFileSync } from 'node:fs'
+import { whereText } from '../core/findings/finding.ts'
+import { findingsOf } from '../core/findings/findings.ts'
+import { findingLine } from '../core/findings/words.ts'
+import type { Game } from '../core/game/game.ts'
+import { languagesOf } from '../core/game/in-language.ts'
+import { problemLine, quoted, type Result } from '../core/result.ts'
+import { hasRivals } from '../core/settings/seats.ts'
+import { isLanguage, LANGUAGES, type Language } from '../core/texts/languages.ts'
+import { messagesIn } from '../core/texts/ready.ts'
+import type { PlayerCredits } from '../ship/credits.ts'
+import { ENGINE_FILES, packEngine, type EngineFiles } from '../ship/engine-package.ts'
+import { shipHtml, type BuiltPlayer } from '../ship/html.ts'
+import { atlasOf, KIT_DEFAULTS, kitCards, kitCardSize, type KitOptions } from '../ship/kit/cards.ts'
+import { kitFiles } from '../ship/kit/files.ts'
+import { gatherArt, svgOf } from '../ship/pictures.ts'
+import { projectFiles, type ProjectParts } from '../ship/project/files.ts'
+import { shipSite } from '../ship/site.ts'
+import { zipOf } from '../ship/zip.ts'
+import type { Out } from './commands.ts'
+import { drawIcons, drawKit } from './draw.ts'
+import { gameAt, pictureAt, Unusable } from './files.ts'
+
+/** What a game can be shipped as: how the name of that file ends, and what it is. */
+export const SHIPPED_AS = {
+  page: { ends: /\.html?$/i, what: 'the page is written as HTML; end its name in .html' },
+  site: { ends: /\.zip$/i, what: 'the site is a zip; end its name in .zip' },
+  engine: { ends: /\.tgz$/i, what: 'the engine is a package; end its name in .tgz' },
+  project: { ends: /\.zip$/i, what: 'the project is a zip; end its name in .zip' },
+  kit: { ends: /\.zip$/i, what: 'the kit is a zip; end its name in .zip' },
+} as const
+type ShippedAs = keyof typeof SHIPPED_AS
+export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] } & Partial<KitOptions>
+
+/** What is shipped, as a file; a problem names the part of the game that prevents it. `tell` gets what the author should know of it. */
+type Maker = (
+  game: Game,
+  art: Record<string, string>,
+  built: Built,
+  options: ShipOptions,
+  tell: Out['tell'],
+) => Promise<Result<string | Uint8Array>>
+
+/** Reads what was built. In: the folder it is in. */
+function builtIn(folder: string) {
+  const text = (path: string): string => readFileSync(`${folder}/${path}`, 'utf8')
+  const name = (game: Game): string => `player/${hasRivals(game) ? 'player-rivals' : 'player'}`
+  const credits = (game: Game): PlayerCredits =>
+    JSON.parse(text(`${name(game)}-credits.json`)) as PlayerCredits
+  return {
+    text,
+    credits,
+    player: (game: Game): BuiltPlayer => ({
+      script: text(`${name(game)}.js`),
+      style: text('player/player.css'),
+      faceFont: text('player/face-font.css'),
+      credits: credits(game),
+    }),
+  }
+}
+type Built = ReturnType<typeof builtIn>
+
+const zipped = (files: Record<string, Uint8Array>): Result<Uint8Array> => ({
+  ok: true,
+  value: zipOf(files),
+})
+
+const MAKERS: Record<ShippedAs, Maker> = {
+  async page(game, art, built) {
+    const words = await messagesIn(languagesOf(game))
+    return { ok: true, value: shipHtml(game, { art, words }, built.player(game)) }
+  },
+  async site(game, art, built) {
+    const words = await messagesIn(languagesOf(game))
+    return zipped(shipSite(game, { art, words }, built.player(game), await drawIcons(game)))
+  },
+  async engine(_game, _art, built) {
+    const files = ENGINE_FILES.map((name) => [name, built.text(`engine/${name}`)])
+    return { ok: true, value: await packEngine(Object.fromEntries(files) as EngineFiles) }
+  },
+  async project(game, art, built) {
+    const parts = JSON.parse(built.text('project.json')) as ProjectParts
+    const svgs = Object.fromEntries(Object.entries(art).map(([name, url]) => [name, svgOf(url)]))
+    return zipped(projectFiles(game, svgs, parts, built.credits(game)))
+  },
+  async kit(game, _art, built, options, tell) {
+    const { width, ...counts } = { ...KIT_DEFAULTS, ...options }
+    const cards = kitCards(game)
+    const atlas = atlasOf(cards.length + 1, kitCardSize(game, width))
+    if (!atlas.ok) return atlas
+    const laid = { cards, atlas: atlas.value }
+    const docs = { readme: built.text('../docs/kit.md'), shuffle: built.text('../docs/shuffle.md') }
+    const files = kitFiles(game, laid, { width, ...counts }, { docs, credits: built.credits(game) })
+    if (!files.ok) return files
+    const { images, undrawn } = await drawKit(game, laid, width)
+    for (const card of undrawn) tell(`${card}: its image cannot be drawn; its words stand there`)
+    return zipped({ ...files.value, ...images })
+  },
+}
+
+/** A game in the languages that are asked for, its own first; in those it names itself if none are. */
+function speaking(game: Game, asked: readonly string[] | undefined): Game {
+  if (!asked) return game
+  const languages = [...new Set(asked)]
+  const wrong = languages.find((tag) => !isLanguage(tag))
+  if (wrong !== undefined)
+    throw new Unusable(`--lang: ${quoted(wrong)} is none of the languages, which are ${LANGUAGES.join(', ')}`)
+  return { ...game, texts: { own: game.texts?.own ?? {}, languages: languages as Language[] } }
+}
+
+/** Writes what a game is shipped as. In: `built`, the folder with all that is built. */
+export async function ship(path: string, options: ShipOptions, built: string, out: Out): Promise<number> {
+  const { to, as, lang } = options
+  const { ends, what } = SHIPPED_AS[as]
+  if (!ends.test(to)) throw new Unusable(`${to}: ${what}`)
+  if (as === 'engine' && lang) throw new Unusable('--lang: the engine is the same in every language')
+  const game = speaking(gameAt(path), lang)
+  // the engine has no game inside
+  const stops = as === 'engine' ? [] : findingsOf(game).filter(({ severity }) => severity === 'stops')
+  for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
+  const art = as === 'engine' ? ({ ok: true, value: {} } as const) : await gatherArt(game, pictureAt)
+  if (!art.ok) out.tell(problemLine(art.problem))
+  if (!art.ok || stops.length) return 1
+  const made = await MAKERS[as](game, art.value, builtIn(built), options, out.tell)
+  if (!made.ok) {
+    out.tell(problemLine(made.problem))
+    return 1
+  }
+  try {
+    writeFileSync(to, made.value)
+  } catch (error) {
+    throw new Unusable(`${to}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
+  }
+  out.tell(`${to}: ${Math.ceil(Buffer.byteLength(made.value) / 1024)} kB`)
+  return 0
+}

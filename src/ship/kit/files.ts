@@ -1,0 +1,116 @@
+import { strToU8 } from 'fflate'
+import Papa from 'papaparse'
+import { cellName, openCells } from '../../core/board/cells.ts'
+import { FRAME_NAMES, frameOf, layoutIn } from '../../core/board/frames.ts'
+import { prepareDeal, type Dealer } from '../../core/deal/deal.ts'
+import { faceWords } from '../../core/deck/face.ts'
+import { dealtText, seedsFrom } from '../../core/files/dealt-file.ts'
+import { gameFiles } from '../../core/files/game-zip.ts'
+import type { Game } from '../../core/game/game.ts'
+import { bad, good, type Result } from '../../core/result.ts'
+import { resolveLevel, type Level } from '../../core/settings/levels.ts'
+import type { Settings } from '../../core/settings/settings.ts'
+import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
+import { BACK, type Atlas, type KitCard, type KitOptions } from './cards.ts'
+import { testGame } from './test-games.ts'
+
+/** The pages that go into every kit: docs/kit.md and docs/shuffle.md. */
+export type KitDocs = { readme: string; shuffle: string }
+
+/** The seeds of a kit's deals and test games. */
+const SEEDS = { deals: 'kit', games: 'test' } as const
+
+const jsonLines = (all: readonly unknown[]): string => all.map((one) => `${JSON.stringify(one)}\n`).join('')
+const jsonRows = (rows: readonly object[]): string =>
+  `[\n${rows.map((row) => `  ${JSON.stringify(row)}`).join(',\n')}\n]\n`
+const csv = (rows: readonly object[]): string => `${Papa.unparse([...rows])}\r\n`
+
+/** `cards` and `atlas` as tables, for the images that lie beside them. */
+function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, string> {
+  const rows = cards.map(({ card, file, pair, name, face }) => ({
+    card,
+    file,
+    pair,
+    name,
+    says: faceWords(face, name),
+  }))
+  const names = [...cards.map(({ card }) => card), BACK]
+  const { scale, width, height, frames } = atlas
+  const found = Object.fromEntries(names.map((name, i) => [name, frames[i]]))
+  return {
+    'cards.csv': csv(rows),
+    'cards.json': jsonRows(rows),
+    'atlas.json': `${JSON.stringify({ image: 'atlas.png', scale, width, height, frames: found }, null, 2)}\n`,
+  }
+}
+
+/** Where the cells of a level lie on each screen. */
+function placesOf(settings: Settings): object[] {
+  const { board } = settings
+  return FRAME_NAMES.flatMap((screen) => {
+    const { places } = layoutIn(frameOf(screen), settings)
+    return openCells(board).map((index) => ({
+      screen,
+      cell: cellName(index, board.columns),
+      index,
+      ...places[index]!,
+    }))
+  })
+}
+
+function levelFiles(
+  { deck }: Game,
+  level: Level,
+  settings: Settings,
+  dealer: Dealer,
+  { deals, games }: KitOptions,
+): Record<string, string> {
+  const dealt = (format: 'json' | 'csv'): string =>
+    seedsFrom(SEEDS.deals, deals)
+      .map((seed) => dealtText({ deck }, level, dealer, seed, format))
+      .join('')
+  const places = placesOf(settings)
+  return {
+    [`places/${level.id}.csv`]: csv(places),
+    [`places/${level.id}.json`]: jsonRows(places),
+    [`deals/${level.id}.jsonl`]: dealt('json'),
+    [`deals/${level.id}.csv`]: dealt('csv'),
+    [`test-games/${level.id}.jsonl`]: jsonLines(
+      seedsFrom(SEEDS.games, games).map((seed) => testGame(level.id, settings, dealer, deck.pairs, seed)),
+    ),
+  }
+}
+
+/**
+ * All files of a kit but its images, by name. In: the game; its cards and where they lie on the atlas; what the author chose; `progress` gets the share done, 0 to 1. Wrong: a level that
+ * cannot be dealt.
+ */
+export function kitFiles(
+  game: Game,
+  { cards, atlas }: { cards: readonly KitCard[]; atlas: Atlas },
+  options: KitOptions,
+  { docs, credits }: { docs: KitDocs; credits: PlayerCredits },
+  progress: (share: number) => void = () => undefined,
+): Result<Record<string, Uint8Array>> {
+  const own = gameFiles(game)
+  // with the names of its files in the place of images and sounds
+  const plain = JSON.parse(new TextDecoder().decode(own['game.json'])) as Game
+  const texts: Record<string, string> = {
+    'README.md': docs.readme,
+    'SHUFFLE.md': docs.shuffle,
+    'LICENSES.txt': licensesText(game, worksIn.kit(game, credits)),
+    ...cardFiles(cards, atlas),
+    'levels.json': jsonRows(
+      plain.levels.map((level) => ({ id: level.id, name: level.name, settings: resolveLevel(plain, level) })),
+    ),
+  }
+  for (const [i, level] of game.levels.entries()) {
+    progress(i / game.levels.length)
+    const settings = resolveLevel(game, level)
+    const dealer = prepareDeal(game.deck.pairs, settings)
+    if (!dealer.ok) return bad(level.name, dealer.problem.message)
+    Object.assign(texts, levelFiles(game, level, settings, dealer.value, options))
+  }
+  const written = Object.entries(texts).map(([name, text]) => [name, strToU8(text)] as const)
+  return good({ ...own, ...Object.fromEntries(written) })
+}

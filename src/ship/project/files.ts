@@ -1,0 +1,50 @@
+import { strToU8 } from 'fflate'
+import { writeGame } from '../../core/files/game-file.ts'
+import type { Game } from '../../core/game/game.ts'
+import { fileStem } from '../../core/game/names.ts'
+import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
+import { picturesOf } from '../pictures.ts'
+
+/** What is the same in every project: dist/project.json, the files by their paths, and the packages that it asks for with their versions. */
+export type ProjectParts = {
+  files: Record<string, string>
+  packages: { dependencies: Record<string, string>; devDependencies: Record<string, string> }
+}
+
+/** Where the game lies in a project. */
+const GAME = 'public/game.json'
+
+const manifest = (game: Game, packages: ProjectParts['packages']): string =>
+  `${JSON.stringify(
+    {
+      name: fileStem(game).slice(0, 60),
+      version: '0.1.0',
+      private: true,
+      type: 'module',
+      scripts: { start: 'vite --open', build: 'tsc && vite build', test: 'vitest run' },
+      ...packages,
+    },
+    null,
+    2,
+  )}\n`
+
+/**
+ * A project to go on with: the engine's source, a table of its own, the game with its kept checks, and its pictures. In: the game; the drawings of its library pictures, as SVG by
+ * name; what is the same in every project. Out: its files, by path.
+ */
+export function projectFiles(
+  game: Game,
+  svgs: Record<string, string>,
+  { files, packages }: ProjectParts,
+  credits: PlayerCredits,
+): Record<string, Uint8Array> {
+  const texts = {
+    ...files,
+    'README.md': files['README.md']!.replaceAll('TITLE', game.title),
+    'package.json': manifest(game, packages),
+    'LICENSES.txt': licensesText(game, worksIn.project(game, credits)),
+    [GAME]: writeGame(game),
+    ...Object.fromEntries(picturesOf(game).map((name) => [`public/pictures/${name}.svg`, svgs[name]!])),
+  }
+  return Object.fromEntries(Object.entries(texts).map(([path, text]) => [path, strToU8(text)]))
+}

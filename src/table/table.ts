@@ -1,0 +1,174 @@
+import {
+  advance,
+  deal,
+  eventsOf,
+  faceOf,
+  press,
+  resultOf,
+  seedFor,
+  settingsOf,
+  startRound,
+  turnBack,
+  type Deal,
+  type Event,
+  type Face,
+  type Game,
+  type Round,
+  type Settings,
+} from '../engine/engine.ts'
+
+/*
+ * A table to play at, in plain DOM: yours to change. The rules are the engine's: this file says what was pressed and draws what the round has become.
+ */
+
+/** What lies on the table. */
+type OnTable = { settings: Settings; dealt: Deal; round: Round; began: number }
+
+/** How often time is told to the engine, in ms. */
+const TICK = 100
+
+/** Puts a table into a place on the page, with the first level dealt on it. */
+export function showTable(place: HTMLElement, game: Game): void {
+  const levels = element('select', { ariaLabel: 'Level' })
+  for (const { id, name } of game.levels) levels.append(new Option(name, id))
+  const again = element('button', { textContent: 'Deal' })
+  const figures = element('p', { className: 'figures' })
+  const board = element('div', { className: 'board', role: 'group', ariaLabel: 'Board' })
+  const said = element('p', { className: 'said', role: 'status' })
+  const back = element('button', { textContent: 'Turn them back' })
+  const bar = element('div', { className: 'bar' })
+  bar.append(levels, again, figures)
+  place.replaceChildren(bar, board, said, back)
+
+  let table = layOut()
+  again.onclick = () => (table = layOut())
+  levels.onchange = () => (table = layOut())
+  back.onclick = () => {
+    turnBack(table.round, now())
+    draw()
+  }
+  setInterval(() => {
+    advance(table.round, now())
+    draw()
+  }, TICK)
+
+  function now(): number {
+    return Math.round(performance.now() - table.began)
+  }
+
+  /** Deals the chosen level anew. */
+  function layOut(): OnTable {
+    const level = levels.value
+    const seed = orThrow(seedFor(game, level, Date.now(), Math.floor(Math.random() * 2 ** 32)))
+    const dealt = orThrow(deal(game, level, seed))
+    const settings = orThrow(settingsOf(game, level))
+    const round = orThrow(startRound(game, dealt))
+    table = { settings, dealt, round, began: performance.now() }
+    place.style.setProperty('--table', settings.look.table)
+    board.style.setProperty('--columns', String(dealt.columns))
+    board.style.setProperty('--rows', String(dealt.rows))
+    board.replaceChildren(...dealt.cells.map((card, cell) => (card === null ? gap() : cardAt(cell))))
+    draw()
+    return table
+  }
+
+  function cardAt(cell: number): HTMLElement {
+    const card = element('button', { className: 'card' })
+    const { ink, paper } = game.deck.back
+    card.style.setProperty('--back-ink', ink)
+    card.style.setProperty('--back-paper', paper)
+    card.append(drawnFace(faceOf(game, table.dealt.cards[cell]!)))
+    card.onclick = () => {
+      press(table.round, now(), cell)
+      draw()
+    }
+    return card
+  }
+
+  /** Makes the page show what the round has become. */
+  function draw(): void {
+    const { round, settings, dealt } = table
+    for (const [cell, state] of round.states.entries()) {
+      const card = board.children[cell] as HTMLElement
+      if (state === null) continue
+      const isOpen = round.phase === 'first-look' || state === 'up' || state === 'matched'
+      card.dataset.state = isOpen && state === 'down' ? 'up' : state
+      const where = `${String.fromCharCode(65 + (cell % dealt.columns))}${Math.floor(cell / dealt.columns) + 1}`
+      card.ariaLabel = isOpen ? `${where}, ${wordsOn(game, dealt.cells[cell]!)}` : `${where}, face down`
+      if (state === 'gone') card.ariaLabel = `${where}, taken`
+    }
+    figures.textContent = figuresOf(round, settings)
+    said.textContent = lineFor(round)
+    back.hidden = !(round.phase === 'judged' && !round.judgedMatch && settings.turn.onMiss === 'button')
+  }
+}
+
+/** The line of figures: those that the level has. */
+function figuresOf(round: Round, { clock, limits }: Settings): string {
+  const { turns, score, lives, timeUsed } = resultOf(round)
+  const time = clock.mode === 'down' ? Math.max(0, round.clock.limit - timeUsed) : timeUsed
+  return [
+    clock.mode === 'off'
+      ? ''
+      : `time ${Math.floor(time / 60_000)}:${String(Math.floor(time / 1000) % 60).padStart(2, '0')}`,
+    limits.turns === null ? `turns ${turns}` : `turns ${turns} of ${limits.turns}`,
+    lives === null ? '' : `lives ${lives}`,
+    `score ${score}`,
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+/** What to say of the last thing that happened. */
+function lineFor(round: Round): string {
+  if (round.phase === 'first-look') return 'Look well …'
+  const told = eventsOf(round).findLast(({ kind }) => kind in LINES)
+  return told ? LINES[told.kind as keyof typeof LINES](told as never) : ''
+}
+const LINES = {
+  match: ({ how }: Event & { kind: 'match' | 'miss' }) => (how === 'lucky' ? 'A lucky pair!' : 'A pair!'),
+  miss: ({ how }: Event & { kind: 'match' | 'miss' }) =>
+    how === 'slip' ? 'Not a pair, and you had seen one of them' : 'Not a pair',
+  passed: ({ to }: Event & { kind: 'passed' }) => `Player ${to + 1} is next`,
+  won: () => 'All pairs found!',
+  lost: ({ by }: Event & { kind: 'lost' }) =>
+    ({ clock: 'Time is up.', lives: 'No lives left.', turns: 'No turns left.' })[by],
+}
+
+/** A face, as large as its card: a picture of the library is a file, an own image is in the game. Text never becomes HTML. */
+function drawnFace(face: Face): HTMLElement {
+  const box = element('span', { className: `face ${face.kind}` })
+  if (face.paper) box.style.background = face.paper
+  if (face.ink) box.style.color = face.ink
+  if (face.kind === 'text') box.textContent = face.text
+  else {
+    const src = face.kind === 'picture' ? `pictures/${face.name}.svg` : face.src
+    box.append(element('img', { src, alt: '', draggable: false }))
+  }
+  return box
+}
+
+/** What is on a card, in words. In: its name in a deal, such as "cog/a". */
+function wordsOn(game: Game, card: string): string {
+  const [id, side] = card.split('/')
+  const pair = game.deck.pairs.find((one) => one.id === id)!
+  const face = (side === 'b' && pair.b) || pair.a
+  return face.alt ?? (face.kind === 'text' ? face.text : pair.name)
+}
+
+const gap = (): HTMLElement => element('span', {})
+
+function element<Tag extends keyof HTMLElementTagNameMap>(
+  tag: Tag,
+  given: Partial<HTMLElementTagNameMap[Tag]>,
+): HTMLElementTagNameMap[Tag] {
+  return Object.assign(document.createElement(tag), given)
+}
+
+/** The engine returns what went wrong; here that ends the program, with its place and reason. */
+export function orThrow<T>(
+  result: { ok: true; value: T } | { ok: false; problem: { at: string; message: string } },
+): T {
+  if (result.ok) return result.value
+  throw new Error(`${result.problem.at}: ${result.problem.message}`)
+}
