@@ -17,7 +17,7 @@ export const THEME = '#25264a'
 export type SiteFiles = { manifest: string; icon: string; worker: string }
 
 const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
-const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
+export const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
 
 const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8ToBytes(text)))}'`
 

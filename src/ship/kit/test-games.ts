@@ -43,9 +43,8 @@ export function testGame(
   const round = newRound(rules, cards)
   const chance = streamOf(seed, 'choosing')
   const inputs: Input[] = []
-  let at = 0
   while (!isOver(round) && inputs.length < INPUTS_AT_MOST) {
-    at = round.at + draw(chance, WAIT.most)
+    const at = round.at + draw(chance, WAIT.most)
     for (const input of nextInputs(round, chance, at)) {
       inputs.push(input)
       apply(round, input)

@@ -30,20 +30,11 @@ console.log(round.states[0], resultOf(round).flips)`,
   </div>
 </template>
 
+<style scoped src="./code.css"></style>
 <style scoped>
 .engine {
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 12px;
-}
-pre {
-  margin: 0;
-  padding: 12px 14px;
-  overflow-x: auto;
-  border-radius: var(--round);
-  background: var(--table-deep);
-  color: #f3eee2;
-  font-size: 13px;
-  line-height: 1.55;
 }
 </style>

@@ -5,9 +5,10 @@ import { useClipboard } from '@vueuse/core'
 import { computed } from 'vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
+import FrameTry from './FrameTry.vue'
 
 /** The lines to paste into a page around the game, and what it hears. */
-const props = defineProps<{ name: string }>()
+const props = defineProps<{ name: string; html: string | null }>()
 const bench = useBench()
 const { say } = useToasts()
 const { copy, isSupported } = useClipboard({ legacy: true })
@@ -49,6 +50,7 @@ const HEARS: [string, string][] = [
       <pre tabindex="0" aria-label="Lines to paste">{{ lines }}</pre>
       <ElButton v-if="isSupported" class="btn" @click="copied"><IconCopy />Copy</ElButton>
     </div>
+    <FrameTry :html="html" />
     <h3>What your page hears</h3>
     <dl>
       <template v-for="[event, what] in HEARS" :key="event">
@@ -65,6 +67,7 @@ const HEARS: [string, string][] = [
   </div>
 </template>
 
+<style scoped src="./code.css"></style>
 <style scoped>
 .frame {
   display: grid;
@@ -74,16 +77,6 @@ const HEARS: [string, string][] = [
 }
 .lines {
   position: relative;
-}
-pre {
-  margin: 0;
-  padding: 12px 14px;
-  overflow-x: auto;
-  border-radius: var(--round);
-  background: var(--table-deep);
-  color: #f3eee2;
-  font-size: 13px;
-  line-height: 1.55;
 }
 .lines .btn {
   position: absolute;
@@ -98,11 +91,5 @@ dl {
 }
 dd {
   margin: 0;
-}
-code {
-  padding: 1px 5px;
-  border-radius: 4px;
-  background: var(--sand);
-  font-size: 14px;
 }
 </style>

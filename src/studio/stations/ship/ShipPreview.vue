@@ -2,6 +2,7 @@
 import { ElSegmented } from 'element-plus'
 import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { FRAMES } from '../../../core/board/frames.ts'
 import { gameIn, languagesOf } from '../../../core/game/in-language.ts'
 import { LANGUAGE_NAMES, type Language } from '../../../core/texts/languages.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
@@ -10,22 +11,27 @@ import { mindsOf } from '../../../core/settings/seats.ts'
 import { creditsOf, type PlayerCredits } from '../../../ship/credits.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { idly } from '../../parts/look/idly.ts'
-import { playerCredits } from './make-html.ts'
+import { playerCredits } from './shipped-parts.ts'
 import { useBench } from '../../store/bench.ts'
+import PreviewActs from './PreviewActs.vue'
 import { pictureUrl } from '../../store/pictures.ts'
 import { drawnGame } from '../../store/sound-images.ts'
 import { speechOf } from '../../store/speech.ts'
 
-/** The game as players will see it: on a phone, a tablet or a page, in any language that it speaks. */
+/** The game as players will see it: on a phone, a tablet, a page or paper, in any language that it speaks. In: the sheets to print, and the page as it is shipped, null until they are made. */
+defineProps<{ sheets: string | null; html: string | null }>()
 const bench = useBench()
+/** px of an upright A4 sheet, as browsers count them */
+const PAPER = { width: 794, height: 1123 }
 const SCREENS = {
-  upright: { name: 'phone', width: 360, height: 640 },
-  across: { name: 'sideways', width: 780, height: 360 },
-  tablet: { name: 'tablet', width: 820, height: 1180 },
-  page: { name: 'page', width: 1280, height: 800 },
+  upright: { name: 'phone', ...FRAMES.phone },
+  across: { name: 'sideways', ...FRAMES['phone-across'] },
+  tablet: { name: 'tablet', ...FRAMES['tablet-upright'] },
+  page: { name: 'page', ...FRAMES.desktop },
+  paper: { name: 'paper', ...PAPER },
 } as const
 type Screen = keyof typeof SCREENS
-const screen = ref<Screen>('upright')
+const screen = defineModel<Screen>('screen', { required: true })
 const options = Object.entries(SCREENS).map(([value, { name }]) => ({ value, label: name }))
 
 const frame = ref<HTMLElement>()
@@ -43,15 +49,18 @@ const scale = computed(() =>
 )
 
 const languages = computed(() => languagesOf(bench.game!))
-const chosen = ref<Language>(languages.value[0]!)
+const chosen = defineModel<Language>('language', { required: true })
 const language = computed(() => (languages.value.includes(chosen.value) ? chosen.value : languages.value[0]!))
+const isPaper = computed(() => screen.value === 'paper')
+const edge = computed(() => (isPaper.value ? 0 : 2 * EDGE))
 const words = computed(() => languages.value.map((one) => [one, LANGUAGE_NAMES[one]] as const))
 
 let player: Player | null = null
 let made: PlayerCredits | null = null
 function mount(): void {
-  if (!host.value || !made) return
   player?.destroy()
+  player = null
+  if (!host.value || !made) return
   const game = bench.game!
   player = mountPlayer(host.value, {
     game: gameIn(drawnGame(game), language.value),
@@ -74,6 +83,7 @@ onMounted(async () => {
 })
 onBeforeUnmount(() => player?.destroy())
 watch([() => bench.game, language], mountSoon)
+watch(isPaper, mountSoon, { flush: 'post' })
 </script>
 
 <template>
@@ -91,25 +101,35 @@ watch([() => bench.game, language], mountSoon)
     <div ref="frame" class="room">
       <div
         class="device"
+        :class="{ paper: isPaper }"
         :style="{
-          width: `${size.width * scale + 2 * EDGE}px`,
-          height: `${size.height * scale + 2 * EDGE}px`,
+          width: `${size.width * scale + edge}px`,
+          height: `${size.height * scale + edge}px`,
         }"
       >
+        <iframe
+          v-if="isPaper"
+          class="sheets"
+          title="Sheets to print"
+          :srcdoc="sheets ?? ''"
+          :style="{ width: `${size.width}px`, height: `${size.height}px`, transform: `scale(${scale})` }"
+        />
         <div
+          v-else
           ref="host"
           class="host"
           :style="{ width: `${size.width}px`, height: `${size.height}px`, transform: `scale(${scale})` }"
         />
       </div>
     </div>
+    <PreviewActs :html="html" />
   </section>
 </template>
 
 <style scoped>
 .preview {
   display: grid;
-  grid-template-rows: auto minmax(0, 1fr);
+  grid-template-rows: auto minmax(0, 1fr) auto;
   gap: 12px;
   min-width: 0;
   padding: 16px;
@@ -135,6 +155,15 @@ watch([() => bench.game, language], mountSoon)
   border-radius: 26px;
   background: #16172c;
   box-shadow: 0 3px 12px #23243f4d;
+}
+.device.paper {
+  padding: 0;
+  border-radius: 2px;
+  background: #fff;
+}
+.sheets {
+  border: 0;
+  transform-origin: 0 0;
 }
 .host {
   border-radius: 18px;

@@ -1,34 +1,31 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import IconDownload from '~icons/ph/download-simple'
+import IconPrint from '~icons/ph/printer'
 import { useLocalStorage } from '@vueuse/core'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import { unknownPictures } from '../../../core/findings/findings.ts'
-import { imagesOf, soundsOf } from '../../../core/game/own-files.ts'
-import { fileStem } from '../../../core/game/names.ts'
-import { ENGINE_NAME } from '../../../ship/engine-package.ts'
-import { problemLine } from '../../../core/result.ts'
+import { languagesOf } from '../../../core/game/in-language.ts'
+import type { Language } from '../../../core/texts/languages.ts'
 import { useFindings } from '../../parts/findings/store.ts'
-import { download, downloadGame } from '../../parts/look/download.ts'
-import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import { pictureIndex } from '../../store/pictures.ts'
-import CreditsRow from './CreditsRow.vue'
 import { DESTINATIONS, type Destination } from './destinations.ts'
 import EngineDetails from './EngineDetails.vue'
+import FileDetails from './FileDetails.vue'
 import FrameDetails from './FrameDetails.vue'
-import LevelAddresses from './LevelAddresses.vue'
-import SaysTable from './SaysTable.vue'
+import KitDetails from './KitDetails.vue'
+import PageDetails from './PageDetails.vue'
+import PaperDetails from './PaperDetails.vue'
+import PrintFrame from './PrintFrame.vue'
+import ProjectDetails from './ProjectDetails.vue'
 import ShipFindings from './ShipFindings.vue'
 import ShipPreview from './ShipPreview.vue'
-import SpeaksRow from './SpeaksRow.vue'
-import { useShipped } from './useShipped.ts'
-import WeighsBar from './WeighsBar.vue'
+import { useShipping } from './useShipping.ts'
 import WhereTo from './WhereTo.vue'
 
 const bench = useBench()
 const checks = useFindings()
-const { say } = useToasts()
 const pictures = ref<ReadonlySet<string>>()
 const stored = useLocalStorage<Destination>('lucky-twin.ship', 'page')
 const all = DESTINATIONS.flatMap((group) => group.all)
@@ -37,54 +34,34 @@ const chosen = computed({
   set: (next) => (stored.value = next),
 })
 const destination = computed(() => all.find(({ id }) => id === chosen.value)!)
-const { made, page, name, failure, isCurrent } = useShipped()
+const language = ref<Language>(languagesOf(bench.game!)[0])
+const screen = ref<InstanceType<typeof ShipPreview>['$props']['screen']>('upright')
+watch(
+  chosen,
+  (now, before) => {
+    if (now === 'paper') screen.value = 'paper'
+    else if (before === 'paper' && screen.value === 'paper') screen.value = 'upright'
+  },
+  { immediate: true },
+)
+const shipping = useShipping(chosen, language, () => screen.value === 'paper')
+const { page, site, project, paper, paperOptions, names, sizes, act, problem, printing } = shipping
+const { options, kit, problem: kitProblem, share, isMaking, cancel } = shipping.kit
+/** the page, if it is of the game as it is now */
+const html = computed(() => (page.isCurrent.value ? (page.made.value?.html ?? null) : null))
 
-const game = computed(() => bench.game!)
 const findings = computed(() => [
   ...checks.all,
-  ...(pictures.value ? unknownPictures(game.value, pictures.value) : []),
+  ...(pictures.value ? unknownPictures(bench.game!, pictures.value) : []),
 ])
-const stopped = computed(() => findings.value.some((finding) => finding.severity === 'stops'))
-const problem = computed(() =>
-  made.value && !made.value.ok ? problemLine(made.value.problem) : failure.value,
+/** neither the rules as such nor the game file need a game that can be played */
+const needsPlayable = computed(() => chosen.value !== 'engine' && chosen.value !== 'file')
+const isStopped = computed(
+  () => needsPlayable.value && findings.value.some(({ severity }) => severity === 'stops'),
 )
-/** what a zip would contain besides the data: "images", "sounds" or both */
-const ownFiles = computed(() =>
-  [imagesOf(game.value).length && 'images', soundsOf(game.value).length && 'sounds']
-    .filter(Boolean)
-    .join(' and '),
+const mayLeave = computed(
+  () => act.value.ready && (!needsPlayable.value || (checks.current && !isStopped.value)),
 )
-const kilobytes = (bytes: number): string => `${Math.ceil(bytes / 1024).toLocaleString('en')} kB`
-const credits = computed(() => page.value?.credits ?? [])
-const sizes = computed(() => {
-  const size = page.value ? kilobytes(page.value.bytes) : ''
-  return { page: size, frame: size }
-})
-const FILES: Partial<Record<Destination, () => string>> = {
-  file: () => `${fileStem(game.value)}.game.json`,
-  engine: () => ENGINE_NAME,
-}
-const fileName = computed(() => FILES[chosen.value]?.() ?? name.value)
-
-function downloadPage(): void {
-  if (problem.value) return say(problem.value, { tone: 'wrong' })
-  const { html, bytes } = page.value!
-  download(name.value, html, 'text/html')
-  say(`${name.value}, ${kilobytes(bytes)}, is among your downloads`)
-}
-async function engine(): Promise<void> {
-  const { makeEngine } = await import('./make-engine.ts')
-  const { name: file, content } = await makeEngine()
-  download(file, content, 'application/gzip')
-}
-async function zip(): Promise<void> {
-  const { writeGameZip } = await import('../../../core/files/game-zip.ts')
-  download(
-    `${fileStem(game.value)}.game.zip`,
-    writeGameZip(game.value) as Uint8Array<ArrayBuffer>,
-    'application/zip',
-  )
-}
 onMounted(async () => {
   pictures.value = await pictureIndex().then(
     (index) => new Set(index.map(({ name: one }) => one)),
@@ -95,65 +72,50 @@ onMounted(async () => {
 
 <template>
   <div class="ship">
-    <ShipPreview />
+    <ShipPreview
+      v-model:screen="screen"
+      v-model:language="language"
+      :sheets="paper.made.value?.html ?? null"
+      :html="html"
+    />
     <WhereTo v-model="chosen" :sizes="sizes" />
     <section class="details" :aria-label="destination.name">
       <header>
         <h2>{{ destination.name }}</h2>
-        <span class="soft">{{ fileName }}</span>
-        <ElButton v-if="chosen === 'file'" class="btn main" @click="downloadGame(game)">
-          <IconDownload />Download the game file
-        </ElButton>
-        <ElButton v-else-if="chosen === 'engine'" class="btn main" @click="engine">
-          <IconDownload />Download the module
-        </ElButton>
-        <ElButton
-          v-else
-          class="btn main"
-          :disabled="stopped || !checks.current || !isCurrent"
-          @click="downloadPage"
-        >
-          <IconDownload />{{ isCurrent ? 'Download the page' : 'Making the page…' }}
+        <span class="soft">{{ names[chosen] }}</span>
+        <ElButton class="btn main" :disabled="!mayLeave" @click="act.run">
+          <IconPrint v-if="chosen === 'paper'" /><IconDownload v-else />{{ act.label }}
         </ElButton>
       </header>
-      <p v-if="stopped && (chosen === 'page' || chosen === 'frame')" class="stop">
-        Fix the problems below first.
-      </p>
+      <p v-if="isStopped" class="stop">Fix the problems below first.</p>
+      <p v-else-if="problem" class="stop" role="alert">{{ problem }}</p>
 
-      <template v-if="chosen === 'page'">
-        <div class="part">
-          <h3>Speaks</h3>
-          <SpeaksRow />
-        </div>
-        <div class="part">
-          <h3>Says</h3>
-          <SaysTable />
-        </div>
-        <div class="part">
-          <h3>Keeps</h3>
-          <p>best results and an open game, in the player's browser; it sends nothing</p>
-        </div>
-        <div v-if="page" class="part">
-          <h3>Weighs</h3>
-          <WeighsBar :weights="page.weights" />
-        </div>
-        <div class="part">
-          <h3>Credits</h3>
-          <CreditsRow :credits="credits" :licenses="page?.licenses ?? ''" />
-        </div>
-        <div class="part">
-          <h3>Levels</h3>
-          <LevelAddresses :game="game" />
-        </div>
-      </template>
-      <EngineDetails v-else-if="chosen === 'engine'" class="block" />
-      <FrameDetails v-else-if="chosen === 'frame'" class="block" :name="name" />
+      <PageDetails
+        v-if="chosen === 'page' || chosen === 'site'"
+        :page="page.made.value"
+        :files="chosen === 'site' ? site.made.value?.files : undefined"
+      />
       <div v-else class="block">
-        <p>
-          Deck, rules, levels, texts and kept checks as JSON: to keep, to share, or to read with your own code
-          and the command line.
-        </p>
-        <ElButton v-if="ownFiles" class="btn" @click="zip">With {{ ownFiles }} as a zip</ElButton>
+        <PaperDetails
+          v-if="chosen === 'paper'"
+          v-model="paperOptions"
+          v-model:language="language"
+          :made="paper.made.value"
+          :problem="paper.problem.value"
+        />
+        <EngineDetails v-else-if="chosen === 'engine'" />
+        <FrameDetails v-else-if="chosen === 'frame'" :name="names.frame" :html="html" />
+        <ProjectDetails v-else-if="chosen === 'project'" :files="project.made.value?.files ?? null" />
+        <KitDetails
+          v-else-if="chosen === 'kit'"
+          v-model="options"
+          :kit="kit"
+          :problem="kitProblem"
+          :share="share"
+          :making="isMaking"
+          @cancel="cancel"
+        />
+        <FileDetails v-else />
       </div>
 
       <div class="part">
@@ -161,9 +123,11 @@ onMounted(async () => {
         <ShipFindings :findings="findings" :current="checks.current" />
       </div>
     </section>
+    <PrintFrame v-model="printing" />
   </div>
 </template>
 
+<style scoped src="./part.css"></style>
 <style scoped>
 .ship {
   display: grid;
@@ -191,18 +155,7 @@ header .soft {
 header .btn {
   margin-left: auto;
 }
-.part {
-  display: grid;
-  grid-template-columns: 76px minmax(0, 1fr);
-  gap: 4px 14px;
-  margin-top: 14px;
-  padding-top: 14px;
-  border-top: 1px solid var(--line);
-}
 .block {
-  display: grid;
-  justify-items: start;
-  gap: 12px;
   margin-top: 14px;
   padding-top: 14px;
   border-top: 1px solid var(--line);
@@ -228,9 +181,6 @@ header .btn {
   }
   .ship > :first-child {
     height: 560px;
-  }
-  .part {
-    grid-template-columns: minmax(0, 1fr);
   }
 }
 </style>

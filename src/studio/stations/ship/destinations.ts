@@ -1,35 +1,44 @@
 import type { Component } from 'vue'
 import IconData from '~icons/ph/floppy-disk'
 import IconCode from '~icons/ph/package'
+import IconFolder from '~icons/ph/folder-open'
 import IconFrame from '~icons/ph/frame-corners'
+import IconKit from '~icons/ph/cube'
 import IconPage from '~icons/ph/file-html'
+import IconPaper from '~icons/ph/printer'
+import IconSite from '~icons/ph/globe-simple'
 
 /** Where a game can go. */
-export type Destination = 'page' | 'frame' | 'engine' | 'file'
+export type Destination = 'page' | 'site' | 'paper' | 'frame' | 'engine' | 'project' | 'kit' | 'file'
 
-export const DESTINATIONS: readonly {
-  group: string
-  all: readonly { id: Destination; name: string; line: string; icon: Component }[]
-}[] = [
+type Place = { id: Destination; name: string; line: string; icon: Component }
+
+export const DESTINATIONS: readonly { group: string; all: readonly Place[] }[] = [
   {
     group: 'To players',
-    all: [{ id: 'page', name: 'One page', line: 'plays anywhere, offline', icon: IconPage }],
+    all: [
+      { id: 'page', name: 'One page', line: 'plays anywhere, offline', icon: IconPage },
+      { id: 'site', name: 'A site', line: 'a zip to upload; installs on phones', icon: IconSite },
+      { id: 'paper', name: 'Paper', line: 'sheets to print and cut, with backs', icon: IconPaper },
+    ],
   },
   {
     group: 'Into something larger',
     all: [
-      {
-        id: 'frame',
-        name: 'A page of mine',
-        line: 'a frame, and a page around it that hears the result',
-        icon: IconFrame,
-      },
+      { id: 'frame', name: 'A page of mine', line: 'a frame that tells the result', icon: IconFrame },
       {
         id: 'engine',
         name: 'My program, in JavaScript',
         line: 'the rules as a module, with types',
         icon: IconCode,
       },
+      {
+        id: 'project',
+        name: 'A project to go on with',
+        line: 'source, game and tests; runs at once',
+        icon: IconFolder,
+      },
+      { id: 'kit', name: 'Any other engine', line: 'cards, places, deals, test games', icon: IconKit },
     ],
   },
   {

@@ -1,9 +1,10 @@
 import type { Back, Face } from '../../../core/deck/pair.ts'
 import { patternSvg } from '../../../core/deck/back-look.ts'
 import { drawnBack, drawnFace, giveUp } from '../../store/sound-images.ts'
+import { pictureUrl } from '../../store/pictures.ts'
 import { drawnInTime } from './drawn-in-time.ts'
 import type { FontRule } from './own-fonts.ts'
-import type { WithImage } from './load-image.ts'
+import { loadImage, type WithImage } from './load-image.ts'
 
 /** What a worker needs from the page to draw cards: the page's fonts, and the SVGs, which a worker cannot read. */
 
@@ -31,21 +32,36 @@ export const pageFonts = (): FontRule[] =>
       }
     })
 
-/** A face that a worker can draw; an image that cannot be drawn becomes a placeholder with its name. */
-export async function faceForWorker(whole: Face, name = ''): Promise<WithImage<Face>> {
+/**
+ * A face that a worker can draw; an image that cannot be drawn becomes a placeholder with its name. `detail`: px along the longer side of what is drawn as an SVG. Without it, pictures of
+ * the library are left to the worker, which loads them small.
+ */
+export async function faceForWorker(whole: Face, name = '', detail?: number): Promise<WithImage<Face>> {
   const face = drawnFace(whole, name)
-  if (face.kind !== 'image') return { what: face }
+  if (face.kind === 'text') return { what: face }
+  if (face.kind === 'picture')
+    return detail ? { what: face, image: await drawnSvg(pictureUrl(face.name), detail) } : { what: face }
   // its placeholder, in case the worker cannot draw it
   if (!isSvg(face.src)) return { what: { ...face, alt: name || face.alt } }
-  const image = await drawnSvg(face.src, LONGEST)
+  const image = await drawnSvg(face.src, detail ?? LONGEST)
   return image ? { what: face, image } : { what: drawnFace(face, name) }
 }
 
-/** A back that a worker can draw. Its pattern is an SVG, whose px are those of the card. */
-export async function backForWorker(whole: Back): Promise<WithImage<Back>> {
+/** A back that a worker can draw. Its pattern is an SVG, drawn with this many px for each of the card's. */
+export async function backForWorker(whole: Back, scale = 1): Promise<WithImage<Back>> {
   const back = drawnBack(whole)
-  if (!back.image) return { what: back, image: await drawnSvg(svgUrl(patternSvg(back))) }
-  return isSvg(back.image) ? { what: back, image: await drawnSvg(back.image, LONGEST) } : { what: back }
+  if (!back.image) return { what: back, image: await drawnSvg(svgUrl(patternSvg(back, scale))) }
+  return isSvg(back.image)
+    ? { what: back, image: await drawnSvg(back.image, LONGEST * scale) }
+    : { what: back }
+}
+
+/** The emblem of a back, drawn with this many px along its longer side; null if there is none, or it cannot be drawn. */
+export async function emblemOf(whole: Back, detail: number): Promise<ImageBitmap | null> {
+  const { emblem } = drawnBack(whole)
+  if (!emblem) return null
+  if (emblem.kind === 'picture') return drawnSvg(pictureUrl(emblem.name), detail)
+  return isSvg(emblem.src) ? drawnSvg(emblem.src, detail) : loadImage(emblem.src)
 }
 
 const svgUrl = (svg: string): string => `data:image/svg+xml,${encodeURIComponent(svg)}`

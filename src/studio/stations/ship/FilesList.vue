@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { kilobytes } from './kilobytes.ts'
+
+/** What is in a zip: its files with their sizes; those of one folder in one line. */
+const props = defineProps<{ files: Record<string, Uint8Array> }>()
+type Line = { name: string; count: number; bytes: number }
+const lines = computed(() => {
+  const found = new Map<string, Line>()
+  for (const [path, { length }] of Object.entries(props.files)) {
+    const name = path.includes('/') ? path.replace(/[^/]*$/, '') : path
+    const line = found.get(name) ?? { name, count: 0, bytes: 0 }
+    found.set(name, { name, count: line.count + 1, bytes: line.bytes + length })
+  }
+  return [...found.values()].sort((a, b) => (a.name < b.name ? -1 : 1))
+})
+</script>
+
+<template>
+  <ul class="files">
+    <li v-for="{ name, count, bytes } in lines" :key="name">
+      <code>{{ name }}</code>
+      <span class="soft"
+        >{{ name.endsWith('/') ? `${count} ${count === 1 ? 'file' : 'files'}, ` : ''
+        }}{{ kilobytes(bytes) }}</span
+      >
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.files {
+  columns: 2 220px;
+  margin: 0;
+  padding: 0;
+  list-style: none;
+}
+li {
+  display: flex;
+  justify-content: space-between;
+  gap: 12px;
+  break-inside: avoid;
+  padding: 2px 0;
+}
+code {
+  min-width: 0;
+  overflow-wrap: anywhere;
+  font-size: 14px;
+}
+.soft {
+  flex: none;
+}
+</style>

@@ -1,0 +1,39 @@
+import { computed, shallowRef, watch } from 'vue'
+import type { Game } from '../../../core/game/game.ts'
+import { problemLine, type Result } from '../../../core/result.ts'
+import { idly } from '../../parts/look/idly.ts'
+import { useBench } from '../../store/bench.ts'
+
+/**
+ * What is shipped as it would be now: made when the browser has time, and anew after an edit. In: what makes it; whether it is needed now; what it depends on besides the game.
+ */
+export function useMade<Made>(
+  make: (game: Game) => Promise<Result<Made>>,
+  isNeeded: () => boolean = () => true,
+  follow: () => unknown = () => null,
+) {
+  const bench = useBench()
+  const made = shallowRef<Made | null>(null)
+  const problem = shallowRef('')
+  /** what was made last: after an edit it is out of date until its successor is there */
+  const madeFor = shallowRef<unknown>(null)
+  const now = computed(() => ({ game: bench.game, also: follow() }))
+  const run = idly(() => {
+    const current = now.value
+    if (!current.game || !isNeeded() || madeFor.value === current) return
+    const take = (value: Made | null, wrong: string): void => {
+      // an edit meanwhile: its own is on the way
+      if (now.value !== current) return
+      made.value = value
+      problem.value = wrong
+      madeFor.value = current
+    }
+    make(current.game).then(
+      (result) => (result.ok ? take(result.value, '') : take(null, problemLine(result.problem))),
+      (error: Error) => take(null, error.message),
+    )
+  })
+  watch([now, isNeeded], run, { immediate: true })
+  const isCurrent = computed(() => madeFor.value === now.value)
+  return { made, problem, isCurrent }
+}
