@@ -4,17 +4,11 @@ import { ar } from '../core/texts/words/ar.ts'
 import { de } from '../core/texts/words/de.ts'
 import { en } from '../core/texts/words/en.ts'
 import { gameWith, pairsNamed } from '../core/testing/games.ts'
-import { creditsOf, licensesText, worksIn, type PlayerCredits } from './credits.ts'
+import { creditsOf, licensesText, worksIn } from './credits.ts'
 import { shipHtml } from './html.ts'
 import { gatherArt, picturesOf } from './pictures.ts'
+import { credits, player } from './testing.ts'
 
-const work = (name: string) => ({ name, by: 'Somebody', licence: 'MIT', text: `${name}: do as you like` })
-const credits: PlayerCredits = {
-  pictures: work('Drawings'),
-  type: [work('Letters'), work('Card letters')],
-  program: [work('Lucky Twin')],
-}
-const player = { script: 'start("</script>")', style: '.a{}', faceFont: '.b{}', credits }
 const beside = { art: {}, words: { en } }
 
 describe('a shipped file', () => {
@@ -71,7 +65,7 @@ describe('credits', () => {
       { lines: ['Drawn by Ada'] },
       { heading: 'creditPictures', lines: ['Hourglass', 'Drawings, Somebody (MIT)'] },
       { heading: 'creditType', lines: ['Letters, Somebody (MIT)', 'Card letters, Somebody (MIT)'] },
-      { heading: 'creditProgram', lines: ['Lucky Twin, Somebody (MIT)'] },
+      { heading: 'creditProgram', lines: ['Lucky Twin, Somebody (MIT)', 'Parts, Somebody (MIT)'] },
     ])
     const without = creditsOf(gameWith(), credits)
     expect(without.map(({ heading }) => heading)).toEqual(['creditType', 'creditProgram'])

@@ -1,6 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { strToU8 } from 'fflate'
+import { IN_SITE } from '../core/files/game-zip.ts'
 import type { BesideGame } from '../core/files/shipped-page.ts'
 import type { Game } from '../core/game/game.ts'
 import { languagesOf } from '../core/game/in-language.ts'
@@ -92,7 +93,7 @@ export function shipSite(
 ): Record<string, Uint8Array> {
   const page = shipHtml(game, beside, player, { manifest: MANIFEST, icon: 'icon-192.png', worker: WORKER })
   const texts = {
-    'index.html': page,
+    [IN_SITE]: page,
     [MANIFEST]: manifest(game),
     'LICENSES.txt': licensesText(game, worksIn.page(game, player.credits)),
   }

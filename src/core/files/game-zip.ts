@@ -4,18 +4,23 @@ import type { Game } from '../game/game.ts'
 import { imagesOf, ownFilesOf, soundsOf } from '../game/own-files.ts'
 import { SIZES, sizeWords } from '../settings/settings.ts'
 import { bad, cut, quoted, type Result } from '../result.ts'
-import { gameFrom, writeGame } from './game-file.ts'
+import { gameFrom, readGame, writeGame } from './game-file.ts'
 import { imageType } from './image.ts'
 import { soundType } from './sound.ts'
 import { parseJson } from './read-json.ts'
+import { readShippedPage } from './shipped-page.ts'
 import { readUtf8 } from './utf8.ts'
 
 const GAME = 'game.json'
+/** Where a game lies in the zips that it is shipped as: in a project, and in a site. */
+export const IN_PROJECT = 'public/game.json'
+export const IN_SITE = 'index.html'
+const WHOLE = [GAME, IN_PROJECT, IN_SITE]
 /** File endings that differ from the name of their type. */
 const ENDINGS: Record<string, string> = { jpeg: 'jpg', mpeg: 'mp3' }
 
 /**
- * A game from the bytes of a NAME.game.zip: game.json, and art/… and sound/… with each image's and sound's `src` relative.
+ * A game from the bytes of a NAME.game.zip: game.json, and art/… and sound/… with each image's and sound's `src` relative; or from a site, a project or a kit that it was shipped as.
  * Nothing is unpacked beyond 64 MiB, and no entry but game.json beyond 8 MiB.
  */
 export function readGameZip(bytes: Uint8Array): Result<Game> {
@@ -25,9 +30,10 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   try {
     files = unzipSync(bytes, {
       filter({ name, originalSize }) {
-        if (name !== GAME && !/^(art|sound)\//.test(name)) return false
+        const isWhole = WHOLE.includes(name)
+        if (!isWhole && !/^(art|sound)\//.test(name)) return false
         total += originalSize
-        if (total > SIZES.file || (name !== GAME && originalSize > SIZES.image)) tooLarge ||= name
+        if (total > SIZES.file || (!isWhole && originalSize > SIZES.image)) tooLarge ||= name
         return tooLarge === ''
       },
     })
@@ -40,7 +46,7 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
       `too large: ${sizeWords(SIZES.image)} an image, ${sizeWords(SIZES.file)} in all`,
     )
   const text = files[GAME]
-  if (!text) return bad('', `no ${GAME} in this zip`)
+  if (!text) return shippedIn(files)
   const decoded = readUtf8(text)
   const json = decoded.ok ? parseJson(decoded.value) : decoded
   if (!json.ok) return bad(`${GAME}${json.problem.at ? `, ${json.problem.at}` : ''}`, json.problem.message)
@@ -56,6 +62,18 @@ export function readGameZip(bytes: Uint8Array): Result<Game> {
   }
   const game = gameFrom(json.value)
   return game.ok ? game : bad(`${GAME}, ${game.problem.at}`, game.problem.message)
+}
+
+/** The game in a project or a site. */
+function shippedIn(files: Record<string, Uint8Array>): Result<Game> {
+  const name = [IN_PROJECT, IN_SITE].find((one) => files[one])
+  if (!name) return bad('', `no ${GAME} in this zip`)
+  const text = readUtf8(files[name]!)
+  if (!text.ok) return bad(name, text.problem.message)
+  const game = name === IN_SITE ? readShippedPage(text.value) : readGame(text.value)
+  if (game.ok) return game
+  const { at, message } = game.problem
+  return bad(at ? `${name}, ${at}` : name, message)
 }
 
 /** The files of a game, by name: game.json, its images under art/ and its own sounds under sound/, each once. */

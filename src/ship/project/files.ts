@@ -1,5 +1,6 @@
 import { strToU8 } from 'fflate'
 import { writeGame } from '../../core/files/game-file.ts'
+import { IN_PROJECT } from '../../core/files/game-zip.ts'
 import type { Game } from '../../core/game/game.ts'
 import { fileStem } from '../../core/game/names.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
@@ -10,9 +11,6 @@ export type ProjectParts = {
   files: Record<string, string>
   packages: { dependencies: Record<string, string>; devDependencies: Record<string, string> }
 }
-
-/** Where the game lies in a project. */
-const GAME = 'public/game.json'
 
 const manifest = (game: Game, packages: ProjectParts['packages']): string =>
   `${JSON.stringify(
@@ -43,7 +41,7 @@ export function projectFiles(
     'README.md': files['README.md']!.replaceAll('TITLE', game.title),
     'package.json': manifest(game, packages),
     'LICENSES.txt': licensesText(game, worksIn.project(game, credits)),
-    [GAME]: writeGame(game),
+    [IN_PROJECT]: writeGame(game),
     ...Object.fromEntries(picturesOf(game).map((name) => [`public/pictures/${name}.svg`, svgs[name]!])),
   }
   return Object.fromEntries(Object.entries(texts).map(([path, text]) => [path, strToU8(text)]))

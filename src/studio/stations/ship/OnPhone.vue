@@ -11,7 +11,7 @@ import { useLending } from './useLending.ts'
 /** The game on a device nearby: its address as a picture to photograph and as text, and who has opened it. */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ html: string | null }>()
-const { lending, problem, own, lent, refresh, lend, takeBack } = useLending()
+const { lending, problem, lentPage, lent, refresh, lend, takeBack } = useLending()
 const { say } = useToasts()
 const { copy, isSupported } = useClipboard({ legacy: true })
 
@@ -40,7 +40,7 @@ watch(address, async (now) => {
   const svg = await toString(now, { type: 'svg', margin: 2, color: { dark: '#23243f', light: '#fffdf8' } })
   if (address.value === now) picture.value = `data:image/svg+xml,${encodeURIComponent(svg)}`
 })
-const isOlder = computed(() => props.html !== null && own.value?.html !== props.html)
+const isOlder = computed(() => props.html !== null && lentPage.value !== props.html)
 const others = computed(() => (lending.value?.lent ?? []).filter(({ token }) => token !== lent.value?.token))
 
 async function start(): Promise<void> {

@@ -50,8 +50,7 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
         label="Paper"
         :choices="papers"
         @update:model-value="(paper) => set({ paper: paper as Paper })"
-      />
-      , each card
+      />, each card
       <NumberWord
         :model-value="options.width"
         label="Width of a card in mm"

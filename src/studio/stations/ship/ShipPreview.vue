@@ -141,7 +141,13 @@ watch(isPaper, mountSoon, { flush: 'post' })
   flex-wrap: wrap;
   align-items: center;
   justify-content: space-between;
-  gap: 8px 12px;
+  gap: 8px 4px;
+}
+.tools :deep(.el-segmented__item) {
+  padding: 0 6px;
+}
+.tools :deep(.el-segmented__item-label) {
+  padding: 0;
 }
 .room {
   display: grid;

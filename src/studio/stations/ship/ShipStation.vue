@@ -82,7 +82,7 @@ onMounted(async () => {
     <section class="details" :aria-label="destination.name">
       <header>
         <h2>{{ destination.name }}</h2>
-        <span class="soft">{{ names[chosen] }}</span>
+        <span class="soft" :data-tip="names[chosen] || undefined">{{ names[chosen] }}</span>
         <ElButton class="btn main" :disabled="!mayLeave" @click="act.run">
           <IconPrint v-if="chosen === 'paper'" /><IconDownload v-else />{{ act.label }}
         </ElButton>
@@ -141,16 +141,19 @@ onMounted(async () => {
 }
 header {
   display: flex;
-  flex-wrap: wrap;
   align-items: center;
-  gap: 8px 12px;
+  gap: 12px;
 }
 h2 {
+  flex: none;
   font-size: 22px;
 }
 header .soft {
+  flex: 1;
   min-width: 0;
-  overflow-wrap: anywhere;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
 }
 header .btn {
   margin-left: auto;
@@ -181,6 +184,9 @@ header .btn {
   }
   .ship > :first-child {
     height: 560px;
+  }
+  header {
+    flex-wrap: wrap;
   }
 }
 </style>

@@ -41,17 +41,17 @@ h2 {
 }
 .el-radio-group {
   display: grid;
-  gap: 8px;
+  gap: 6px;
   width: 100%;
-  margin-top: 6px;
+  margin-top: 2px;
 }
 p {
-  margin-top: 10px;
+  margin-top: 6px;
 }
 .el-radio {
   height: auto;
   margin: 0;
-  padding: 10px 12px;
+  padding: 7px 12px;
   border: 1px solid var(--line);
   border-radius: var(--round-card);
   background: var(--card);

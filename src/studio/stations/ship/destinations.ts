@@ -35,7 +35,7 @@ export const DESTINATIONS: readonly { group: string; all: readonly Place[] }[] =
       {
         id: 'project',
         name: 'A project to go on with',
-        line: 'source, game and tests; runs at once',
+        line: 'source, game and tests',
         icon: IconFolder,
       },
       { id: 'kit', name: 'Any other engine', line: 'cards, places, deals, test games', icon: IconKit },

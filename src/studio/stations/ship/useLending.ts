@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { lentPath, type Lending } from '../../../core/files/lending.ts'
 import { useBench } from '../../store/bench.ts'
@@ -8,8 +9,10 @@ const GONE = 'The server of Lucky Twin does not answer. Start it again with npm 
 /** How lending stands, as the server told it last. */
 const lending = shallowRef<Lending | null>(null)
 const problem = ref('')
-/** by game: the token of its page, and the page that was lent */
-const mine = shallowRef<Record<string, { token: string; html: string }>>({})
+/** by game: the token of its page; it is still known when the studio is opened again */
+const tokens = useLocalStorage<Record<string, string>>('lucky-twin.lent', {})
+/** by token: the page that was lent from this window */
+const pages = shallowRef<Record<string, string>>({})
 
 async function ask(path: string, init: RequestInit = {}): Promise<Response | null> {
   try {
@@ -29,8 +32,9 @@ async function ask(path: string, init: RequestInit = {}): Promise<Response | nul
 /** Pages that the server lends to other windows and devices: the page of the open game among them. */
 export function useLending() {
   const bench = useBench()
-  const own = computed(() => mine.value[bench.game!.id])
-  const lent = computed(() => lending.value?.lent.find(({ token }) => token === own.value?.token))
+  const lent = computed(() => lending.value?.lent.find(({ token }) => token === tokens.value[bench.game!.id]))
+  /** the page that is lent, if this window lent it */
+  const lentPage = computed(() => lent.value && pages.value[lent.value.token])
 
   async function refresh(): Promise<void> {
     const answer = await ask('')
@@ -42,19 +46,20 @@ export function useLending() {
   /** Lends a page, or puts it in the place of the one that is lent. Out: its token, or null; then `problem` says why. */
   async function lend(html: string): Promise<string | null> {
     const { id, title } = bench.game!
-    const known = mine.value[id]
-    if (known?.html === html && lent.value) return known.token
+    const known = lent.value?.token
+    if (known && lentPage.value === html) return known
     const request = { headers: { 'content-type': 'text/html' }, body: html }
     const query = `?title=${encodeURIComponent(title)}`
-    const renewed =
-      known && lent.value && (await ask(`/${known.token}${query}`, { method: 'PUT', ...request }))
-    let token = renewed ? known.token : null
+    const renewed = known && (await ask(`/${known}${query}`, { method: 'PUT', ...request }))
+    let token = renewed ? known : null
     if (!token) {
       const answer = await ask(query, { method: 'POST', ...request })
       token = answer ? ((await answer.json()) as { token: string }).token : null
     }
-    if (token) mine.value = { ...mine.value, [id]: { token, html } }
-    if (token) await refresh()
+    if (!token) return null
+    tokens.value = { ...tokens.value, [id]: token }
+    pages.value = { ...pages.value, [token]: html }
+    await refresh()
     return token
   }
   async function takeBack(token: string): Promise<void> {
@@ -62,5 +67,5 @@ export function useLending() {
   }
   /** The address at which this machine opens a lent page. */
   const hereAt = (token: string): string => `${lending.value?.here ?? ''}${lentPath(token)}`
-  return { lending, problem, own, lent, refresh, lend, takeBack, hereAt }
+  return { lending, problem, lentPage, lent, refresh, lend, takeBack, hereAt }
 }

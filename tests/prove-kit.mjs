@@ -1,14 +1,25 @@
-// The rules of a round, written from the README of a kit alone: nothing of the project is used here.
+// Plays the test games of a kit by rules that were written from its README alone: nothing of the project is used here. In: the folder of a kit. It ends with 1 at the first difference.
+import { readdirSync, readFileSync } from 'node:fs'
+import { isDeepStrictEqual } from 'node:util'
 
 /** A round of one level; `match` tells whether the cards of two cells match. */
-export function newRound(settings, cells, related) {
+function newRound(settings, cells, related) {
   const { turn, clock, limits, score, players } = settings
   const seats = players.names.map(() => ({ matches: 0, misses: 0, score: 0, streak: 0 }))
   const isMany = seats.length > 1
   const state = cells.map((card) => (card === null ? null : 'down'))
   const seen = cells.map(() => 0)
   const events = []
-  const count = { turns: 0, flips: 0, matches: 0, misses: 0, lucky: 0, glimpsed: 0, slips: 0, longestStreak: 0 }
+  const count = {
+    turns: 0,
+    flips: 0,
+    matches: 0,
+    misses: 0,
+    lucky: 0,
+    glimpsed: 0,
+    slips: 0,
+    longestStreak: 0,
+  }
   const refused = {}
   let now = 0
   let phase = 'first-look'
@@ -155,10 +166,7 @@ export function newRound(settings, cells, related) {
       } else second = cell
       tell('flip', { cell, turn: count.turns + 1 })
       if (!isFirst) judge()
-    } else if (
-      phase === 'judged' &&
-      (waitsForPress() || (turn.duringLook !== 'wait' && !waitsForButton()))
-    ) {
+    } else if (phase === 'judged' && (waitsForPress() || (turn.duringLook !== 'wait' && !waitsForButton()))) {
       settle('press')
       if (turn.duringLook === 'skip-and-flip') {
         pass(now)
@@ -219,3 +227,27 @@ export function newRound(settings, cells, related) {
   pass(0)
   return { take, pass, result, events }
 }
+
+const folder = process.argv[2]
+const read = (name) => readFileSync(`${folder}/${name}`, 'utf8')
+const cards = JSON.parse(read('cards.json'))
+const related = new Set(cards.filter(({ card }) => card.endsWith('/b')).map(({ pair }) => pair))
+const settings = new Map(JSON.parse(read('levels.json')).map((level) => [level.id, level.settings]))
+const plain = (value) => JSON.parse(JSON.stringify(value ?? null))
+let games = 0
+for (const file of readdirSync(`${folder}/test-games`))
+  for (const line of read(`test-games/${file}`).trim().split('\n')) {
+    const { level, seed, cells, inputs, until, events, result } = JSON.parse(line)
+    const round = newRound(settings.get(level), cells, related)
+    for (const input of inputs) round.take(input)
+    round.pass(until)
+    const told = [...events, { result }]
+    const mine = [...round.events, { result: round.result() }]
+    const at = told.findIndex((one, i) => !isDeepStrictEqual(one, plain(mine[i])))
+    if (at >= 0 || mine.length !== told.length) {
+      console.log(level, seed, 'event', at, 'told', told[at], 'but it is', mine[at])
+      process.exit(1)
+    }
+    games++
+  }
+console.log(`${games} games as they are told`)
