@@ -245,7 +245,9 @@ for (const file of readdirSync(`${folder}/test-games`))
     const mine = [...round.events, { result: round.result() }]
     const at = told.findIndex((one, i) => !isDeepStrictEqual(one, plain(mine[i])))
     if (at >= 0 || mine.length !== told.length) {
-      console.log(level, seed, 'event', at, 'told', told[at], 'but it is', mine[at])
+      console.log(
+        `${level} ${seed} event ${at} told ${JSON.stringify(told[at])} but it is ${JSON.stringify(mine[at])}`,
+      )
       process.exit(1)
     }
     games++

@@ -71,8 +71,8 @@ describe('credits', () => {
     expect(without.map(({ heading }) => heading)).toEqual(['creditType', 'creditProgram'])
     const pictured = gameWith({}, [{ id: 'a', name: 'A', a: { kind: 'picture', name: 'key' } }])
     expect(creditsOf(pictured, credits)[1]!.lines).toEqual(['Letters, Somebody (MIT)'])
-    expect(shipHtml(pictured, beside, player)).not.toContain('.b{}')
-    expect(shipHtml(gameWith(), beside, player)).toContain('.b{}')
+    expect(shipHtml(pictured, beside, player)).not.toContain(player.faceFont)
+    expect(shipHtml(gameWith(), beside, player)).toContain(player.faceFont)
   })
   test('have the licences in full beside them', () => {
     const text = licensesText(game, worksIn.page(game, credits))

@@ -40,13 +40,13 @@ export function showTable(place: HTMLElement, game: Game): void {
   bar.append(levels, again, figures)
   place.replaceChildren(bar, board, said, back)
 
-  let table = layOut()
-  again.onclick = () => (table = layOut())
-  levels.onchange = () => (table = layOut())
+  let table: OnTable
+  again.onclick = levels.onchange = layOut
   back.onclick = () => {
     turnBack(table.round, now())
     draw()
   }
+  layOut()
   setInterval(() => {
     advance(table.round, now())
     draw()
@@ -57,7 +57,7 @@ export function showTable(place: HTMLElement, game: Game): void {
   }
 
   /** Deals the chosen level anew. */
-  function layOut(): OnTable {
+  function layOut(): void {
     const level = levels.value
     const seed = orThrow(seedFor(game, level, Date.now(), Math.floor(Math.random() * 2 ** 32)))
     const dealt = orThrow(deal(game, level, seed))
@@ -69,7 +69,6 @@ export function showTable(place: HTMLElement, game: Game): void {
     board.style.setProperty('--rows', String(dealt.rows))
     board.replaceChildren(...dealt.cells.map((card, cell) => (card === null ? gap() : cardAt(cell))))
     draw()
-    return table
   }
 
   function cardAt(cell: number): HTMLElement {

@@ -79,7 +79,10 @@ describe('what is printed', () => {
     const pages = html.split('<section').slice(1)
     expect(pages).toHaveLength(3)
     const places = (page: string): string[] =>
-      [...page.matchAll(/class="card" style="left:([\d.]+)mm;top:([\d.]+)mm/g)].map(([, x, y]) => `${x} ${y}`)
+      [...page.matchAll(/class="card" style="left:([\d.]+)mm;top:([\d.]+)mm/g)].map(
+        // a sheet is laid out ten times as large
+        ([, x, y]) => `${Number(x) / 10} ${Number(y) / 10}`,
+      )
     const [fronts, backs] = [places(pages[0]!), places(pages[1]!)]
     const { width } = PAPERS.a4
     // a card's left edge, seen from behind, is as far from the right edge of the sheet

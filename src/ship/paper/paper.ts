@@ -22,7 +22,9 @@ import {
 /** px that a card on a table is wide: patterns are as fine on paper as there. */
 const ON_TABLE = 100
 
-const mm = (length: number): string => `${Number(length.toFixed(3))}mm`
+/** Browsers move the edges of boxes to whole px, a quarter of a mm. So a sheet is laid out this many times as large, and made smaller as a whole. */
+const LARGER = 10
+const mm = (length: number): string => `${Number((length * LARGER).toFixed(2))}mm`
 const box = (left: number, top: number, width: number, height: number): string =>
   `left:${mm(left)};top:${mm(top)};width:${mm(width)};height:${mm(height)}`
 
@@ -99,16 +101,17 @@ function sheet(layout: SheetLayout, contents: readonly string[], mirrored: boole
     const y = top + Math.floor(i / columns) * (card.height + gap) - bleed
     return `<div class="card" style="${box(x, y, card.width + 2 * bleed, card.height + 2 * bleed)}">${content}</div>`
   })
-  return `<section class="sheet">${cards.join('')}${marks(layout)}</section>`
+  return `<section class="sheet"><div class="large">${cards.join('')}${marks(layout)}</div></section>`
 }
 
 const STYLE = `
 *{box-sizing:border-box}
 html{print-color-adjust:exact;-webkit-print-color-adjust:exact}
 body{margin:0;background:#fff;color:#23243f;font:5mm/1.45 'Figtree Variable',system-ui,sans-serif}
-.sheet{position:relative;overflow:hidden;break-after:page}
+.sheet{position:relative;contain:strict;break-after:page}
 .sheet:last-child{break-after:auto}
-.card,.card s,.sheet>s,.all,.pattern{position:absolute}
+.large{position:absolute;inset:0 auto auto 0;transform:scale(${1 / LARGER});transform-origin:0 0}
+.card,.large>s,.all,.pattern{position:absolute}
 .card{overflow:hidden}
 .paper{position:absolute;inset:0;display:grid;place-items:center}
 .paper>*{grid-area:1/1}
@@ -117,7 +120,7 @@ body{margin:0;background:#fff;color:#23243f;font:5mm/1.45 'Figtree Variable',sys
 .paper img.all{object-fit:cover}
 .paper b{max-width:86%;font-family:'Bricolage Grotesque Variable','Figtree Variable',system-ui,sans-serif;font-weight:650;line-height:${LINE_HEIGHT};text-align:center;white-space:pre-line;overflow-wrap:anywhere}
 .paper i{border-radius:50%}
-.sheet>s{background:#000}
+.large>s{background:#000}
 .rules{padding:22mm 24mm;break-before:page}
 .rules h1{margin:0;font-size:11mm;line-height:1.15}
 .rules h2{margin:2mm 0 0;font-size:6mm;font-weight:500;color:#565775}

@@ -1,0 +1,136 @@
+import { expect, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { createServer, type Server } from 'node:http'
+import { extname, join } from 'node:path'
+import type { AddressInfo } from 'node:net'
+import { PNG } from 'pngjs'
+import { begin, byMouse, card, downloadOf, openStation, playToTheWin } from './helpers.ts'
+import { test } from './test.ts'
+import { shipped, unpacked } from './zips.ts'
+
+test.use({ own: true })
+
+const DEMO = 'demo/clockmakers-drawer.game.json'
+const TYPES: Record<string, string> = {
+  '.html': 'text/html; charset=utf-8',
+  '.js': 'text/javascript',
+  '.webmanifest': 'application/manifest+json',
+  '.png': 'image/png',
+}
+
+/** A static server that has the site in a folder of any name, and nothing else. */
+async function serve(folder: string): Promise<{ server: Server; address: string }> {
+  const under = '/games/any name/'
+  const server = createServer(({ url }, answer) => {
+    const path = decodeURIComponent(url!.split('?')[0]!)
+    const name = path.startsWith(under) ? path.slice(under.length) || 'index.html' : '../none'
+    try {
+      const content = readFileSync(join(folder, name))
+      answer.writeHead(200, { 'content-type': TYPES[extname(name)] ?? 'text/plain' }).end(content)
+    } catch {
+      answer.writeHead(404).end('')
+    }
+  })
+  await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', () => resolve()))
+  const { port } = server.address() as AddressInfo
+  return { server, address: `http://127.0.0.1:${port}${encodeURI(under)}` }
+}
+const isInstalled = (page: Page): Promise<boolean> =>
+  page.evaluate(() => navigator.serviceWorker.ready.then(({ active }) => active !== null))
+
+test('a site in a folder of any server installs, asks for nothing else, and plays to the win without it', async ({
+  page,
+}) => {
+  const { folder } = shipped(DEMO, 'site')
+  const { server, address } = await serve(folder)
+  const foreign: string[] = []
+  page.context().on('request', (request) => {
+    const url = request.url()
+    if (!url.startsWith(address) && !/^(data|blob|about):/.test(url)) foreign.push(url)
+  })
+  await page.goto(address)
+  expect(await isInstalled(page)).toBe(true)
+  // the browser itself finds nothing missing
+  const session = await page.context().newCDPSession(page)
+  const { errors, data } = await session.send('Page.getAppManifest')
+  expect(errors).toEqual([])
+  expect(JSON.parse(data!)).toMatchObject({ name: "The Clockmaker's Drawer", display: 'standalone' })
+  const { installabilityErrors } = await session.send('Page.getInstallabilityErrors')
+  // a window of a test is never asked to install
+  expect(installabilityErrors.filter(({ errorId }) => errorId !== 'in-incognito')).toEqual([])
+
+  server.closeAllConnections()
+  await new Promise((resolve) => server.close(resolve))
+  await page.goto(`${address}?level=warm-up&seed=tick-1&lang=de`)
+  await expect(page.getByRole('button', { name: 'Level wählen' })).toBeVisible()
+  await page.goto(address)
+  await begin(page)
+  await expect(card(page, 0)).toHaveAccessibleName('A1, face down')
+  await playToTheWin(page, byMouse)
+  await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
+  expect((await page.goto(`${address}LICENSES.txt`))!.status()).toBe(200)
+  await expect(page.getByText('SIL OPEN FONT LICENSE').first()).toBeVisible()
+  expect(foreign).toEqual([])
+})
+
+test('a newer version takes the place of the one that is installed', async ({ page }) => {
+  const { folder } = shipped(DEMO, 'site')
+  const newer = shipped(DEMO, 'site', '--lang', 'fr').folder
+  const served = { folder }
+  const { server, address } = await serve(folder)
+  await page.goto(address)
+  expect(await isInstalled(page)).toBe(true)
+  server.removeAllListeners('request')
+  served.folder = newer
+  server.on('request', ({ url }, answer) => {
+    const name = decodeURIComponent(url!.split('?')[0]!).replace('/games/any name/', '') || 'index.html'
+    answer.writeHead(200, { 'content-type': TYPES[extname(name)] ?? 'text/plain' })
+    answer.end(readFileSync(join(served.folder, name)))
+  })
+  await page.evaluate(async () => {
+    const there = await navigator.serviceWorker.ready
+    const changed = new Promise((resolve) =>
+      navigator.serviceWorker.addEventListener('controllerchange', resolve, { once: true }),
+    )
+    await there.update()
+    await changed
+  })
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('lang', 'fr')
+  expect(await page.evaluate(() => caches.keys())).toHaveLength(1)
+  server.close()
+})
+
+test('the studio gives the same site, with icons drawn from the game, and reads it back', async ({
+  page,
+}) => {
+  await openStation(page, 'ship')
+  await page.getByText('A site', { exact: true }).click()
+  await expect(page.getByText('manifest.webmanifest')).toBeVisible()
+  const { path, name } = await downloadOf(page, () =>
+    page.getByRole('button', { name: 'Download the site' }).click(),
+  )
+  expect(name).toBe('the-clockmakers-drawer-site.zip')
+  const [mine, theirs] = [unpacked(path), shipped(DEMO, 'site').folder]
+  for (const file of ['index.html', 'manifest.webmanifest', 'sw.js', 'LICENSES.txt'])
+    expect(readFileSync(join(mine, file), 'utf8')).toBe(readFileSync(join(theirs, file), 'utf8'))
+  for (const [file, side] of [
+    ['icon-192.png', 192],
+    ['icon-512.png', 512],
+    ['icon-512-maskable.png', 512],
+  ] as const)
+    for (const folder of [mine, theirs]) {
+      const icon = PNG.sync.read(readFileSync(join(folder, file)))
+      expect([icon.width, icon.height]).toEqual([side, side])
+      const at = (x: number, y: number): number[] => {
+        const from = (Math.round(y * side) * side + Math.round(x * side)) * 4
+        return [...icon.data.subarray(from, from + 4)]
+      }
+      // a corner is bare, or of the colour of the table where a device cuts it; paper of the face is below its picture
+      expect(at(0.01, 0.01)[3]).toBe(file.includes('maskable') ? 255 : 0)
+      expect(at(0.6, 0.71)).toEqual([255, 253, 248, 255])
+    }
+  await page.goto('/')
+  await page.getByLabel('Game files').setInputFiles(path)
+  await expect(page.getByRole('heading', { name: "The Clockmaker's Drawer" })).toHaveCount(2)
+})
