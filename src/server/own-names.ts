@@ -25,7 +25,8 @@ export const isLoopback = (address = ''): boolean =>
 export function answerTo(names: () => readonly string[]): RequestHandler {
   return (request, response, next) => {
     const asked = (request.headers.host ?? '').replace(/:\d{1,5}$/, '').toLowerCase()
-    if (asked && names().some((name) => name.toLowerCase() === asked)) return next()
+    // every address of the loopback is this machine, and no name of anybody else's
+    if (asked && (isLoopback(asked) || names().some((name) => name.toLowerCase() === asked))) return next()
     response.status(421).type('text/plain').send('this server has another name')
   }
 }
