@@ -142,7 +142,7 @@ export default ts.config(
     rules: { '@typescript-eslint/no-explicit-any': 'off', 'max-lines': 'off' },
   },
   {
-    files: ['scripts/**', 'src/server/**', 'src/cli/**', '*.mjs', '*.ts'],
+    files: ['scripts/**', 'src/server/**', 'src/cli/**', '*.mjs', '*.ts', 'tests/*.mjs'],
     languageOptions: { globals: globals.node },
     rules: { 'no-console': 'off' },
   },

@@ -20,19 +20,27 @@ export type Speech = {
 /** Keeps a name that is written the other way round from mixing with the text around it. */
 const isolated = (text: string): string => `\u2068${text}\u2069`
 
+/** Makes something when it is first asked for: on a slow phone each formatter takes a tenth of a second. */
+function later<T>(make: () => T): () => T {
+  let made: T | undefined
+  return () => (made ??= make())
+}
+
 /** In: a language, and its messages. */
 export function newSpeech(language: Language, messages: Messages): Speech {
   const direction = directionOf(language)
-  const plural = new Intl.PluralRules(language)
-  const numbers = new Intl.NumberFormat(language)
-  const twoDigits = new Intl.NumberFormat(language, { minimumIntegerDigits: 2 })
-  const lists = new Intl.ListFormat(language)
-  const number = (n: number): string => numbers.format(n)
+  const plural = later(() => new Intl.PluralRules(language))
+  const numbers = later(() => new Intl.NumberFormat(language))
+  const lists = later(() => new Intl.ListFormat(language))
+  // all but Arabic write small numbers with the same digits, and without separators
+  const number = (n: number): string =>
+    language !== 'ar' && n >= 0 && n < 1000 && Number.isInteger(n) ? `${n}` : numbers().format(n)
+  const twoDigits = (n: number): string => (n < 10 ? number(0) : '') + number(n)
 
   function say(key: MessageKey, values: Values = {}): string {
     const message = messages[key]
     const text =
-      typeof message === 'string' ? message : (message[plural.select(Number(values.n))] ?? message.other)
+      typeof message === 'string' ? message : (message[plural().select(Number(values.n))] ?? message.other)
     return text.replace(/\{(\w+)\}/g, (whole, place: string) => {
       const value = values[place]
       if (typeof value === 'number') return number(value)
@@ -47,8 +55,8 @@ export function newSpeech(language: Language, messages: Messages): Speech {
     number,
     clock(ms, left) {
       const seconds = left ? Math.ceil(ms / 1000) : Math.floor(ms / 1000)
-      return `${numbers.format(Math.floor(seconds / 60))}:${twoDigits.format(seconds % 60)}`
+      return `${number(Math.floor(seconds / 60))}:${twoDigits(seconds % 60)}`
     },
-    list: (names) => lists.format(names),
+    list: (names) => lists().format(names),
   }
 }

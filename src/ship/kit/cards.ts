@@ -51,17 +51,17 @@ export function kitCardSize(
 /** px between frames of the atlas, so that none shows at the edge of another. */
 const GAP = 2
 /** px along a side of the atlas: what every device can show; and what most can. */
-const ATLAS = { wanted: 4096, most: 8192 } as const
+const ATLAS = { scales: [2, 1], wanted: 4096, most: 8192 } as const
 
 export type Frame = { x: number; y: number; width: number; height: number }
 export type Atlas = { scale: KitScale; width: number; height: number; frames: Frame[] }
 
 /**
- * Where so many cards of one size lie on one image, row by row, as square as can be. Its scale is the largest whose image keeps within 4,096 px a side, or 1. Wrong: the
+ * Where so many cards of one size lie on one image, row by row, as square as can be. Its scale is 2 if the image then keeps within 4,096 px a side, or else 1. Wrong: the
  * image would be larger than 8,192 px a side.
  */
 export function atlasOf(count: number, card: { width: number; height: number }): Result<Atlas> {
-  const fits = [...KIT_SCALES].reverse().map((scale) => laidOut(count, card, scale))
+  const fits = ATLAS.scales.map((scale) => laidOut(count, card, scale))
   const side = ({ width, height }: Atlas): number => Math.max(width, height)
   const best = fits.find((atlas) => side(atlas) <= ATLAS.wanted) ?? fits.at(-1)!
   if (side(best) > ATLAS.most)

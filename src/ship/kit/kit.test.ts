@@ -28,7 +28,7 @@ describe('the cards of a kit', () => {
     const house = { ...game.house, layout: { ...game.house.layout, size } }
     expect(kitCardSize({ house }, 40)).toEqual({ width: 40, height: 60, corner: 4.8 })
   })
-  test('lie on one image, none over another and none outside, at the largest scale that devices can show', () => {
+  test('lie on one image, none over another and none outside, at the largest scale of the two that devices can show', () => {
     fc.assert(
       fc.property(
         fc.integer({ min: 1, max: 2001 }),

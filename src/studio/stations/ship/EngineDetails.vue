@@ -5,10 +5,12 @@ import { useBench } from '../../store/bench.ts'
 
 /** How the rules are used in a program of one's own. */
 const bench = useBench()
+// apart from the lines: what looks for imports would take the name in them for one
+const NAME = 'lucky-twin-engine'
 const lines = computed(
   () => `npm install ./lucky-twin-engine.tgz
 
-import { deal, press, readGame, resultOf, startRound } from 'lucky-twin-engine'
+import { deal, press, readGame, resultOf, startRound } from '${NAME}'
 import { readFileSync } from 'node:fs'
 
 const game = readGame(readFileSync('${fileStem(bench.game!)}.game.json', 'utf8')).value

@@ -10,16 +10,16 @@ import { playerCredits } from './shipped-parts.ts'
 /** A kit as a zip, how many files it has, and the cards on which words stand in the place of an image. */
 export type MadeKit = { content: Uint8Array<ArrayBuffer>; count: number; undrawn: string[] }
 
-/** Which share of the work each step is. */
-const SHARE = { files: 0.2, images: 0.75 } as const
+/** Which share of the work is the drawing; the texts are written beside it, and the zip comes last. */
+const DRAWING = 0.95
 
 /** A game as a kit for any engine, made in workers. `progress` gets the share done, 0 to 1. What is wrong with the game is thrown, as a line. */
 export function makeKit(game: Game, options: KitOptions, progress: (share: number) => void): Job<MadeKit> {
-  let current: { cancel: () => void } | null = null
+  const jobs: Job<unknown>[] = []
   let isCancelled = false
-  /** Waits for one step, which a cancel ends. */
-  async function step<Out>(job: Job<Out>): Promise<Out> {
-    current = job
+  /** Waits for one job, which a cancel ends. */
+  function run<Out>(job: Job<Out>): Promise<Out> {
+    jobs.push(job)
     if (isCancelled) job.cancel()
     return job.done
   }
@@ -30,19 +30,18 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
     const laid = { cards, atlas: atlas.value }
     const credits = await playerCredits(game)
     if (isCancelled) throw new Cancelled()
-    const files = await step(
-      startJob<KitFilesInput, KitFilesOutput>(
-        new Worker(new URL('../../workers/jobs/kit-files.worker.ts', import.meta.url), { type: 'module' }),
-        { game, laid, options, credits },
-        (share) => progress(share * SHARE.files),
+    const [files, { images, undrawn }] = await Promise.all([
+      run(
+        startJob<KitFilesInput, KitFilesOutput>(
+          new Worker(new URL('../../workers/jobs/kit-files.worker.ts', import.meta.url), { type: 'module' }),
+          { game, laid, options, credits },
+        ),
       ),
-    )
+      run(drawKitImages(game, laid, options.width, (share) => progress(share * DRAWING))),
+    ])
     if (!files.ok) throw new Error(problemLine(files.problem))
-    const { images, undrawn } = await step(
-      drawKitImages(game, laid, options.width, (share) => progress(SHARE.files + share * SHARE.images)),
-    )
     const all = { ...files.value, ...images }
-    const content = await step(
+    const content = await run(
       startJob<ZipInput, Uint8Array<ArrayBuffer>>(
         new Worker(new URL('../../workers/jobs/zip.worker.ts', import.meta.url), { type: 'module' }),
         all,
@@ -56,7 +55,7 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
     done: make(),
     cancel() {
       isCancelled = true
-      current?.cancel()
+      for (const job of jobs) job.cancel()
     },
   }
 }
