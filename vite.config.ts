@@ -7,6 +7,7 @@ export default defineConfig({
   plugins: [vue(), Icons({ compiler: 'vue3', scale: 1 })],
   build: {
     outDir: 'dist/app',
+    rolldownOptions: { checks: { pluginTimings: false } },
     manifest: true,
     target: 'es2022',
     chunkSizeWarningLimit: 900,

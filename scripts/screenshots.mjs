@@ -39,8 +39,8 @@ const still = (page) =>
 try {
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   await beenHere(page)
-  const shoot = async (name) => {
-    await page.waitForLoadState('networkidle')
+  const shoot = async (name, settled = true) => {
+    if (settled) await page.waitForLoadState('networkidle')
     await still(page)
     await page.screenshot({ path: into(name) })
   }
@@ -153,6 +153,19 @@ try {
   await page.locator('.lt-card').first().waitFor()
   await page.locator('.lt-card[aria-label$="face down"]').first().waitFor()
   await shoot('ship')
+  await page.getByText('Paper', { exact: true }).click()
+  await page.frameLocator('iframe[title="Sheets to print"]').getByRole('img').first().waitFor()
+  await page.getByText(/^\d+ cards on/).waitFor()
+  await shoot('ship-paper')
+  await page.getByText('A page of mine', { exact: true }).click()
+  await page.getByRole('button', { name: 'Start', exact: true }).click()
+  const frame = page.frameLocator('iframe[title="The game in a frame"]')
+  await frame.getByRole('button', { name: 'Begin' }).click()
+  await page.getByText('"event":"resumed"').waitFor()
+  await page.getByRole('heading', { name: 'Try it' }).scrollIntoViewIfNeeded()
+  await frame.locator('.lt-card[aria-label$="face down"]').first().waitFor()
+  // a page in a frame may still be loading what it never shows
+  await shoot('ship-frame', false)
 
   const file = join(mkdtempSync(join(tmpdir(), 'shots-')), 'game.html')
   spawnSync(

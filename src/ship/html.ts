@@ -4,6 +4,7 @@ import { fromUint8Array } from 'js-base64'
 import { gameElement, type BesideGame } from '../core/files/shipped-page.ts'
 import { languagesOf } from '../core/game/in-language.ts'
 import { directionOf } from '../core/texts/languages.ts'
+import { escapeHtml } from './escape-html.ts'
 import { creditsOf, hasWordsOnCards, type PlayerCredits } from './credits.ts'
 import type { Game } from '../core/game/game.ts'
 
@@ -15,9 +16,6 @@ export const THEME = '#25264a'
 
 /** The files beside a page that is a site of its own: its manifest, its icon, and its service worker. */
 export type SiteFiles = { manifest: string; icon: string; worker: string }
-
-const ENTITIES: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
-export const escapeHtml = (text: string): string => text.replace(/[&<>"]/g, (letter) => ENTITIES[letter]!)
 
 const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8ToBytes(text)))}'`
 

@@ -6,7 +6,8 @@ import type { Game } from '../../core/game/game.ts'
 import { good, type Result } from '../../core/result.ts'
 import type { Speech } from '../../core/texts/speech.ts'
 import { creditsOf, hasWordsOnCards } from '../credits.ts'
-import { escapeHtml, type BuiltPlayer } from '../html.ts'
+import { escapeHtml } from '../escape-html.ts'
+import type { BuiltPlayer } from '../html.ts'
 import { rulesSection } from './rules.ts'
 import {
   cardsToPrint,

@@ -5,7 +5,7 @@ import { findLevel, resolveLevel } from '../../core/settings/levels.ts'
 import type { Settings } from '../../core/settings/settings.ts'
 import type { CreditPart } from '../../core/texts/credit-part.ts'
 import type { Speech } from '../../core/texts/speech.ts'
-import { escapeHtml } from '../html.ts'
+import { escapeHtml } from '../escape-html.ts'
 import { PAPER_WORDS } from './words.ts'
 import type { PrintedCard } from './sheets.ts'
 

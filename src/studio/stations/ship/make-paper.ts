@@ -4,7 +4,7 @@ import type { Result } from '../../../core/result.ts'
 import type { Language } from '../../../core/texts/languages.ts'
 import { newSpeech } from '../../../core/texts/speech.ts'
 import { withOwn } from '../../../core/texts/messages.ts'
-import { shipPaper, type PaperPage } from '../../../ship/paper/paper.ts'
+import type { PaperPage } from '../../../ship/paper/paper.ts'
 import type { PaperOptions } from '../../../ship/paper/sheets.ts'
 import { loadLanguage } from '../../store/speech.ts'
 import { artOf, builtPlayer } from './shipped-parts.ts'
@@ -17,7 +17,11 @@ export async function makePaper(
 ): Promise<Result<PaperPage>> {
   const art = await artOf(game)
   if (!art.ok) return art
-  const [player, messages] = await Promise.all([builtPlayer(game), loadLanguage(language)])
+  const [{ shipPaper }, player, messages] = await Promise.all([
+    import('../../../ship/paper/paper.ts'),
+    builtPlayer(game),
+    loadLanguage(language),
+  ])
   const speech = newSpeech(language, withOwn(messages, game.texts?.own[language]?.says))
   return shipPaper(gameIn(game, language), art.value, speech, options, player)
 }
