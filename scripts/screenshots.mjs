@@ -164,6 +164,7 @@ try {
   await page.getByText('"event":"resumed"').waitFor()
   await page.getByRole('heading', { name: 'Try it' }).scrollIntoViewIfNeeded()
   await frame.locator('.lt-card[aria-label$="face down"]').first().waitFor()
+  await frame.locator('.lt-turning').first().waitFor({ state: 'detached' })
   // a page in a frame may still be loading what it never shows
   await shoot('ship-frame', false)
 

@@ -6,7 +6,7 @@ import { dirname, join } from 'node:path'
 import { unzipSync } from 'fflate'
 
 /** Runs the command line. Out: what it printed; the test fails if it does not end with 0. */
-function cli(...args: string[]): string {
+export function cli(...args: string[]): string {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
     encoding: 'utf8',
     maxBuffer: 2 ** 28,

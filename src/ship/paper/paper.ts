@@ -122,6 +122,7 @@ body{margin:0;background:#fff;color:#23243f;font:5mm/1.45 'Figtree Variable',sys
 .paper b{max-width:86%;font-family:'Bricolage Grotesque Variable','Figtree Variable',system-ui,sans-serif;font-weight:650;line-height:${LINE_HEIGHT};text-align:center;white-space:pre-line;overflow-wrap:anywhere}
 .paper i{border-radius:50%}
 .large>s{background:#000}
+@media screen{.large>s{outline:1mm solid}}
 .rules{padding:22mm 24mm;break-before:page}
 .rules h1{margin:0;font-size:11mm;line-height:1.15}
 .rules h2{margin:2mm 0 0;font-size:6mm;font-weight:500;color:#565775}

@@ -76,12 +76,13 @@ const HEARS: [string, string][] = [
   gap: 12px;
 }
 .lines {
-  position: relative;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  justify-items: start;
+  gap: 8px;
 }
-.lines .btn {
-  position: absolute;
-  top: 8px;
-  right: 8px;
+.lines pre {
+  width: 100%;
 }
 dl {
   display: grid;
