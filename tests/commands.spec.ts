@@ -433,7 +433,27 @@ for (const [what, args, message] of [
   [
     'a kind that is none',
     ['ship', CLOCK, '--as', 'boat', '--to', 'game.html'],
-    'Allowed choices are page, engine',
+    'Allowed choices are page, site, engine, project, kit',
+  ],
+  [
+    'a site that would be named otherwise',
+    ['ship', CLOCK, '--as', 'site', '--to', 'site.html'],
+    'site.html: the site is a zip; end its name in .zip',
+  ],
+  [
+    'a kit that would be named otherwise',
+    ['ship', CLOCK, '--as', 'kit', '--to', 'kit.tgz'],
+    'kit.tgz: the kit is a zip; end its name in .zip',
+  ],
+  [
+    'more deals than a kit may have',
+    ['ship', CLOCK, '--as', 'kit', '--to', 'kit.zip', '--deals', '10001'],
+    'a whole number from 1 to 10,000 is expected',
+  ],
+  [
+    'a language for the engine',
+    ['ship', CLOCK, '--as', 'engine', '--to', 'engine.tgz', '--lang', 'de'],
+    '--lang: the engine is the same in every language',
   ],
   ['no --to', ['ship', CLOCK], '--to'],
   [

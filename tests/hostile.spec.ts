@@ -106,8 +106,8 @@ test('games that were kept with them before open with signs in their place, and 
   await page.getByRole('link', { name: 'Deck', exact: true }).click()
   await expect(page.getByRole('option', { name: /^Cog/ })).toBeVisible()
   await page.getByRole('link', { name: 'Ship', exact: true }).click()
-  await page.getByRole('button', { name: 'Download the page' }).click()
   await expect(page.getByText(/this image cannot be shown to players/)).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Download the page' })).toBeDisabled()
 })
 
 test('an image that fails gives way to its name, in the shipped page too', async ({ page }) => {

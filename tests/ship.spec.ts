@@ -4,7 +4,7 @@ import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
-import { begin, choose, downloadOf, expectNoViolations, gameOf, openStation } from './helpers.ts'
+import { begin, choose, downloadOf, expectNoViolations, fileOf, gameOf, openStation } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
@@ -133,8 +133,15 @@ test('where it is going is kept, by keys too, and each place has its own file', 
   await openStation(page, 'ship')
   await expect(page.getByRole('radio', { name: /^One page \d+ kB/ })).toBeChecked()
   await page.getByRole('radio', { name: /^One page/ }).focus()
-  await page.keyboard.press('ArrowDown')
-  await expect(page.getByRole('heading', { name: 'A page of mine' })).toBeVisible()
+  for (const [name, made] of [
+    ['A site', /^A site \d+ kB/],
+    ['Paper', /^Paper 6 sheets/],
+    ['A page of mine', /^A page of mine \d+ kB/],
+  ] as const) {
+    await page.keyboard.press('ArrowDown')
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible()
+    await expect(page.getByRole('radio', { name: made })).toBeChecked()
+  }
   await expect(page.getByLabel('Lines to paste')).toContainText(
     'src="the-clockmakers-drawer.html?host=https://example.org',
   )
@@ -160,13 +167,49 @@ test('where it is going is kept, by keys too, and each place has its own file', 
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )
   expect(name).toBe('the-clockmakers-drawer.game.json')
+  await expect(page.getByRole('radio', { name: /^The game file \d+ kB/ })).toBeChecked()
+})
+
+test('what stops a game is mended in one press, and then it leaves; the rules and the game file always do', async ({
+  page,
+}) => {
+  const game = JSON.parse(readFileSync(DEMO, 'utf8'))
+  Object.assign(game, { id: 'odd', title: 'Odd' })
+  Object.assign(game.levels[1], { board: { rows: 3, columns: 3 } })
+  await page.goto('/')
+  await page
+    .getByLabel('Game files')
+    .setInputFiles(fileOf('odd.game.json', JSON.stringify(game), 'application/json'))
+  await expect(page.getByRole('heading', { name: 'Odd' })).toBeVisible()
+  await openStation(page, 'ship', 'odd')
+  const press = (name: string): Locator => page.getByRole('button', { name, exact: true })
+  await expect(page.getByText('Fix the problems below first.')).toBeVisible()
+  await expect(press('Download the page')).toBeDisabled()
+  for (const [place, label] of [
+    ['A site', 'Download the site'],
+    ['Paper', 'Print…'],
+    ['A project to go on with', 'Download the project'],
+    ['Any other engine', 'Make the kit'],
+  ] as const) {
+    await page.getByText(place, { exact: true }).click()
+    await expect(press(label)).toBeDisabled()
+  }
+  await page.getByText('My program, in JavaScript').click()
+  await expect(press('Download the module')).toBeEnabled()
+  await page.getByRole('radiogroup', { name: 'Where is it going?' }).getByText('The game file').click()
+  await expect(press('Download the game file')).toBeEnabled()
+  await page.getByText('A site', { exact: true }).click()
+  await expectNoViolations(page)
+  await press('Leave B2 empty').click()
+  await expect(page.getByText('Fix the problems below first.')).toBeHidden()
+  await expect(press('Download the site')).toBeEnabled()
 })
 
 test('the preview is a phone upright and sideways, a tablet and a page, and plays', async ({ page }) => {
   await openStation(page, 'ship')
   for (const [screen, width] of [
     ['sideways', 780],
-    ['tablet', 820],
+    ['tablet', 768],
     ['page', 1280],
     ['phone', 360],
   ] as const) {

@@ -1,16 +1,34 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
 import IconOk from '~icons/ph/check-circle'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
+import { computed } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import { isDealing, isOfMinds, type Finding } from '../../../core/findings/finding.ts'
+import { mendsOf, type Mend } from '../../../core/findings/mends.ts'
 import { findingLine } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** All findings of a game before it is shipped, each with a link to where it can be mended. `current`: the checks are up to date. */
-defineProps<{ findings: readonly Finding[]; current: boolean }>()
+/** All findings of a game before it is shipped, each with a link to where it can be mended; those that stop it come first, with their mends. `current`: the checks are up to date. */
+const props = defineProps<{ findings: readonly Finding[]; current: boolean }>()
 const bench = useBench()
 const route = useRoute()
+
+/** for how many findings mends are looked for, since that takes time */
+const MENDED = 5
+const sorted = computed(() =>
+  [...props.findings].sort((a, b) => Number(b.severity === 'stops') - Number(a.severity === 'stops')),
+)
+const mends = computed(
+  () =>
+    new Map<Finding, Mend[]>(
+      sorted.value
+        .slice(0, MENDED)
+        .filter(({ severity }) => severity === 'stops')
+        .map((finding) => [finding, mendsOf(bench.game!, finding)]),
+    ),
+)
 
 /** The station and rung where a finding can be mended. */
 function placeOf(finding: Finding) {
@@ -28,13 +46,22 @@ function placeOf(finding: Finding) {
     <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
   </p>
   <ul v-else>
-    <li v-for="(finding, i) in findings" :key="i" :class="finding.severity">
+    <li v-for="(finding, i) in sorted" :key="i" :class="finding.severity">
       <component :is="finding.severity === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
       <span
         ><strong>{{ finding.severity === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>
         {{ findingLine(finding, bench.game!.levels) }}</span
       >
-      <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
+      <span class="acts">
+        <ElButton
+          v-for="mend in mends.get(finding) ?? []"
+          :key="mend.label"
+          class="btn"
+          @click="bench.replace(mend.to(bench.game!), `mend: ${mend.label}`)"
+          >{{ mend.label }}</ElButton
+        >
+        <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
+      </span>
     </li>
   </ul>
 </template>
@@ -61,6 +88,15 @@ ul {
 li {
   grid-template-columns: 48px 1fr;
   gap: 0 10px;
+}
+li .acts {
+  display: flex;
+  flex-wrap: wrap;
+  grid-column: 2;
+  gap: 8px;
+}
+.acts .btn + .btn {
+  margin-left: 0;
 }
 li.stops {
   background: var(--brick-pale);

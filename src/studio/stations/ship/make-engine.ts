@@ -1,7 +1,7 @@
-import { ENGINE_NAME, packEngine } from '../../../ship/engine-package.ts'
+import { packEngine } from '../../../ship/engine-package.ts'
 
-/** The rules as a package file, and its name. */
-export async function makeEngine(): Promise<{ name: string; content: Uint8Array<ArrayBuffer> }> {
+/** The rules as a package file. */
+export async function makeEngine(): Promise<Uint8Array<ArrayBuffer>> {
   const [js, types, manifest, readme, license] = await Promise.all([
     import('../../../../dist/engine/engine.js?raw'),
     import('../../../../dist/engine/engine.d.ts?raw'),
@@ -16,5 +16,5 @@ export async function makeEngine(): Promise<{ name: string; content: Uint8Array<
     'README.md': readme.default,
     LICENSE: license.default,
   })
-  return { name: ENGINE_NAME, content: content as Uint8Array<ArrayBuffer> }
+  return content as Uint8Array<ArrayBuffer>
 }

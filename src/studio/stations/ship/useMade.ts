@@ -3,9 +3,10 @@ import type { Game } from '../../../core/game/game.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
 import { idly } from '../../parts/look/idly.ts'
 import { useBench } from '../../store/bench.ts'
+import { soundness } from '../../store/sound-images.ts'
 
 /**
- * What is shipped as it would be now: made when the browser has time, and anew after an edit. In: what makes it; whether it is needed now; what it depends on besides the game.
+ * What is shipped as it would be now: made when the browser has time, and anew after an edit. In: what makes it; whether it is needed now; what it depends on besides the game and the checks of its images.
  */
 export function useMade<Made>(
   make: (game: Game) => Promise<Result<Made>>,
@@ -17,7 +18,7 @@ export function useMade<Made>(
   const problem = shallowRef('')
   /** what was made last: after an edit it is out of date until its successor is there */
   const madeFor = shallowRef<unknown>(null)
-  const now = computed(() => ({ game: bench.game, also: follow() }))
+  const now = computed(() => ({ game: bench.game, also: follow(), sound: soundness.value }))
   const run = idly(() => {
     const current = now.value
     if (!current.game || !isNeeded() || madeFor.value === current) return

@@ -2,10 +2,11 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
 import { fileStem } from '../../../core/game/names.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
+import { good } from '../../../core/result.ts'
 import type { Language } from '../../../core/texts/languages.ts'
 import { ENGINE_NAME } from '../../../ship/engine-package.ts'
 import { PAPER_DEFAULTS, type PaperOptions } from '../../../ship/paper/sheets.ts'
-import { download, downloadGame } from '../../parts/look/download.ts'
+import { download } from '../../parts/look/download.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import type { Destination } from './destinations.ts'
@@ -44,6 +45,14 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     () => chosen.value === 'paper' || showsPaper(),
     () => JSON.stringify([paperOptions.value, spoken.value]),
   )
+  const engine = useMade(
+    async () => good(await (await import('./make-engine.ts')).makeEngine()),
+    () => chosen.value === 'engine',
+  )
+  const file = useMade(
+    async (game) => good((await import('../../../core/files/game-file.ts')).writeGame(game)),
+    () => chosen.value === 'file',
+  )
   const kit = useKit()
   const printing = ref('')
 
@@ -66,8 +75,10 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
       frame: size(page.made.value?.bytes),
       site: size(site.made.value?.content.length),
       paper: sheets === undefined ? '' : `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`,
+      engine: size(engine.made.value?.length),
       project: size(project.made.value?.content.length),
       kit: size(kit.kit.value?.content.length),
+      file: size(file.made.value ? new Blob([file.made.value]).size : undefined),
     }
   })
 
@@ -75,10 +86,6 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     const name = names.value[chosen.value]
     download(name, content, type)
     say(`${name}, ${kilobytes(new Blob([content]).size)}, is among your downloads`)
-  }
-  async function saveEngine(): Promise<void> {
-    const { makeEngine } = await import('./make-engine.ts')
-    save((await makeEngine()).content, 'application/gzip')
   }
   /** Prints the sheets, and nothing around them. */
   function print(): void {
@@ -112,7 +119,11 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
       ready: paper.isCurrent.value && paper.made.value !== null,
       run: print,
     }),
-    engine: () => ({ label: 'Download the module', ready: true, run: saveEngine }),
+    engine: () => ({
+      label: 'Download the module',
+      ready: engine.made.value !== null,
+      run: () => save(engine.made.value!, 'application/gzip'),
+    }),
     project: () => ({
       label: project.isCurrent.value ? 'Download the project' : 'Making the project…',
       ready: project.isCurrent.value && project.made.value !== null,
@@ -122,7 +133,11 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
       kit.kit.value
         ? { label: 'Download the kit', ready: true, run: () => zip(kit.kit.value?.content) }
         : { label: 'Make the kit', ready: !kit.isMaking.value, run: kit.make },
-    file: () => ({ label: 'Download the game file', ready: true, run: () => downloadGame(bench.game!) }),
+    file: () => ({
+      label: 'Download the game file',
+      ready: file.isCurrent.value && file.made.value !== null,
+      run: () => save(file.made.value!, 'application/json'),
+    }),
   }
   const act = computed(() => ACTS[chosen.value]())
   return { page, site, project, paper, paperOptions, kit, names, sizes, act, problem, printing }
