@@ -86,8 +86,12 @@ ul {
   list-style: none;
 }
 li {
-  grid-template-columns: 48px 1fr;
-  gap: 0 10px;
+  display: grid;
+  grid-template-columns: 22px minmax(0, 1fr);
+  gap: 8px 10px;
+  padding: 10px 12px;
+  border-radius: var(--round-card);
+  background: var(--apricot-pale);
 }
 li .acts {
   display: flex;
