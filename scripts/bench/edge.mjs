@@ -36,7 +36,7 @@ const STATIONS = {
   'deal/level-1': (page) => page.locator('.board .cell').first(),
   'rules/level-1': (page) => page.getByRole('spinbutton', { name: 'Time limit', exact: true }),
   'play/level-1': (page) => page.locator('.lt-card').first(),
-  ship: (page) => page.getByRole('heading', { name: 'Ship Edge' }),
+  ship: (page) => page.getByRole('heading', { name: 'Where is it going?' }),
 }
 const focusOn = (name) => async (page) => page.getByRole('spinbutton', { name, exact: true }).focus()
 const press = (key) => (page) => page.keyboard.press(key)

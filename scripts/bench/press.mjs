@@ -21,7 +21,8 @@ function shipped(change = () => {}) {
   const html = join(folder, 'large.html')
   writeFileSync(file, JSON.stringify(game))
   spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'ship', file, '--to', html], { cwd: ROOT })
-  return pathToFileURL(html).href
+  // without the opening panel
+  return `${pathToFileURL(html).href}?level=large`
 }
 
 /** In the page: counts for each press the frames until its card turns. */
