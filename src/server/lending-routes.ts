@@ -1,7 +1,7 @@
 import express, { type ErrorRequestHandler, type Request, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { LENDING, type Lending } from '../core/files/lending.ts'
-import { LENGTHS } from '../core/settings/settings.ts'
+import { largerThan, LENGTHS } from '../core/settings/settings.ts'
 import type { LentPages } from './lent-pages.ts'
 import { isLoopback } from './own-names.ts'
 
@@ -58,7 +58,7 @@ export function lendingRoutes(pages: LentPages, origins: () => Origins): Router 
     response
       .status(large ? 413 : 400)
       .type('text/plain')
-      .send(large ? `larger than ${LENDING.bytes / 2 ** 20} MiB` : 'bad request')
+      .send(large ? largerThan(LENDING.bytes) : 'bad request')
   }
   routes.use(tooLarge)
   return routes
