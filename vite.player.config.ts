@@ -1,4 +1,3 @@
-import Icons from 'unplugin-icons/vite'
 import { defineConfig } from 'vite'
 import { playerCredits } from './scripts/tools/player-credits.mjs'
 
@@ -6,10 +5,7 @@ import { playerCredits } from './scripts/tools/player-credits.mjs'
 export default defineConfig(({ mode }) => {
   const rivals = mode === 'rivals'
   return {
-    plugins: [
-      Icons({ compiler: 'raw', scale: 1 }),
-      playerCredits(rivals ? 'player-rivals-credits.json' : 'player-credits.json'),
-    ],
+    plugins: [playerCredits(rivals ? 'player-rivals-credits.json' : 'player-credits.json')],
     publicDir: false,
     // see src/player/minds-play.ts
     define: { 'import.meta.env.VITE_MINDS_PLAY': String(rivals) },

@@ -55,12 +55,11 @@ export const playerCredits = (file) => ({
   generateBundle(_options, bundle) {
     const ids = Object.values(bundle).flatMap(({ modules = {} }) => Object.keys(modules))
     const names = new Set(ids.flatMap((id) => /node_modules\/((?:@[^/]+\/)?[^/]+)\//.exec(id)?.[1] ?? []))
-    const icons = ids.some((id) => /icons\/ph\//.test(id)) ? [drawings('@iconify-json/ph')] : []
     const own = { name: 'Lucky Twin', by: '', licence: 'MIT', text: licenceText(ROOT) }
     const credits = {
       pictures: drawings(PICTURES),
       type: FONTS.map(typeface),
-      program: [own, ...icons, ...[...names].sort().map(program)],
+      program: [own, drawings('@iconify-json/ph'), ...[...names].sort().map(program)],
     }
     this.emitFile({ type: 'asset', fileName: file, source: JSON.stringify(credits, null, 2) })
   },

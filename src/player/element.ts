@@ -10,20 +10,42 @@ export function element<K extends keyof HTMLElementTagNameMap>(
   return made
 }
 
-/** A drawing that is part of the player's own code. */
-export function icon(svg: string): HTMLElement {
-  const box = element('span', 'lt-icon')
+/** The drawings of icons.css. */
+export type IconName =
+  | 'again'
+  | 'clock'
+  | 'credits'
+  | 'heart'
+  | 'image'
+  | 'language'
+  | 'leave'
+  | 'levels'
+  | 'mind'
+  | 'next'
+  | 'pause'
+  | 'play'
+  | 'silent'
+  | 'sound'
+  | 'star'
+
+/** A drawing in the colour of the text around it. */
+export function icon(name: IconName): HTMLElement {
+  const box = element('span', `lt-icon lt-icon-${name}`)
   box.setAttribute('aria-hidden', 'true')
-  box.innerHTML = svg
   return box
 }
 
 /** A button with a label, an optional icon in front, and what it does. */
-export function button(name: string, label: string, press: () => void, svg?: string): HTMLButtonElement {
+export function button(
+  name: string,
+  label: string,
+  press: () => void,
+  drawing?: IconName,
+): HTMLButtonElement {
   const made = element('button', name)
   made.type = 'button'
-  if (svg) made.append(icon(svg))
-  if (svg && name.includes('lt-round')) made.setAttribute('aria-label', label)
+  if (drawing) made.append(icon(drawing))
+  if (drawing && name.includes('lt-round')) made.setAttribute('aria-label', label)
   else made.append(label)
   made.addEventListener('click', press)
   return made

@@ -1,13 +1,7 @@
-import iconClock from '~icons/ph/timer?raw'
-import iconHeart from '~icons/ph/heart-fill?raw'
-import iconPause from '~icons/ph/pause?raw'
-import iconSound from '~icons/ph/speaker-high?raw'
-import iconSilent from '~icons/ph/speaker-none?raw'
-import iconLevels from '~icons/ph/stairs?raw'
 import { timeLeft, timeUsed } from '../core/play/clock.ts'
 import { isWaitingForButton, isWaitingForPress } from '../core/play/machine.ts'
 import { isOver, type Round } from '../core/play/round.ts'
-import { button, element, icon } from './element.ts'
+import { button, element, icon, type IconName } from './element.ts'
 import { figuresOf } from '../core/settings/figures.ts'
 import { FIGURES, type Figure } from '../core/settings/settings.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
@@ -50,13 +44,13 @@ export class Hud {
     this.#figures = Object.fromEntries(
       FIGURES.map((name) => [name, newFigure(name, say(FIGURE_KEYS[name]), FIGURE_ICONS[name])]),
     ) as Figures
-    this.#soundButton = button('lt-round', say('sound'), acts.sound, iconSound)
-    this.#pauseButton = button('lt-round', say('pause'), acts.pause, iconPause)
+    this.#soundButton = button('lt-round', say('sound'), acts.sound, 'sound')
+    this.#pauseButton = button('lt-round', say('pause'), acts.pause, 'pause')
     this.#turnBackButton = button('lt-button lt-turn-back', say('turnBack'), acts.turnBack)
     const name = element('div', 'lt-level', this.#game, element('div', '', this.#title, this.#place))
     const buttons = element('div', 'lt-buttons', this.#soundButton, this.#pauseButton)
     if (withLevels && table.game.levels.length > 1)
-      buttons.prepend(button('lt-round', say('levels'), acts.levels, iconLevels))
+      buttons.prepend(button('lt-round', say('levels'), acts.levels, 'levels'))
     this.head = element('header', 'lt-head', name, buttons, this.#row, this.#seats)
     this.bar.append(this.#fill)
     this.#seats.setAttribute('aria-label', say('players'))
@@ -83,7 +77,7 @@ export class Hud {
     )
     // only when it changes: an icon replaced under a finger would swallow the press
     if (this.#soundButton.ariaPressed !== String(table.sound)) {
-      this.#soundButton.replaceChildren(icon(table.sound ? iconSound : iconSilent))
+      this.#soundButton.replaceChildren(icon(table.sound ? 'sound' : 'silent'))
       this.#soundButton.setAttribute('aria-pressed', String(table.sound))
     }
     this.#soundButton.hidden = !settings.sound.on
@@ -198,13 +192,17 @@ const FIGURE_KEYS: Record<Figure, MessageKey> = {
   lives: 'lives',
   best: 'best',
 }
-const FIGURE_ICONS: Partial<Record<Figure, string>> = {
-  'time-left': iconClock,
-  'time-used': iconClock,
-  lives: iconHeart,
+const FIGURE_ICONS: Partial<Record<Figure, IconName>> = {
+  'time-left': 'clock',
+  'time-used': 'clock',
+  lives: 'heart',
 }
-function newFigure(name: Figure, words: string, svg?: string): { box: HTMLElement; value: HTMLElement } {
+function newFigure(
+  name: Figure,
+  words: string,
+  drawing?: IconName,
+): { box: HTMLElement; value: HTMLElement } {
   const value = element('dd', 'lt-value')
-  const label = element('dt', 'lt-label', ...(svg ? [icon(svg)] : []), element('span', '', words))
+  const label = element('dt', 'lt-label', ...(drawing ? [icon(drawing)] : []), element('span', '', words))
   return { box: element('div', `lt-figure lt-${name}`, label, value), value }
 }

@@ -1,8 +1,3 @@
-import iconCredits from '~icons/ph/info?raw'
-import iconLanguage from '~icons/ph/translate?raw'
-import iconLeave from '~icons/ph/sign-out?raw'
-import iconLevels from '~icons/ph/stairs?raw'
-import iconPlay from '~icons/ph/play-fill?raw'
 import { directionOf, LANGUAGE_NAMES } from '../core/texts/languages.ts'
 import { button, element } from './element.ts'
 import { howTo } from './how-to.ts'
@@ -13,8 +8,8 @@ import type { Table } from './table.ts'
 /** Before the first turn: the game's title, how to play, and the way in. */
 export function openingPanel(table: Table, acts: PanelActs): HTMLElement {
   const { say } = table.speech
-  const begin = button('lt-button lt-main', say('begin'), acts.begin, iconPlay)
-  const levels = button('lt-button', say('levels'), () => acts.open('levels'), iconLevels)
+  const begin = button('lt-button lt-main', say('begin'), acts.begin, 'play')
+  const levels = button('lt-button', say('levels'), () => acts.open('levels'), 'levels')
   return panel(
     table.game.title,
     howTo(table).map((line) => element('p', '', line)),
@@ -30,14 +25,14 @@ export function moreButtons(table: Table, acts: PanelActs): HTMLElement[] {
   if (!page) return []
   const more: HTMLElement[] = []
   if (page.languages.length > 1)
-    more.push(button('lt-more', say('language'), () => open('languages'), iconLanguage))
-  if (page.credits.length) more.push(button('lt-more', say('credits'), () => open('credits'), iconCredits))
+    more.push(button('lt-more', say('language'), () => open('languages'), 'language'))
+  if (page.credits.length) more.push(button('lt-more', say('credits'), () => open('credits'), 'credits'))
   return [...more, ...leaveButton(table, acts)]
 }
 
 /** The way out, where the page has one. */
 export const leaveButton = ({ speech: { say } }: Table, { page }: PanelActs): HTMLElement[] =>
-  page?.leave ? [button('lt-more', say('leave'), page.leave, iconLeave)] : []
+  page?.leave ? [button('lt-more', say('leave'), page.leave, 'leave')] : []
 
 /** The languages to choose from, each in its own words. */
 export function languagesPanel({ speech }: Table, { page, close }: PanelActs): HTMLElement {

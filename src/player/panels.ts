@@ -1,8 +1,3 @@
-import iconAgain from '~icons/ph/arrow-counter-clockwise?raw'
-import iconImage from '~icons/ph/image?raw'
-import iconNext from '~icons/ph/arrow-right?raw'
-import iconPlay from '~icons/ph/play-fill?raw'
-import iconStar from '~icons/ph/star-four-fill?raw'
 import { openCells } from '../core/board/cells.ts'
 import { resolveLevel } from '../core/settings/levels.ts'
 import { resultOf, winners, type RoundResult } from '../core/play/result.ts'
@@ -27,8 +22,8 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
         say('paused'),
         [element('p', '', say('pausedText'))],
         [
-          button('lt-button lt-main', say('goOn'), acts.resume, iconPlay),
-          button('lt-button', say('startOver'), acts.again, iconAgain),
+          button('lt-button lt-main', say('goOn'), acts.resume, 'play'),
+          button('lt-button', say('startOver'), acts.again, 'again'),
         ],
         moreButtons(table, acts),
       )
@@ -88,13 +83,13 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
     `lt-button${won && next ? '' : ' lt-main'}`,
     say(won ? 'playAgain' : 'tryAgain'),
     acts.again,
-    iconAgain,
+    'again',
   )
   const buttons = [again]
   if (won && table.settings.look.behind) buttons.push(peekButton(table, acts))
   if (won && next)
     buttons.unshift(
-      button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), iconNext),
+      button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), 'next'),
     )
   return panel(titleOf(table, result), body, buttons, leaveButton(table, acts))
 }
@@ -107,7 +102,7 @@ function briefPanel(table: Table, acts: PanelActs): HTMLElement {
   const body: Node[] = result.stars === null ? [] : [starRow(table.speech, result.stars)]
   if (!result.players) body.push(element('p', 'lt-tale', say('points', { n: result.score })))
   return panel(titleOf(table, result), body, [
-    button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), iconNext),
+    button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), 'next'),
   ])
 }
 
@@ -117,7 +112,7 @@ function peekButton({ speech: { say } }: Table, acts: PanelActs): HTMLButtonElem
     'lt-button lt-peeking',
     words(false),
     () => (made.lastChild!.textContent = words(acts.peek())),
-    iconImage,
+    'image',
   )
   return made
 }
@@ -158,7 +153,7 @@ function starRow({ say }: Speech, stars: number): HTMLElement {
   row.setAttribute('role', 'img')
   row.setAttribute('aria-label', say('stars', { n: stars }))
   for (let i = 0; i < 3; i++) {
-    const star = icon(iconStar)
+    const star = icon('star')
     star.classList.toggle('lt-won', i < stars)
     row.append(star)
   }

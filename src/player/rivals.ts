@@ -1,5 +1,3 @@
-import iconMind from '~icons/ph/user-circle?raw'
-import iconPlay from '~icons/ph/play-fill?raw'
 import { MindsAtTable } from '../core/odds/minds-at-table.ts'
 import type { Game } from '../core/game/game.ts'
 import type { Mind } from '../core/settings/mind.ts'
@@ -44,10 +42,10 @@ export const rivalsAmong = (mindsOf: (game: Game) => readonly Mind[]): Rivals =>
     const choices = mindsOf(table.game).map(({ id, name }) => {
       const ready = READY_NAMES[id]
       const against = say('against', { name: ready ? say(ready) : name })
-      return button('lt-button lt-rival', against, () => choose(id), iconMind)
+      return button('lt-button lt-rival', against, () => choose(id), 'mind')
     })
     return panel(say('whoPlays'), choices, [
-      button('lt-button lt-main', say('playAlone'), () => choose(), iconPlay),
+      button('lt-button lt-main', say('playAlone'), () => choose(), 'play'),
     ])
   },
 })

@@ -1,4 +1,3 @@
-import iconPlay from '~icons/ph/play-fill?raw'
 import { LENGTHS } from '../core/settings/settings.ts'
 import type { Keep } from './best.ts'
 import { button, element } from './element.ts'
@@ -34,7 +33,7 @@ export function whoPanel(table: Table, name: (names: string[]) => void): HTMLEle
     'lt-button lt-main',
     table.speech.say('begin'),
     () => name(fields.map(({ field }) => field.value.trim())),
-    iconPlay,
+    'play',
   )
   for (const { field } of fields)
     field.addEventListener('keydown', (event) => {
