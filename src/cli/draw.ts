@@ -69,16 +69,13 @@ async function loadBack(back: Back): Promise<LoadedBack> {
 
 /** The icons of a site, as PNG. In: a game with at least one pair. */
 export async function drawIcons(game: Game): Promise<Record<IconFile, Uint8Array>> {
-  const { width, height } = kitCardSize(game, 100)
-  const motif = {
+  const cards = {
     back: await loadBack(game.deck.back),
     face: await loadFace(game.deck.pairs[0]!.a),
-    table: game.house.look.table,
-    ratio: width / height,
   }
   const drawn = Object.entries(ICONS).map(([name, icon]) => {
     const canvas = createCanvas(icon.side, icon.side)
-    drawIcon(penOf(canvas), motif, icon)
+    drawIcon(penOf(canvas), game.house, cards, icon)
     return [name, new Uint8Array(canvas.toBuffer('image/png'))] as const
   })
   return Object.fromEntries(drawn) as Record<IconFile, Uint8Array>

@@ -60,6 +60,11 @@ function builtIn(folder: string) {
 }
 type Built = ReturnType<typeof builtIn>
 
+/** What a page has beside its game: pictures, and the words of its languages. */
+const withWords = async (game: Game, art: Record<string, string>) => ({
+  art,
+  words: await messagesIn(languagesOf(game)),
+})
 const zipped = (files: Record<string, Uint8Array>): Result<Uint8Array> => ({
   ok: true,
   value: zipOf(files),
@@ -67,12 +72,11 @@ const zipped = (files: Record<string, Uint8Array>): Result<Uint8Array> => ({
 
 const MAKERS: Record<ShippedAs, Maker> = {
   async page(game, art, built) {
-    const words = await messagesIn(languagesOf(game))
-    return { ok: true, value: shipHtml(game, { art, words }, built.player(game)) }
+    return { ok: true, value: shipHtml(game, await withWords(game, art), built.player(game)) }
   },
   async site(game, art, built) {
-    const words = await messagesIn(languagesOf(game))
-    return zipped(shipSite(game, { art, words }, built.player(game), await drawIcons(game)))
+    const icons = await drawIcons(game)
+    return zipped(shipSite(game, await withWords(game, art), built.player(game), icons))
   },
   async engine(_game, _art, built) {
     const files = ENGINE_FILES.map((name) => [name, built.text(`engine/${name}`)])

@@ -15,9 +15,9 @@ const icons = Object.fromEntries(Object.keys(ICONS).map((name) => [name, pngOf(2
   IconFile,
   Uint8Array
 >
-const siteOf = (of: typeof game, words: object = { en }): Record<string, string> =>
+const siteOf = (of: typeof game, words: object = { en }, drawn = icons): Record<string, string> =>
   Object.fromEntries(
-    Object.entries(shipSite(of, { art: {}, words }, player, icons)).map(([name, content]) => [
+    Object.entries(shipSite(of, { art: {}, words }, player, drawn)).map(([name, content]) => [
       name,
       new TextDecoder().decode(content),
     ]),
@@ -70,6 +70,8 @@ describe('a site', () => {
       /CACHE = MINE \+ '(\w+)'/.exec(of['sw.js']!)![1]!
     expect(versionOf(siteOf(game))).toBe(versionOf(site))
     expect(versionOf(siteOf({ ...game, credits: ['Drawn by Bo'] }))).not.toBe(versionOf(site))
+    const drawnAnew = { ...icons, 'icon-192.png': pngOf(3, 3) }
+    expect(versionOf(siteOf(game, { en }, drawnAnew))).not.toBe(versionOf(site))
     expect(zipOf(shipSite(game, { art: {}, words: { en } }, player, icons))).toEqual(
       zipOf(shipSite(game, { art: {}, words: { en } }, player, icons)),
     )

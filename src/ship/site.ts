@@ -82,6 +82,14 @@ addEventListener('fetch', (event) => {
 })
 `
 
+/** What tells one site from the next: a hash of the names, lengths and contents of its files. */
+function versionOf(files: Record<string, Uint8Array>): string {
+  const hash = sha256.create()
+  for (const [name, content] of Object.entries(files))
+    hash.update(utf8ToBytes(`${name} ${content.length} `)).update(content)
+  return bytesToHex(hash.digest()).slice(0, 16)
+}
+
 /**
  * A game as a folder for any static server: it installs on a phone and plays without a network. In: as for a page, and its icons as PNG by their names. Out: its files, by name.
  */
@@ -92,13 +100,12 @@ export function shipSite(
   icons: Record<IconFile, Uint8Array>,
 ): Record<string, Uint8Array> {
   const page = shipHtml(game, beside, player, { manifest: MANIFEST, icon: 'icon-192.png', worker: WORKER })
-  const texts = {
-    [IN_SITE]: page,
-    [MANIFEST]: manifest(game),
-    'LICENSES.txt': licensesText(game, worksIn.page(game, player.credits)),
+  const files: Record<string, Uint8Array> = {
+    [IN_SITE]: strToU8(page),
+    [MANIFEST]: strToU8(manifest(game)),
+    'LICENSES.txt': strToU8(licensesText(game, worksIn.page(game, player.credits))),
+    ...icons,
   }
-  const kept = [MANIFEST, 'LICENSES.txt', ...Object.keys(ICONS)]
-  const version = bytesToHex(sha256(utf8ToBytes(Object.values(texts).join('\0')))).slice(0, 16)
-  const written = Object.entries({ ...texts, [WORKER]: worker(version, kept) })
-  return { ...Object.fromEntries(written.map(([name, text]) => [name, strToU8(text)])), ...icons }
+  const kept = Object.keys(files).filter((name) => name !== IN_SITE)
+  return { ...files, [WORKER]: strToU8(worker(versionOf(files), kept)) }
 }

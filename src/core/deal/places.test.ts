@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import Papa from 'papaparse'
-import { placements, placementsCsv, placementsJson } from '../files/placement-file.ts'
+import { placements } from '../files/placement-file.ts'
+import { rowsCsv, rowsJson } from '../files/rows.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { cellIndex, openCells } from '../board/cells.ts'
 import { FRAME_NAMES, FRAMES, layoutIn, nearestTouchable, touchSize } from '../board/frames.ts'
@@ -81,10 +82,10 @@ describe('the placement table', () => {
     expect(rows.map(({ pair, face }) => `${pair}/${face}`).sort()).toEqual(['p0/a', 'p0/a', 'p1/a', 'p1/b'])
   })
   test('reads back the same from CSV and JSON', () => {
-    const csv = placementsCsv(rows)
+    const csv = rowsCsv(rows)
     expect(csv.split('\r\n')[0]).toBe('cell,x,y,width,height,pair,face')
     const parsed = Papa.parse(csv.trim(), { header: true, dynamicTyping: true })
     expect(parsed.data).toEqual(rows)
-    expect(JSON.parse(placementsJson(rows))).toEqual(rows)
+    expect(JSON.parse(rowsJson(rows))).toEqual(rows)
   })
 })

@@ -1,9 +1,9 @@
-import Papa from 'papaparse'
 import { cardNames } from '../deck/card-name.ts'
 import type { Dealer } from '../deal/deal.ts'
 import type { Game } from '../game/game.ts'
 import type { Level } from '../settings/levels.ts'
 import { writeDeal } from './deal-file.ts'
+import { rowsCsv } from './rows.ts'
 import { textGrid } from './text-grid.ts'
 
 /** The forms in which deals are exported: a JSON object a line; grids for people; CSV with a board a row, cell by cell, gaps empty. */
@@ -26,5 +26,5 @@ export function dealtText(
   if (format === 'grid') return textGrid(deck.pairs, level.name, seed, cells, columns)
   if (format === 'json') return writeDeal({ level: level.id, seed, rows, columns, cells }, deck.pairs) + '\n'
   // Papa writes nothing for null
-  return Papa.unparse([cardNames(cells, deck.pairs)]) + '\r\n'
+  return rowsCsv([cardNames(cells, deck.pairs)])
 }

@@ -1,4 +1,3 @@
-import Papa from 'papaparse'
 import { NO_CARD, pairOf, sideOf } from '../deck/card.ts'
 import { cellName } from '../board/cells.ts'
 import type { Cells } from '../deal/deal.ts'
@@ -36,10 +35,3 @@ export function placements(
         ],
   )
 }
-
-/** The table as CSV with a header row (RFC 4180, lines end with CR LF). */
-export const placementsCsv = (rows: readonly Placement[]): string => Papa.unparse([...rows]) + '\r\n'
-
-/** The table as a JSON array, a row a line. */
-export const placementsJson = (rows: readonly Placement[]): string =>
-  `[\n${rows.map((row) => '  ' + JSON.stringify(row)).join(',\n')}\n]\n`

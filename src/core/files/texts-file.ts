@@ -7,6 +7,7 @@ import { bad, good, quoted, type Result } from '../result.ts'
 import { isLanguage, LANGUAGE_NAMES, type Language } from '../texts/languages.ts'
 import type { Messages } from '../texts/messages.ts'
 import { parseJson, readWith } from './read-json.ts'
+import { rowsCsv } from './rows.ts'
 
 /** The texts of a game in its languages as a table for translators: CSV, or JSON with the same keys. A row is a text, a column a language. */
 
@@ -24,7 +25,7 @@ function rowsOf(game: Game, words: Words): Record<string, string>[] {
 }
 
 /** In: a game, and the messages of its languages. Out: CSV with a head, lines ended by CRLF. */
-export const textsCsv = (game: Game, words: Words): string => Papa.unparse(rowsOf(game, words)) + '\r\n'
+export const textsCsv = (game: Game, words: Words): string => rowsCsv(rowsOf(game, words))
 
 /** The same as JSON: a list of objects. */
 export const textsJson = (game: Game, words: Words): string =>

@@ -1,4 +1,6 @@
+import { ratioOf } from '../../core/board/geometry.ts'
 import { CORNER } from '../../core/deck/back-look.ts'
+import type { Game } from '../../core/game/game.ts'
 import type { LoadedBack } from './draw-back.ts'
 import { drawCard } from './draw-card.ts'
 import type { LoadedFace } from './draw-face.ts'
@@ -15,17 +17,18 @@ const LEAN = { back: { turn: -12, aside: -0.3 }, face: { turn: 7, aside: 0.26 } 
 /** The width at which a card is drawn before it is scaled to the icon, in px: its edge and corners are as on a table. */
 const CARD_WIDTH = 90
 
-/** Draws a game's icon: its back and a face, on the colour of its table. In: a pen on a bare canvas of the icon's size; a card's width divided by its height. */
+/** Draws a game's icon: its back and a face, on the colour of its table. In: a pen on a bare canvas of the icon's size. */
 export function drawIcon(
   pen: OffscreenCanvasRenderingContext2D,
-  { back, face, table, ratio }: { back: LoadedBack; face: LoadedFace; table: string; ratio: number },
+  { layout, look }: Pick<Game['house'], 'layout' | 'look'>,
+  { back, face }: { back: LoadedBack; face: LoadedFace },
   { side, maskable }: Icon,
 ): void {
-  pen.fillStyle = table
+  pen.fillStyle = look.table
   pen.beginPath()
   pen.roundRect(0, 0, side, side, maskable ? 0 : side * ROUND)
   pen.fill()
-  const size = { width: CARD_WIDTH, height: CARD_WIDTH / ratio, corner: CARD_WIDTH * CORNER.share }
+  const size = { width: CARD_WIDTH, height: CARD_WIDTH / ratioOf(layout), corner: CARD_WIDTH * CORNER.share }
   // a wide card is bounded by its width
   const longest = Math.max(size.height, size.width * 1.25)
   const scale = (side * (maskable ? CARD_SHARE.maskable : CARD_SHARE.whole)) / longest

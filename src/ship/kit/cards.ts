@@ -1,3 +1,4 @@
+import { ratioOf } from '../../core/board/geometry.ts'
 import { CORNER } from '../../core/deck/back-look.ts'
 import type { Face } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
@@ -43,8 +44,7 @@ export function kitCardSize(
   { house }: Pick<Game, 'house'>,
   width: number,
 ): { width: number; height: number; corner: number } {
-  const { size, ratio } = house.layout
-  const height = Math.round(width / (size ? size.width / size.height : ratio))
+  const height = Math.round(width / ratioOf(house.layout))
   return { width, height, corner: Math.min(CORNER.most, width * CORNER.share) }
 }
 

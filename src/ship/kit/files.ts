@@ -1,11 +1,11 @@
 import { strToU8 } from 'fflate'
-import Papa from 'papaparse'
 import { cellName, openCells } from '../../core/board/cells.ts'
 import { FRAME_NAMES, frameOf, layoutIn } from '../../core/board/frames.ts'
 import { prepareDeal, type Dealer } from '../../core/deal/deal.ts'
 import { faceWords } from '../../core/deck/face.ts'
 import { dealtText, seedsFrom } from '../../core/files/dealt-file.ts'
 import { gameFiles } from '../../core/files/game-zip.ts'
+import { rowsCsv, rowsJson } from '../../core/files/rows.ts'
 import type { Game } from '../../core/game/game.ts'
 import { bad, good, type Result } from '../../core/result.ts'
 import { resolveLevel, type Level } from '../../core/settings/levels.ts'
@@ -21,9 +21,6 @@ export type KitDocs = { readme: string; shuffle: string }
 const SEEDS = { deals: 'kit', games: 'test' } as const
 
 const jsonLines = (all: readonly unknown[]): string => all.map((one) => `${JSON.stringify(one)}\n`).join('')
-const jsonRows = (rows: readonly object[]): string =>
-  `[\n${rows.map((row) => `  ${JSON.stringify(row)}`).join(',\n')}\n]\n`
-const csv = (rows: readonly object[]): string => `${Papa.unparse([...rows])}\r\n`
 
 /** `cards` and `atlas` as tables, for the images that lie beside them. */
 function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, string> {
@@ -38,8 +35,8 @@ function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, stri
   const { scale, width, height, frames } = atlas
   const found = Object.fromEntries(names.map((name, i) => [name, frames[i]]))
   return {
-    'cards.csv': csv(rows),
-    'cards.json': jsonRows(rows),
+    'cards.csv': rowsCsv(rows),
+    'cards.json': rowsJson(rows),
     'atlas.json': `${JSON.stringify({ image: 'atlas.png', scale, width, height, frames: found }, null, 2)}\n`,
   }
 }
@@ -71,8 +68,8 @@ function levelFiles(
       .join('')
   const places = placesOf(settings)
   return {
-    [`places/${level.id}.csv`]: csv(places),
-    [`places/${level.id}.json`]: jsonRows(places),
+    [`places/${level.id}.csv`]: rowsCsv(places),
+    [`places/${level.id}.json`]: rowsJson(places),
     [`deals/${level.id}.jsonl`]: dealt('json'),
     [`deals/${level.id}.csv`]: dealt('csv'),
     [`test-games/${level.id}.jsonl`]: jsonLines(
@@ -100,7 +97,7 @@ export function kitFiles(
     'SHUFFLE.md': docs.shuffle,
     'LICENSES.txt': licensesText(game, worksIn.kit(game, credits)),
     ...cardFiles(cards, atlas),
-    'levels.json': jsonRows(
+    'levels.json': rowsJson(
       plain.levels.map((level) => ({ id: level.id, name: level.name, settings: resolveLevel(plain, level) })),
     ),
   }

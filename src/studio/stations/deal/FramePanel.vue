@@ -15,7 +15,8 @@ import {
   type FrameName,
 } from '../../../core/board/frames.ts'
 import { TOUCHABLE } from '../../../core/board/geometry.ts'
-import { placements, placementsCsv, placementsJson } from '../../../core/files/placement-file.ts'
+import { placements } from '../../../core/files/placement-file.ts'
+import { rowsCsv, rowsJson } from '../../../core/files/rows.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
@@ -74,8 +75,8 @@ const nearest = computed(() =>
 
 const table = () => placements(made.value, props.settings.board.columns, props.cells!, bench.game!.deck.pairs)
 const FILES = {
-  csv: { write: placementsCsv, type: 'text/csv' },
-  json: { write: placementsJson, type: 'application/json' },
+  csv: { write: rowsCsv, type: 'text/csv' },
+  json: { write: rowsJson, type: 'application/json' },
 }
 function save(kind: keyof typeof FILES): void {
   const name = `${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-places.${kind}`
@@ -84,7 +85,7 @@ function save(kind: keyof typeof FILES): void {
 async function copy(): Promise<void> {
   try {
     const rows = table()
-    await navigator.clipboard.writeText(placementsCsv(rows))
+    await navigator.clipboard.writeText(rowsCsv(rows))
     say(`${rows.length} rows are on the clipboard`)
   } catch {
     say('This browser does not allow copying; download the table instead', { tone: 'wrong' })

@@ -32,7 +32,7 @@ const FILES: [string, string][] = [
 </script>
 
 <template>
-  <div class="kit">
+  <div class="details">
     <p class="sentence">
       Cards
       <NumberWord
@@ -78,26 +78,13 @@ const FILES: [string, string][] = [
   </div>
 </template>
 
+<style scoped src="./details.css"></style>
 <style scoped>
-.kit {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-  width: 100%;
-}
-.sentence {
-  font-size: 18px;
-  line-height: 1.9;
-}
 .going {
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   align-items: center;
   gap: 14px;
-}
-.problem {
-  color: var(--brick);
-  font-weight: 600;
 }
 dl {
   display: grid;

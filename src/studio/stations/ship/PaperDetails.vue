@@ -35,7 +35,7 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
 </script>
 
 <template>
-  <div class="paper">
+  <div class="details">
     <p class="sentence">
       Print
       <ChoiceWord
@@ -77,24 +77,12 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
   </div>
 </template>
 
+<style scoped src="./details.css"></style>
 <style scoped>
-.paper {
-  display: grid;
-  grid-template-columns: minmax(0, 1fr);
-  gap: 10px;
-}
-.sentence {
-  font-size: 18px;
-  line-height: 1.9;
-}
 ol {
   display: grid;
   gap: 6px;
   margin: 0;
   padding-left: 1.3em;
-}
-.problem {
-  color: var(--brick);
-  font-weight: 600;
 }
 </style>

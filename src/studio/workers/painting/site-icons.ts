@@ -1,7 +1,7 @@
 import type { Game } from '../../../core/game/game.ts'
 import { drawIcon } from '../../../ship/drawing/draw-icon.ts'
 import { FACE_TYPE } from '../../../ship/drawing/draw-face.ts'
-import { KIT_SCALES, kitCardSize } from '../../../ship/kit/cards.ts'
+import { KIT_SCALES } from '../../../ship/kit/cards.ts'
 import { ICONS, type IconFile } from '../../../ship/site.ts'
 import { backForWorker, emblemOf, faceForWorker } from './for-workers.ts'
 import { loadBack } from './load-back.ts'
@@ -12,23 +12,20 @@ const DETAIL = 400
 
 /** The icons of a site, as PNG: three small drawings, made by the page itself. In: a game with at least one pair. */
 export async function drawIcons(game: Game): Promise<Record<IconFile, Uint8Array>> {
-  const { width, height } = kitCardSize(game, 100)
   const { back } = game.deck
   const { a, name } = game.deck.pairs[0]!
   const { what: face, image } = await faceForWorker(a, name, DETAIL)
   if (face.kind === 'text') await document.fonts.load(FACE_TYPE.replace('%', '20'), face.text)
-  const motif = {
+  const cards = {
     back: {
       ...(await loadBack(await backForWorker(back, KIT_SCALES.at(-1)))),
       emblem: await emblemOf(back, DETAIL),
     },
     face: { face, image: image ?? (face.kind === 'image' ? await loadImage(face.src) : null) },
-    table: game.house.look.table,
-    ratio: width / height,
   }
   const drawn = Object.entries(ICONS).map(async ([file, icon]) => {
     const pen = new OffscreenCanvas(icon.side, icon.side).getContext('2d')!
-    drawIcon(pen, motif, icon)
+    drawIcon(pen, game.house, cards, icon)
     const blob = await pen.canvas.convertToBlob()
     return [file, new Uint8Array(await blob.arrayBuffer())] as const
   })
