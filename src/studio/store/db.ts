@@ -4,6 +4,7 @@ import type { Game } from '../../core/game/game.ts'
 import { migrateGame } from '../../core/game/migrations.ts'
 import { artOf, packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
+import { nextTask } from './next-task.ts'
 
 /** The only access to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen; `removed`: since when it has been in the bin, in ms. */
 export type Kept = { key: string; game: Game; rev: number; touched: number; removed?: number }
@@ -110,7 +111,7 @@ const stored = new Map<string, { rev: number; parts: Parts }>()
 /** The stored steps of a game as this tab last wrote them. */
 const storedSteps = new Map<string, Map<number, string>>()
 /** How long parts are written at a time before the page gets a break, in ms. */
-const STRETCH = 15
+const STRETCH = 8
 /** The browser's message when it refused to store something; empty while all is well. */
 export const storageProblem = ref('')
 /** Replaces a storage that keeps nothing at all; it lasts as long as this tab. */
@@ -174,15 +175,15 @@ async function written(
   { key, rev, touched, removed, game }: Kept,
   known: Parts = new Map(),
 ): Promise<Written> {
+  let began = performance.now()
   const parts = partsOf(game, known)
   const { game: light, art } = packed(game)
   const texts: PartRow[] = []
-  let began = performance.now()
   for (const [at, part] of partsOf(light)) {
     if (parts.get(at) === known.get(at)) continue
     texts.push({ key, at, text: plainJson(part) })
-    if (performance.now() - began < STRETCH || globalThis.document?.hidden) continue
-    await new Promise((resolve) => setTimeout(resolve))
+    if (performance.now() - began < STRETCH) continue
+    await nextTask()
     began = performance.now()
   }
   const hashes = art.map(({ hash }) => hash)
@@ -282,6 +283,7 @@ export async function keepGame(
   if (await open()) {
     const known = stored.get(key)
     const made = await written(row, known?.rev === before ? known.parts : undefined)
+    await nextTask()
     storedSteps.set(key, await db.transaction('rw', TABLES, () => put(made, history, before)))
     stored.set(key, { rev: row.rev, parts: made.parts })
   } else {

@@ -1,6 +1,7 @@
 import { ref, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { Changed, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
+import { nextTask } from './next-task.ts'
 
 /** How long edits are collected before they are saved, in ms, from the first unsaved one: constant editing does not postpone it. */
 const SAVE_AFTER = 40
@@ -47,7 +48,9 @@ export function useSaving(
 
   async function save(doc: Game): Promise<void> {
     try {
-      rev = await keepGame(key.value, doc, rev, steps(doc))
+      const history = steps(doc)
+      await nextTask()
+      rev = await keepGame(key.value, doc, rev, history)
       if (!dirty) state.value = 'saved'
     } catch (error) {
       dirty = true

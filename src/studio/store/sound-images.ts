@@ -3,6 +3,7 @@ import type { Back, Face } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
 import { imagesOf } from '../../core/game/own-files.ts'
 import type { Behind } from '../../core/settings/settings.ts'
+import { nextTask } from './next-task.ts'
 
 /**
  * Which own images may be drawn. Files are checked as they are opened; games stored before there were bounds are checked before their images are first drawn. One
@@ -41,7 +42,7 @@ async function checkFresh(fresh: readonly string[]): Promise<void> {
     sound.set(src, checkImageUrl(src).ok)
     checking.delete(src)
     if (performance.now() - began < STRETCH) continue
-    await new Promise((resolve) => setTimeout(resolve))
+    await nextTask()
     began = performance.now()
   }
   soundness.value++

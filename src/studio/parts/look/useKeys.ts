@@ -24,7 +24,7 @@ const isCovered = (): boolean =>
  */
 export function useKeys(keys: Record<string, () => void>): void {
   function press(event: KeyboardEvent): void {
-    if (isTyping(event.target) || event.defaultPrevented || isCovered()) return
+    if (isTyping(event.target) || event.defaultPrevented) return
     const name = [
       event.altKey ? 'alt+' : '',
       event.ctrlKey || event.metaKey ? 'ctrl+' : '',
@@ -32,7 +32,8 @@ export function useKeys(keys: Record<string, () => void>): void {
       (event.altKey && /^Digit\d$/.test(event.code) ? event.code.slice(5) : event.key).toLowerCase(),
     ].join('')
     const act = keys[name]
-    if (!act) return
+    // asked last: to know what is visible, the page may have to be laid out
+    if (!act || isCovered()) return
     event.preventDefault()
     act()
   }

@@ -29,7 +29,7 @@ const ground = ref<HTMLElement>()
 const table = ref<HTMLElement>()
 const { chosen, lead, these } = props.selection
 
-const { perRow, height, middleOf, lineAt, blockPlace } = useTileGrid(
+const { perRow, height, middleOf, lineAt, isInView } = useTileGrid(
   ground,
   computed(() => props.pairs.length),
 )
@@ -38,10 +38,7 @@ const leadAt = computed(() => props.pairs.findIndex(({ id }) => id === lead.valu
 const { blocks, laid } = useTileBlocks(() => props.pairs, perRow, isNear)
 /** Whether a block is in view, or has the tile that keys move from. */
 function isNear(block: number): boolean {
-  const { scrollTop = 0, clientHeight = 0 } = ground.value ?? {}
-  const { top, bottom } = blockPlace(block * ROWS, ROWS)
-  if (bottom >= scrollTop && top <= scrollTop + clientHeight) return true
-  return Math.floor(leadAt.value / (perRow.value * ROWS)) === block
+  return isInView(block * ROWS, ROWS) || Math.floor(leadAt.value / (perRow.value * ROWS)) === block
 }
 
 const shield = ref<HTMLElement>()

@@ -12,6 +12,7 @@ import type {
   Owner,
 } from '../../workers/painting/alike.worker.ts'
 import { imagesOf } from '../../workers/painting/load-image.ts'
+import { nextTask } from '../../store/next-task.ts'
 import { smallestCard } from './smallest-card.ts'
 
 /** Two pairs of the deck, by id, that have faces alike; null stands for the back. */
@@ -109,7 +110,7 @@ export function useLookAlikes(game: () => Game) {
       worker.postMessage(card satisfies AlikeInput, imagesOf(['face' in card ? card.face : card.back]))
       sent.add(key)
       if (++count % AT_ONCE) continue
-      await new Promise((resolve) => setTimeout(resolve))
+      await nextTask()
       if (mine !== run) return
     }
     if (mine !== run) return

@@ -1,4 +1,4 @@
-import { useResizeObserver } from '@vueuse/core'
+import { useEventListener, useResizeObserver } from '@vueuse/core'
 import { computed, onMounted, ref, type Ref } from 'vue'
 
 /** The grid of tiles in px, as the styles of LightTable and TileRows lay it. */
@@ -34,15 +34,22 @@ export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<num
     height: `${TALL}px`,
   })
 
-  /** Where this many rows start and end on the table. */
-  const blockPlace = (row: number, rows: number): { top: number; bottom: number } => ({
-    top: EDGE + row * (TALL + GAP),
-    bottom: EDGE + (row + rows) * (TALL + GAP) - GAP,
-  })
+  /** What is scrolled into view, in px. It is kept, since a browser that is asked for it lays the page out first. */
+  const view = { top: 0, height: 0 }
+  /** Whether any of this many rows is in view. */
+  function isInView(row: number, rows: number): boolean {
+    const top = EDGE + row * (TALL + GAP)
+    return top + rows * (TALL + GAP) - GAP >= view.top && top <= view.top + view.height
+  }
 
-  const measure = (): unknown => (width.value = ground.value!.clientWidth)
+  function measure(): void {
+    const { clientWidth, clientHeight } = ground.value!
+    width.value = clientWidth
+    view.height = clientHeight
+  }
   onMounted(measure)
   useResizeObserver(ground, measure)
+  useEventListener(ground, 'scroll', () => (view.top = ground.value!.scrollTop), { passive: true })
 
-  return { perRow, height, middleOf, lineAt, blockPlace }
+  return { perRow, height, middleOf, lineAt, isInView }
 }

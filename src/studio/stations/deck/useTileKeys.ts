@@ -25,7 +25,11 @@ export function useTileKeys(options: {
       event.preventDefault()
       return all()
     }
-    if (event.key === 'Delete' || event.key === 'Backspace') return options.remove()
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      // the browser would lay out the page first, to see what it might delete itself
+      event.preventDefault()
+      return options.remove()
+    }
     if (event.key === 'Escape') return only(null)
     if (event.key === 'Enter' || event.key === ' ') {
       event.preventDefault()
