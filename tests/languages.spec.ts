@@ -47,6 +47,8 @@ const misfits = (page: Page): Promise<string[]> =>
       range.selectNodeContents(node)
       const rect = range.getBoundingClientRect()
       if (rect.width === 0) continue
+      // where there is no room for it, the place among the levels lies below its line and is not seen
+      if (rect.top >= (parent.closest('.lt-level-row')?.getBoundingClientRect().bottom ?? Infinity)) continue
       const text = node.textContent!.trim()
       if (rect.left < -0.5 || rect.right > innerWidth + 0.5) found.push(`over the page: ${text}`)
       const scrolls = parent.closest('.lt-panel') && !parent.closest('button')
@@ -112,6 +114,24 @@ test.describe('on the smallest phone', () => {
     expect(found).toContain(`cut at the side: ${long}`)
     expect(found).toContain(`over the page: ${long}`)
   })
+
+  for (const [name, room] of [
+    ['Oben', true],
+    ['Obere Schublade', false],
+  ] as const)
+    test(`beside "${name}" its place among the levels is ${room ? 'whole' : 'not shown in part'}`, async ({
+      page,
+    }) => {
+      const named = shipped((file) => {
+        file.levels[0].name = name
+        file.texts = { languages: ['de'], own: {} }
+      })
+      await page.goto(named.url)
+      await expect(page.getByText(name, { exact: true })).toBeInViewport({ ratio: 1 })
+      const place = page.getByText('1 von 4', { exact: true })
+      if (room) await expect(place).toBeInViewport({ ratio: 1 })
+      else await expect(place).not.toBeInViewport()
+    })
 
   for (const language of LANGUAGES)
     test(`no text is cut or runs over in ${language}`, async ({ page }) => {

@@ -47,7 +47,12 @@ export class Hud {
     this.#soundButton = button('lt-round', say('sound'), acts.sound, 'sound')
     this.#pauseButton = button('lt-round', say('pause'), acts.pause, 'pause')
     this.#turnBackButton = button('lt-button lt-turn-back', say('turnBack'), acts.turnBack)
-    const name = element('div', 'lt-level', this.#game, element('div', '', this.#title, this.#place))
+    const name = element(
+      'div',
+      'lt-level',
+      this.#game,
+      element('div', 'lt-level-row', this.#title, this.#place),
+    )
     const buttons = element('div', 'lt-buttons', this.#soundButton, this.#pauseButton)
     if (withLevels && table.game.levels.length > 1)
       buttons.prepend(button('lt-round', say('levels'), acts.levels, 'levels'))
@@ -88,7 +93,7 @@ export class Hud {
     const isTheirs = MINDS_PLAY && table.seated?.haveTurn
     const button = !isTheirs && round !== null && isWaitingForButton(round)
     this.#turnBackButton.hidden = !button
-    this.#line.hidden = button
+    this.#line.hidden = button || round?.phase === 'paused'
     if (!round) {
       this.bar.hidden = true
       this.#seats.hidden = true

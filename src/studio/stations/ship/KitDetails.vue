@@ -32,7 +32,7 @@ const FILES: [string, string][] = [
 </script>
 
 <template>
-  <div class="details">
+  <div class="choosing">
     <p class="sentence">
       Cards
       <NumberWord
@@ -78,7 +78,7 @@ const FILES: [string, string][] = [
   </div>
 </template>
 
-<style scoped src="./details.css"></style>
+<style scoped src="./choosing.css"></style>
 <style scoped>
 .going {
   display: grid;

@@ -35,7 +35,7 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
 </script>
 
 <template>
-  <div class="details">
+  <div class="choosing">
     <p class="sentence">
       Print
       <ChoiceWord
@@ -77,7 +77,7 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
   </div>
 </template>
 
-<style scoped src="./details.css"></style>
+<style scoped src="./choosing.css"></style>
 <style scoped>
 ol {
   display: grid;
