@@ -12,6 +12,7 @@ import type { PlayerCredits } from '../ship/credits.ts'
 import { ENGINE_FILES, packEngine, type EngineFiles } from '../ship/engine-package.ts'
 import { shipHtml, type BuiltPlayer } from '../ship/html.ts'
 import { atlasOf, KIT_DEFAULTS, kitCards, kitCardSize, type KitOptions } from '../ship/kit/cards.ts'
+import { kilobytes } from '../ship/kilobytes.ts'
 import { kitFiles } from '../ship/kit/files.ts'
 import { gatherArt, svgOf } from '../ship/pictures.ts'
 import { projectFiles, type ProjectParts } from '../ship/project/files.ts'
@@ -135,6 +136,6 @@ export async function ship(path: string, options: ShipOptions, built: string, ou
   } catch (error) {
     throw new Unusable(`${to}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
   }
-  out.tell(`${to}: ${Math.ceil(Buffer.byteLength(made.value) / 1024)} kB`)
+  out.tell(`${to}: ${kilobytes(Buffer.byteLength(made.value))}`)
   return 0
 }

@@ -1,15 +1,7 @@
 import type { Game } from '../core/game/game.ts'
-import { migrateGame } from '../core/game/migrations.ts'
+import { GAME_FORMAT, GAME_VERSION, isLoose, migrateGame, type Loose } from '../core/game/migrations.ts'
 import { bad, good, quoted, type Result } from '../core/result.ts'
 import { SECTIONS } from '../core/settings/settings.ts'
-
-const FORMAT = 'lucky-twin/game'
-/** the newest version of the format that this reads */
-const VERSION = 3
-
-type Loose = Record<string, unknown>
-const isLoose = (value: unknown): value is Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /**
  * A game from a NAME.game.json: its text, or the object in it. Older versions are brought up to date, a newer one is refused. Wrong: not JSON, not a game, or parts of it are missing;
@@ -26,9 +18,11 @@ export function readGame(file: string | object): Result<Game> {
   }
   if (!isLoose(json)) return bad('', 'not a game: an object is expected')
   const { format, version, ...rest } = json
-  if (format !== FORMAT) return bad('format', `${quoted(FORMAT)} is expected, not ${quoted(String(format))}`)
+  if (format !== GAME_FORMAT)
+    return bad('format', `${quoted(GAME_FORMAT)} is expected, not ${quoted(String(format))}`)
   if (typeof version !== 'number' || version < 1) return bad('version', 'is missing')
-  if (version > VERSION) return bad('version', `${version} is newer than this engine reads (${VERSION})`)
+  if (version > GAME_VERSION)
+    return bad('version', `${version} is newer than this engine reads (${GAME_VERSION})`)
   const game = migrateGame(rest, version)
   return partMissing(game) ?? good(game as unknown as Game)
 }

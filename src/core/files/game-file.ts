@@ -4,15 +4,12 @@ import { imagesOf, soundsOf } from '../game/own-files.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel } from '../settings/levels.ts'
 import { mindsOf } from '../settings/seats.ts'
-import { migrateGame } from '../game/migrations.ts'
+import { GAME_FORMAT, GAME_VERSION, migrateGame } from '../game/migrations.ts'
 import { gameSchema, gameShape } from '../game/schema.ts'
 import { bad, good, quoted, type Result } from '../result.ts'
 import { checkImageUrl } from './image.ts'
 import { checkSoundUrl } from './sound.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
-
-export const GAME_FORMAT = 'lucky-twin/game'
-export const GAME_VERSION = 3
 
 /** The schema of the whole file, for docs/schema. */
 export const gameFileSchema = z.strictObject({

@@ -1,10 +1,11 @@
 import { bad, type Result } from '../result.ts'
 import type { Game } from '../game/game.ts'
+import { GAME_FORMAT, GAME_VERSION } from '../game/migrations.ts'
 import type { Language } from '../texts/languages.ts'
 import { MESSAGE_KEYS, withOwn, type Message, type Messages } from '../texts/messages.ts'
 import { mindsOf, seatedMinds } from '../settings/seats.ts'
 import { notAGame } from './file-kind.ts'
-import { GAME_FORMAT, GAME_VERSION, gameFrom } from './game-file.ts'
+import { gameFrom } from './game-file.ts'
 import { parseJson } from './read-json.ts'
 
 /** The game inside a shipped page: how it is written there, and how it is found again. */

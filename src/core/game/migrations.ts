@@ -1,9 +1,13 @@
 import { CARD_RATIOS, DEFAULTS } from '../settings/settings.ts'
 import { migratePlayed, type OldPlayed } from '../play/migrate-played.ts'
 
+/** What the head of a game file says: its format, and the newest version of it. */
+export const GAME_FORMAT = 'lucky-twin/game'
+export const GAME_VERSION = 3
+
 /** Anything with the keys of an object; the schema refuses the rest later. */
-type Loose = Record<string, unknown>
-const isLoose = (value: unknown): value is Loose =>
+export type Loose = Record<string, unknown>
+export const isLoose = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
 const { flip, dealIn, behind, missMotion, missStrength, celebration } = DEFAULTS.look

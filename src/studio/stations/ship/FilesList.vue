@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { kilobytes } from './kilobytes.ts'
+import { kilobytes } from '../../../ship/kilobytes.ts'
 
 /** What is in a zip: its files with their sizes; those of one folder in one line. */
 const props = defineProps<{ files: Record<string, Uint8Array> }>()
