@@ -140,6 +140,17 @@ describe('pace', () => {
     expect(varied.histogram).toEqual(steady.histogram)
     expect(varied.time.mean).toBeGreaterThan(steady.time.mean)
   })
+  test('that would make a game last for weeks ends it', () => {
+    const slow = played(20, mindWith({ notice: 0 }, { first: 60_000, second: 60_000, spread: 3 }), 20)
+    expect(slow.won).toBeLessThan(slow.games)
+    expect(slow.turns.mean).toBeLessThan(1000)
+  })
+  test('is rounded to whole ms, from 1 up', () => {
+    const hasty = played(1, mindWith({}, { first: 1, second: 1, spread: 3 }), 200)
+    expect(hasty.time.mean).toBeGreaterThan(1)
+    const { time } = playGames(levelOf(1), mindWith({}, { spread: 1 }), 'odds', 1, 200)
+    expect(time.every((ms) => Number.isInteger(ms) && ms >= 1)).toBe(true)
+  })
 })
 
 test('several minds at one table see each other’s cards, and the same seed gives the same games', () => {

@@ -1,5 +1,5 @@
 import { apply, isWaitingForButton, press } from '../play/machine.ts'
-import { isOver, type Round } from '../play/round.ts'
+import { isOver, NEVER, type Round } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 import { mindStreams } from './chance.ts'
@@ -12,7 +12,7 @@ const LOOKS_AT_LEAST = 400
 const turnsAtMost = ({ cards }: Round): number => 1000 + 10 * (cards / 2) ** 2
 
 /**
- * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory is given up. In: the minds by seat (one
+ * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory, or that lasts longer than any round can, is given up. In: the minds by seat (one
  * stands for all seats), the seed text of all games and the number of this one, from 1. `turned` is
  * called after each turn. Out: the ms that were spent looking at judged cards.
  */
@@ -42,9 +42,10 @@ export function playMinds(
       seats[phase === 'judged' ? nextSeat(rules, round.player, seats.length, judgedMatch) : round.player]!
     const at = ready + player.thought('first')
     const first = player.first()
-    if (!flip(round, at, first)) break
+    if (at >= NEVER || !flip(round, at, first)) break
     const second = player.second(first)
-    if (!flip(round, round.at + player.thought('second'), second)) break
+    const then = round.at + player.thought('second')
+    if (then >= NEVER || !flip(round, then, second)) break
     for (const one of seats) one.settled(first, second, round.judgedMatch)
     const wait = round.judgedMatch ? afterMatch : afterMiss
     ready = round.at + wait

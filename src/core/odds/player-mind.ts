@@ -2,6 +2,7 @@ import { cardCells } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'
 import { draw } from '../deal/draw.ts'
 import { shuffle } from '../deal/shuffle.ts'
+import { NEVER } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
 import { happens, normal, spared, type MindStreams } from './chance.ts'
 import { Traces, type KnownPair } from './traces.ts'
@@ -72,12 +73,14 @@ export class MindPlayer {
     return known >= 0 ? this.aim(known, first) : this.anyCell(first)
   }
 
-  /** How long after the board is ready, or after the first card, it presses; whole ms, 1 at least. */
+  /** How long after the board is ready, or after the first card, it presses; whole ms, 1 at least and NEVER at most. */
   thought(card: 'first' | 'second'): number {
     const { spread, first, second } = this.mind.pace
     const median = card === 'first' ? first : second
     if (spread === 0) return median
-    return Math.max(1, Math.round(median * Math.exp(spread * normal(this.streams.pacing))))
+    const ms = median * Math.exp(spread * normal(this.streams.pacing))
+    // rounded by its bits: a small whole number keeps the state's fields fast
+    return ms < 1 ? 1 : ms > NEVER ? NEVER : (ms + 0.5) | 0
   }
 
   private holdOnly(): void {

@@ -83,7 +83,8 @@ export class Traces {
   }
   /** Whether a card lies face down there, or did when the turn began; any whole number may be given. */
   isDown(cell: number): boolean {
-    return this.isBare(cell) || this.has(cell)
+    // a read beyond the end of a list would slow down all reads of it
+    return cell >= 0 && cell < this.cells.length && (this.isBare(cell) || this.has(cell))
   }
 
   /** Lays a trace, or makes the one that is there the freshest. */
