@@ -224,6 +224,18 @@ test('several players name themselves before they begin, and are known at the ne
   await expect(seats.first()).toContainText('Berthe')
 })
 
+test('a first look is told when it begins, and not under the opening panel', async ({ page }) => {
+  const { url } = shipped('look', (file) => (file.levels[0].turn.firstLook = 60_000))
+  await page.goto(url)
+  const told = page.getByRole('status')
+  await expect(page.getByRole('dialog')).toBeVisible()
+  await expect(page.getByText('look well…')).toBeHidden()
+  await expect(told).toBeEmpty()
+  await begin(page)
+  await expect(told).toHaveText('Look: all cards lie face up for a moment.')
+  await expect(page.getByText('look well…')).toBeVisible()
+})
+
 test('what stands on the table is what the level shows, in its order', async ({ page }) => {
   const { url } = shipped('head', (file) => {
     file.levels[0].head = { figures: ['pairs-left', 'best', 'time-used', 'lives', 'streak'], title: true }

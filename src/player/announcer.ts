@@ -15,12 +15,15 @@ export function newAnnouncer(table: Table, hud: Hud) {
 
   /** A new round lies on the table. */
   function dealt(): void {
-    const looks = table.settings.turn.firstLook > 0
-    hud.say(looks ? table.speech.say('lookWell') : '', 'plain')
-    live.textContent = looks ? table.speech.say('lookNow') : ''
+    hud.say(table.settings.turn.firstLook > 0 ? table.speech.say('lookWell') : '', 'plain')
+    live.textContent = ''
     second = Infinity
     prepareSounds(table.settings)
     if (table.sound) playSound('deal', table.settings)
+  }
+  /** No panel lies over the table: a first look is told as it runs. */
+  function looks(): void {
+    if (table.round?.phase === 'first-look') live.textContent = table.speech.say('lookNow')
   }
   function tell(events: readonly Event[]): void {
     const words: string[] = []
@@ -47,5 +50,5 @@ export function newAnnouncer(table: Table, hud: Hud) {
   /** The last message no longer holds. */
   const hush = (): void => hud.say('', 'plain')
 
-  return { live, dealt, tell, watchClock, hush }
+  return { live, dealt, looks, tell, watchClock, hush }
 }

@@ -231,7 +231,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     if (opens && table.round) {
       opens = false
       open('start')
-    } else askWho()
+    } else if (!askWho()) announcer.looks()
     loop.ask()
   }
 
@@ -315,6 +315,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   function resume(): void {
     table.panel = table.round && isOver(table.round) && timeNow(table) >= table.endsAt ? 'result' : 'none'
     act(table, { do: 'resume' })
+    announcer.looks()
     loop.ask()
   }
 

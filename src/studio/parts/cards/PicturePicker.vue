@@ -166,6 +166,5 @@ function add(): void {
 }
 .problem {
   margin-top: 12px;
-  color: var(--brick);
 }
 </style>

@@ -158,8 +158,6 @@ function resize(side: 'rows' | 'columns', value: number): void {
 }
 .problem {
   margin-top: 12px;
-  color: var(--brick);
-  font-weight: 600;
 }
 .going {
   display: flex;

@@ -200,8 +200,4 @@ function add(): void {
 .set .problem {
   padding: 8px 0;
 }
-.problem {
-  color: var(--brick);
-  font-weight: 600;
-}
 </style>

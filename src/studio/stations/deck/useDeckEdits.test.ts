@@ -29,14 +29,14 @@ const ids = (): string => bench.game!.deck.pairs.map(({ id }) => id).join(' ')
 const said = (): string[] => toasts.value.map(({ text }) => text)
 const undoSaid = (): void => toasts.value.at(-1)!.act!.run()
 
-// messages go by themselves, but not while these tests are waited for
+// messages go by themselves after some seconds: those of fake timers are not waited for at the end
 beforeEach(() => {
-  jest.useFakeTimers({ doNotFake: ['nextTick', 'setImmediate', 'queueMicrotask'] })
+  jest.useFakeTimers({ advanceTimers: true, doNotFake: ['nextTick', 'setImmediate', 'queueMicrotask'] })
 })
 afterEach(async () => {
+  await bench.flush()
   jest.useRealTimers()
   for (const { id } of toasts.value) close(id)
-  await bench.flush()
 })
 
 describe('edits of the deck', () => {

@@ -123,8 +123,4 @@ li code {
   overflow-wrap: anywhere;
   background: none;
 }
-.problem {
-  color: var(--brick);
-  font-weight: 600;
-}
 </style>

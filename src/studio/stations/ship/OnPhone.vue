@@ -201,10 +201,6 @@ ul {
   gap: 8px;
   margin-top: 6px;
 }
-.problem {
-  color: var(--brick);
-  font-weight: 600;
-}
 @media (max-width: 600px) {
   .both {
     grid-template-columns: minmax(0, 1fr);

@@ -78,51 +78,53 @@ onMounted(async () => {
       :sheets="paper.made.value?.html ?? null"
       :html="html"
     />
-    <WhereTo v-model="chosen" :sizes="sizes" />
-    <section class="details" :aria-label="destination.name">
-      <header>
-        <h2>{{ destination.name }}</h2>
-        <span class="soft" :data-tip="names[chosen] || undefined">{{ names[chosen] }}</span>
-        <ElButton class="btn main" :disabled="!mayLeave" @click="act.run">
-          <IconPrint v-if="chosen === 'paper'" /><IconDownload v-else />{{ act.label }}
-        </ElButton>
-      </header>
-      <p v-if="isStopped" class="stop">Fix the problems below first.</p>
-      <p v-else-if="problem" class="stop" role="alert">{{ problem }}</p>
+    <div class="going">
+      <WhereTo v-model="chosen" :sizes="sizes" />
+      <section class="details" :aria-label="destination.name">
+        <header>
+          <h2>{{ destination.name }}</h2>
+          <span class="soft" :data-tip="names[chosen] || undefined">{{ names[chosen] }}</span>
+          <ElButton class="btn main" :disabled="!mayLeave" @click="act.run">
+            <IconPrint v-if="chosen === 'paper'" /><IconDownload v-else />{{ act.label }}
+          </ElButton>
+        </header>
+        <p v-if="isStopped" class="stop">Fix the problems below first.</p>
+        <p v-else-if="problem" class="stop" role="alert">{{ problem }}</p>
 
-      <PageDetails
-        v-if="chosen === 'page' || chosen === 'site'"
-        :page="page.made.value"
-        :files="chosen === 'site' ? site.made.value?.files : undefined"
-      />
-      <div v-else class="block">
-        <PaperDetails
-          v-if="chosen === 'paper'"
-          v-model="paperOptions"
-          v-model:language="language"
-          :made="paper.made.value"
-          :problem="paper.problem.value"
+        <PageDetails
+          v-if="chosen === 'page' || chosen === 'site'"
+          :page="page.made.value"
+          :files="chosen === 'site' ? site.made.value?.files : undefined"
         />
-        <EngineDetails v-else-if="chosen === 'engine'" />
-        <FrameDetails v-else-if="chosen === 'frame'" :name="names.frame" :html="html" />
-        <ProjectDetails v-else-if="chosen === 'project'" :files="project.made.value?.files ?? null" />
-        <KitDetails
-          v-else-if="chosen === 'kit'"
-          v-model="options"
-          :kit="kit"
-          :problem="kitProblem"
-          :share="share"
-          :making="isMaking"
-          @cancel="cancel"
-        />
-        <FileDetails v-else />
-      </div>
+        <div v-else class="block">
+          <PaperDetails
+            v-if="chosen === 'paper'"
+            v-model="paperOptions"
+            v-model:language="language"
+            :made="paper.made.value"
+            :problem="paper.problem.value"
+          />
+          <EngineDetails v-else-if="chosen === 'engine'" />
+          <FrameDetails v-else-if="chosen === 'frame'" :name="names.frame" :html="html" />
+          <ProjectDetails v-else-if="chosen === 'project'" :files="project.made.value?.files ?? null" />
+          <KitDetails
+            v-else-if="chosen === 'kit'"
+            v-model="options"
+            :kit="kit"
+            :problem="kitProblem"
+            :share="share"
+            :making="isMaking"
+            @cancel="cancel"
+          />
+          <FileDetails v-else />
+        </div>
 
-      <div class="part">
-        <h3>Findings</h3>
-        <ShipFindings :findings="findings" :current="checks.current" />
-      </div>
-    </section>
+        <div class="part">
+          <h3>Findings</h3>
+          <ShipFindings :findings="findings" :current="checks.current" />
+        </div>
+      </section>
+    </div>
     <PrintFrame v-model="printing" />
   </div>
 </template>
@@ -133,6 +135,10 @@ onMounted(async () => {
   display: grid;
   grid-template-columns: 380px 310px minmax(0, 1fr);
   height: 100%;
+}
+/* on a narrow screen both scroll together */
+.going {
+  display: contents;
 }
 .details {
   overflow-y: auto;
@@ -171,10 +177,14 @@ header .btn {
 @media (max-width: 1100px) {
   .ship {
     grid-template-columns: 300px minmax(0, 1fr);
-    grid-template-rows: auto minmax(0, 1fr);
   }
-  .ship > :first-child {
-    grid-row: 1 / -1;
+  .going {
+    display: block;
+    overflow-y: auto;
+    background: var(--card);
+  }
+  .details {
+    overflow: visible;
   }
 }
 @media (max-width: 760px) {

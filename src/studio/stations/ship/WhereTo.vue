@@ -100,4 +100,21 @@ svg {
 .line {
   grid-column: 2 / -1;
 }
+@media (max-width: 1100px) {
+  .where {
+    border-right: 0;
+    border-bottom: 1px solid var(--line);
+  }
+  .el-radio-group {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+  }
+  p {
+    grid-column: 1 / -1;
+  }
+}
+@media (max-width: 480px) {
+  .el-radio-group {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

@@ -97,6 +97,8 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
       frame: page.problem,
       site: site.problem,
       project: project.problem,
+      engine: engine.problem,
+      file: file.problem,
     }
     return of[chosen.value]?.value ?? ''
   })
