@@ -236,6 +236,23 @@ test('a first look is told when it begins, and not under the opening panel', asy
   await expect(page.getByText('look well…')).toBeVisible()
 })
 
+test('nothing moves from the deal to the win for those who ask for less motion', async ({ page }) => {
+  const { url } = shipped('still', (file) => (file.house.look.celebration = 'sparks'))
+  await page.emulateMedia({ reducedMotion: 'reduce' })
+  await page.goto(url)
+  const moving = () => page.evaluate(() => document.getAnimations().length)
+  await expect(page.getByRole('dialog')).toBeVisible()
+  expect(await moving()).toBe(0)
+  await begin(page)
+  expect(await moving()).toBe(0)
+  await playToTheWin(page, async (_, cell) => {
+    await byMouse(page, cell)
+    expect(await moving()).toBe(0)
+  })
+  await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
+  expect(await moving()).toBe(0)
+})
+
 test('what stands on the table is what the level shows, in its order', async ({ page }) => {
   const { url } = shipped('head', (file) => {
     file.levels[0].head = { figures: ['pairs-left', 'best', 'time-used', 'lives', 'streak'], title: true }
