@@ -11,22 +11,24 @@ export function element<K extends keyof HTMLElementTagNameMap>(
 }
 
 /** The drawings of icons.css. */
-export type IconName =
-  | 'again'
-  | 'clock'
-  | 'credits'
-  | 'heart'
-  | 'image'
-  | 'language'
-  | 'leave'
-  | 'levels'
-  | 'mind'
-  | 'next'
-  | 'pause'
-  | 'play'
-  | 'silent'
-  | 'sound'
-  | 'star'
+export const DRAWINGS = [
+  'again',
+  'clock',
+  'credits',
+  'heart',
+  'image',
+  'language',
+  'leave',
+  'levels',
+  'mind',
+  'next',
+  'pause',
+  'play',
+  'silent',
+  'sound',
+  'star',
+] as const
+export type IconName = (typeof DRAWINGS)[number]
 
 /** A drawing in the colour of the text around it. */
 export function icon(name: IconName): HTMLElement {
