@@ -5,7 +5,7 @@ import { build } from 'vite'
 import { ROOT } from './root.mjs'
 import { writeEnginePackage } from './engine-package.mjs'
 import { writePlayerFonts } from './player-fonts.mjs'
-import { writePlayerIcons } from './player-icons.mjs'
+import { writePlayerDrawings } from './player-drawings.mjs'
 import { layOutPictures } from './pictures.mjs'
 import { writeProjectParts } from './project-parts.mjs'
 
@@ -15,7 +15,7 @@ const config = (name) => ({ root: ROOT, configFile: `${ROOT}/${name}`, logLevel:
 export async function buildPlayer() {
   await layOutPictures(ROOT)
   await writePlayerFonts(ROOT)
-  writePlayerIcons()
+  writePlayerDrawings()
   await build(config('vite.player.config.ts'))
   await build({ ...config('vite.player.config.ts'), mode: 'rivals' })
 }

@@ -56,6 +56,7 @@ function builtIn(folder: string) {
       style: text('player/player.css'),
       faceFont: text('player/face-font.css'),
       credits: credits(game),
+      drawings: JSON.parse(text('player/drawings.json')) as BuiltPlayer['drawings'],
     }),
   }
 }

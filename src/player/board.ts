@@ -11,6 +11,8 @@ import { cardLabel, nameOf } from './words.ts'
 
 /** What is drawn of one card; compared before anything is touched. */
 type Drawn = { state: string; shows: boolean; order: string; judged: string; label: string }
+/** How large a table is, in CSS px. */
+type Size = { width: number; height: number }
 type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
 
 /** The distance of each cell from the middle, in half cells. */
@@ -38,8 +40,8 @@ export class BoardView {
     this.root.setAttribute('role', 'grid')
   }
 
-  /** Lays the board of a new round. */
-  build(): void {
+  /** Lays the board of a new round. In: the size of the table in CSS px. */
+  build(size: Size): void {
     const { table, root } = this
     const { rows, columns } = table.settings.board
     root.replaceChildren()
@@ -51,8 +53,6 @@ export class BoardView {
     this.#placedFor = ''
     this.behind.build()
     if (!table.round) return
-    // while it is empty: later, all cards would be styled twice
-    const { offsetWidth, offsetHeight } = root
     for (let row = 0; row < rows; row++) {
       const line = element('div', 'lt-row')
       line.setAttribute('role', 'row')
@@ -68,7 +68,7 @@ export class BoardView {
       }
       root.append(line)
     }
-    this.place(offsetWidth, offsetHeight)
+    this.place(size)
     this.draw()
   }
 
@@ -83,7 +83,7 @@ export class BoardView {
   }
 
   /** Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. Call it when the size of the table may have changed. */
-  place(width = this.root.offsetWidth, height = this.root.offsetHeight): void {
+  place({ width, height }: Size): void {
     const { root, table } = this
     const { board, look } = table.settings
     const { rows, columns } = board

@@ -1,3 +1,5 @@
+import type names from './drawings.json'
+
 /** A new element with a class and children; strings become text, never HTML. */
 export function element<K extends keyof HTMLElementTagNameMap>(
   tag: K,
@@ -10,30 +12,20 @@ export function element<K extends keyof HTMLElementTagNameMap>(
   return made
 }
 
-/** The drawings of icons.css. */
-export const DRAWINGS = [
-  'again',
-  'clock',
-  'credits',
-  'heart',
-  'image',
-  'language',
-  'leave',
-  'levels',
-  'mind',
-  'next',
-  'pause',
-  'play',
-  'silent',
-  'sound',
-  'star',
-] as const
-export type IconName = (typeof DRAWINGS)[number]
+/** The drawings on buttons as SVG, by what they mean: dist/player/drawings.json, which scripts/tools/player-drawings.mjs writes. */
+export type Drawings = Record<IconName, string>
+export type IconName = keyof typeof names
+let drawings: Partial<Drawings> = {}
+/** Gives the drawings that `icon` shows. They are data of a page, not part of its script. */
+export function useDrawings(given: Drawings): void {
+  drawings = given
+}
 
 /** A drawing in the colour of the text around it. */
 export function icon(name: IconName): HTMLElement {
-  const box = element('span', `lt-icon lt-icon-${name}`)
+  const box = element('span', 'lt-icon')
   box.setAttribute('aria-hidden', 'true')
+  box.innerHTML = drawings[name] ?? ''
   return box
 }
 

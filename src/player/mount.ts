@@ -1,4 +1,4 @@
-import { figuresInRow, roomAround, standingOf } from '../core/board/geometry.ts'
+import { figuresInRow, roomAround, standingOf, tableArea } from '../core/board/geometry.ts'
 import type { Game } from '../core/game/game.ts'
 import { findLevel } from '../core/settings/levels.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -10,14 +10,13 @@ import { keepBest, readBest, type Keep } from './best.ts'
 import { newAnnouncer } from './announcer.ts'
 import { BoardView } from './board.ts'
 import { newCelebration } from './celebration.ts'
-import { element } from './element.ts'
+import { element, useDrawings, type Drawings } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
 import { newLoop } from './loop.ts'
 import { keepPace, moveByLook } from './motion.ts'
 import { PanelHost } from './panel-host.ts'
-import './icons.css'
 import './player.css'
 import { MINDS_PLAY } from './minds-play.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
@@ -41,6 +40,7 @@ export type PlayerOptions = {
   game: Game
   /** where to get library pictures */
   art: Art
+  drawings: Drawings
   /** what everything is said in */
   speech: Speech
   /** the level to start with; the first of the ladder if the id is unknown */
@@ -92,6 +92,7 @@ const BRIEF = 2000
 /** Puts a table into `host` and deals. The one table: the shipped game and the studio's Play both call this. */
 export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const { game, keep = null, keepGame = null, keepNames = null } = options
+  useDrawings(options.drawings)
   const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!, options.speech)
   if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
@@ -125,6 +126,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   root.lang = table.speech.language
   root.dir = table.speech.direction
   keepPace(root, table.speed)
+  // read before the table is in the page: later it would be styled and laid out for that alone
+  let { clientWidth: width, clientHeight: height } = host
   host.replaceChildren(root)
   const panels = new PanelHost(table, board, felt, {
     resume,
@@ -143,10 +146,11 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   listen(board, table, (cell) => input({ do: 'press', cell }))
   // not a style container: its least change would lay out every card anew
   const resized = new ResizeObserver(() => {
+    ;({ clientWidth: width, clientHeight: height } = root)
     makeRoom()
-    board.place()
+    board.place(tableArea(width, height, table.settings))
   })
-  resized.observe(felt)
+  resized.observe(root)
   const whenHidden = (): void => {
     if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()
   }
@@ -160,7 +164,6 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
 
   /** Gives the parts around the table the space that the geometry reserves for them. */
   function makeRoom(): void {
-    const { clientWidth: width, clientHeight: height } = root
     const standing = standingOf(width, height)
     root.classList.toggle('lt-wide', standing === 'wide')
     root.classList.toggle('lt-across', standing === 'across')
@@ -210,7 +213,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     root.classList.toggle('lt-fade', turn.onMatch === 'fade')
     moveByLook(root, look)
     root.dataset.dealIn = look.dealIn
-    board.build()
+    board.build(tableArea(width, height, table.settings))
     root.classList.remove('lt-is-won')
     // the motion of a deal starts anew only if the page has shown the table without it
     if (root.classList.contains('lt-dealt')) {

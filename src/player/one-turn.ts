@@ -41,7 +41,8 @@ export function playTurns(
     waiting = [...turns[at]!.inputs]
     dealTable(table, table.level, 'one-turn', turns[at]!.cells)
     runAt(table, speed)
-    board.build()
+    const { offsetWidth: width, offsetHeight: height } = board.root
+    board.build({ width, height })
   }
   function step(): void {
     const { round } = table

@@ -1,5 +1,4 @@
 import { describe, expect, test } from '@jest/globals'
-import { readFileSync } from 'node:fs'
 import { advance, apply } from '../core/play/machine.ts'
 import { DEFAULTS } from '../core/settings/settings.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -7,7 +6,6 @@ import { newRound } from '../core/play/new-round.ts'
 import { cellsOf, gameWith, pairsNamed, settingsWith } from '../core/testing/games.ts'
 import { english } from '../core/texts/english.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
-import { DRAWINGS } from './element.ts'
 import { neighbour } from './input.ts'
 import { soundOf } from './sound.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
@@ -216,9 +214,4 @@ test('the end is told after the wait that the rules ask for', () => {
   expect(tickAt(1001 + 1000)).toBe(false)
   expect(one.endsAt).toBe(1001 + 1200)
   expect(tickAt(1001 + 1200)).toBe(true)
-})
-
-test('each drawing has its rule in the style, where it would else be a filled square, and no other has one', () => {
-  const style = readFileSync('src/player/icons.css', 'utf8')
-  expect([...style.matchAll(/^\.lt-icon-(\w+) \{/gm)].map(([, name]) => name)).toEqual([...DRAWINGS])
 })

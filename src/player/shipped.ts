@@ -6,6 +6,7 @@ import { bestLanguage, directionOf, type Language } from '../core/texts/language
 import type { Message, MessageKey, Messages } from '../core/texts/messages.ts'
 import { newSpeech } from '../core/texts/speech.ts'
 import { keepUnder } from './best.ts'
+import type { Drawings } from './element.ts'
 import './fonts.css'
 import { newHost } from './host.ts'
 import { MINDS_PLAY } from './minds-play.ts'
@@ -17,6 +18,7 @@ import { rivalsAmong } from './rivals.ts'
 const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!) as {
   game: Game
   art: Record<string, string>
+  drawings: Drawings
   words: { keys: MessageKey[]; lists: Partial<Record<Language, Message[]>> }
   credits: CreditPart[]
   minds?: Mind[]
@@ -50,6 +52,7 @@ function speak(language: Language): void {
   player = mountPlayer(place, {
     game,
     art: (name) => data.art[name] ?? '',
+    drawings: data.drawings,
     speech: newSpeech(language, messagesIn(language)),
     level,
     seed,

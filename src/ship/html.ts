@@ -8,8 +8,14 @@ import { escapeHtml } from './escape-html.ts'
 import { creditsOf, hasWordsOnCards, type PlayerCredits } from './credits.ts'
 import type { Game } from '../core/game/game.ts'
 
-/** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, its credits, player.css, and the typeface of words on cards as a style. */
-export type BuiltPlayer = { script: string; style: string; faceFont: string; credits: PlayerCredits }
+/** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, its credits, player.css, the typeface of words on cards as a style, and drawings.json. */
+export type BuiltPlayer = {
+  script: string
+  style: string
+  faceFont: string
+  credits: PlayerCredits
+  drawings: BesideGame['drawings']
+}
 
 /** The colour around a page: that of the deepest part of a table. */
 export const THEME = '#25264a'
@@ -59,7 +65,7 @@ ${site ? siteLinks(site) : ''}<style>${style}</style>
 <body>
 <main id="lucky-twin"></main>
 <noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
-${gameElement(game, { art, words, credits: creditsOf(game, player.credits) })}
+${gameElement(game, { art, words, credits: creditsOf(game, player.credits), drawings: player.drawings })}
 <script>${script}</script>
 ${site ? `<script>${install}</script>\n` : ''}</body>
 </html>

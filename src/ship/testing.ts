@@ -15,4 +15,5 @@ export const player: BuiltPlayer = {
   style: '@font-face{font-family:Letters}.a{}',
   faceFont: '@font-face{font-family:Cards}',
   credits,
+  drawings: { pause: '<svg></svg>' },
 }

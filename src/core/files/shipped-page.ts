@@ -27,6 +27,8 @@ export type BesideGame = {
   /** the messages of each language that is shipped */
   words: Partial<Record<Language, Messages>>
   credits: object[]
+  /** the drawings on the player's buttons as SVG, by what they mean */
+  drawings: Record<string, string>
 }
 
 /** Messages of several languages as lists in one order, which is written down once. */
@@ -42,7 +44,7 @@ function wordLists(
 }
 
 /** The element of a page that holds its game, with the minds that may play there, so that its script need not know the standard ones. In: a game, and what is shown and said beside it. */
-export function gameElement(game: Game, { art, words, credits }: BesideGame): string {
+export function gameElement(game: Game, { art, words, credits, drawings }: BesideGame): string {
   // players need neither the author's own checks nor minds without a seat
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
@@ -55,6 +57,7 @@ export function gameElement(game: Game, { art, words, credits }: BesideGame): st
     art,
     words: wordLists(game, words),
     credits,
+    drawings,
     ...(players.length ? { minds: players } : {}),
   }
   return `${BEGIN}${safeJson(page)}${END}`

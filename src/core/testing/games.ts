@@ -145,4 +145,4 @@ export const anyInputs: fc.Arbitrary<Input[]> = fc
   })
 
 /** A page with a game and nothing to show or say beside it. */
-export const nothingBeside = { art: {}, words: {}, credits: [] }
+export const nothingBeside = { art: {}, words: {}, credits: [], drawings: {} }

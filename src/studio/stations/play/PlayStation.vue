@@ -9,6 +9,7 @@ import { findLevel, resolveLevel } from '../../../core/settings/levels.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
 import type { Table } from '../../../player/table.ts'
 import { useKeys } from '../../parts/look/useKeys.ts'
+import { drawings } from '../../store/drawings.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
 import { speechOf } from '../../store/speech.ts'
@@ -64,6 +65,7 @@ function mount(withSeed?: string): void {
   player = mountPlayer(host.value!, {
     game: triedGame(bench.game!, playing.value, inOrder.value),
     art: pictureUrl,
+    drawings,
     speech: speechOf(bench.game!, () => mount(withSeed)),
     level: playing.value,
     seed: withSeed ?? nextSeed(),

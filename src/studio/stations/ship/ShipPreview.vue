@@ -14,6 +14,7 @@ import { idly } from '../../parts/look/idly.ts'
 import { playerCredits } from './shipped-parts.ts'
 import { useBench } from '../../store/bench.ts'
 import PreviewActs from './PreviewActs.vue'
+import { drawings } from '../../store/drawings.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { drawnGame } from '../../store/sound-images.ts'
 import { speechOf } from '../../store/speech.ts'
@@ -65,6 +66,7 @@ function mount(): void {
   player = mountPlayer(host.value, {
     game: gameIn(drawnGame(game), language.value),
     art: pictureUrl,
+    drawings,
     speech: speechOf(game, mount, language.value),
     rivals: rivalsAmong(mindsOf),
     page: {

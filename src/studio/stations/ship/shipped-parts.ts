@@ -7,6 +7,7 @@ import { messagesIn } from '../../../core/texts/ready.ts'
 import type { PlayerCredits } from '../../../ship/credits.ts'
 import type { BuiltPlayer } from '../../../ship/html.ts'
 import { gatherArt } from '../../../ship/pictures.ts'
+import { drawings } from '../../store/drawings.ts'
 import { pictureText } from '../../store/pictures.ts'
 import { mayDraw } from '../../store/sound-images.ts'
 
@@ -30,7 +31,7 @@ export async function builtPlayer(game: Game): Promise<BuiltPlayer> {
     import('../../../../dist/player/face-font.css?raw'),
     playerCredits(game),
   ])
-  return { script: script.default, style: style.default, faceFont: faceFont.default, credits }
+  return { script: script.default, style: style.default, faceFont: faceFont.default, credits, drawings }
 }
 
 /** The library pictures of a game as data URLs by name. Wrong: an image that cannot be shown, or a picture that the library does not have. */
