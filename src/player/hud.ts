@@ -3,13 +3,13 @@ import { isWaitingForButton, isWaitingForPress } from '../core/play/machine.ts'
 import { isOver, type Round } from '../core/play/round.ts'
 import { button, element, icon, type IconName } from './element.ts'
 import { figuresOf } from '../core/settings/figures.ts'
-import { FIGURES, type Figure } from '../core/settings/settings.ts'
+import type { Figure } from '../core/settings/settings.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Best } from './best.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 import { playerNames, type Table } from './table.ts'
 
-type Figures = Record<Figure, { box: HTMLElement; value: HTMLElement }>
+type FigureView = { box: HTMLElement; value: HTMLElement }
 export type HudActs = { pause(): void; levels(): void; sound(): void; turnBack(): void }
 
 /** Title, clock, turns, lives, score and the buttons above the board; the turn-back button below it. */
@@ -21,7 +21,8 @@ export class Hud {
   readonly #place = element('span', 'lt-level-place')
   readonly #game = element('span', 'lt-title')
   readonly #row = element('dl', 'lt-figures')
-  readonly #figures: Figures
+  /** those that were shown so far */
+  readonly #figures: Partial<Record<Figure, FigureView>> = {}
   /** the round whose figures are shown */
   #shownFor: Round | null = null
   readonly #seats = element('ol', 'lt-seats')
@@ -41,9 +42,6 @@ export class Hud {
   ) {
     this.table = table
     const { say } = table.speech
-    this.#figures = Object.fromEntries(
-      FIGURES.map((name) => [name, newFigure(name, say(FIGURE_KEYS[name]), FIGURE_ICONS[name])]),
-    ) as Figures
     this.#soundButton = button('lt-round', say('sound'), acts.sound, 'sound')
     this.#pauseButton = button('lt-round', say('pause'), acts.pause, 'pause')
     this.#turnBackButton = button('lt-button lt-turn-back', say('turnBack'), acts.turnBack)
@@ -108,6 +106,14 @@ export class Hud {
     if (!isTheirs && isWaitingForPress(round)) this.say(say('pressAnywhere'), 'plain')
   }
 
+  #figure(name: Figure): FigureView {
+    return (this.#figures[name] ??= newFigure(
+      name,
+      this.table.speech.say(FIGURE_KEYS[name]),
+      FIGURE_ICONS[name],
+    ))
+  }
+
   /** The figures that the level shows, in its order. */
   #drawFigures(round: Round, left: number | null): void {
     const { settings, level, speech } = this.table
@@ -115,10 +121,12 @@ export class Hud {
     const shown = figuresOf(settings)
     if (this.#shownFor !== round) {
       this.#shownFor = round
-      this.#row.replaceChildren(...shown.map((name) => this.#figures[name].box))
+      this.#row.replaceChildren(...shown.map((name) => this.#figure(name).box))
       this.#row.classList.toggle('lt-many', shown.length > MANY)
-      const best = shown.includes('best') ? this.best()[level.id] : undefined
-      this.#put(this.#figures.best.value, best ? number(best.score) : '–')
+      if (shown.includes('best')) {
+        const best = this.best()[level.id]
+        this.#put(this.#figure('best').value, best ? number(best.score) : '–')
+      }
     }
     const { lives, turns } = settings.limits
     const of = (value: number, most: number | null): string =>
@@ -134,8 +142,8 @@ export class Hud {
       streak: () => number(round.streak),
       lives: () => of(round.lives ?? 0, lives),
     }
-    for (const name of shown) if (name !== 'best') this.#put(this.#figures[name].value, texts[name]())
-    this.#figures['time-left'].box.classList.toggle(
+    for (const name of shown) if (name !== 'best') this.#put(this.#figure(name).value, texts[name]())
+    this.#figures['time-left']?.box.classList.toggle(
       'lt-short',
       left !== null && left <= 10_000 && !isOver(round),
     )
@@ -202,11 +210,7 @@ const FIGURE_ICONS: Partial<Record<Figure, IconName>> = {
   'time-used': 'clock',
   lives: 'heart',
 }
-function newFigure(
-  name: Figure,
-  words: string,
-  drawing?: IconName,
-): { box: HTMLElement; value: HTMLElement } {
+function newFigure(name: Figure, words: string, drawing?: IconName): FigureView {
   const value = element('dd', 'lt-value')
   const label = element('dt', 'lt-label', ...(drawing ? [icon(drawing)] : []), element('span', '', words))
   return { box: element('div', `lt-figure lt-${name}`, label, value), value }

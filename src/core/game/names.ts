@@ -16,3 +16,6 @@ export function freeTitle(wanted: string, taken: Iterable<string>): string {
 /** How the names of a game's files begin: its title written like an id, or its id if no letter of the title can be used. "The Clockmaker's Drawer" gives "the-clockmakers-drawer". */
 export const fileStem = ({ title, id }: Pick<Game, 'title' | 'id'>): string =>
   newId(title.replace(/['’]/g, ''), [], id)
+
+/** The name of a game's own file. */
+export const gameFileName = (game: Pick<Game, 'title' | 'id'>): string => `${fileStem(game)}.game.json`

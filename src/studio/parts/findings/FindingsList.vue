@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
 import { computed } from 'vue'
@@ -8,6 +7,7 @@ import { isOfMinds, type Finding, type FindingCode } from '../../../core/finding
 import { findingWords } from '../../../core/findings/words.ts'
 import { useBench } from '../../store/bench.ts'
 import { mendsOf } from '../../../core/findings/mends.ts'
+import MendButtons from './MendButtons.vue'
 
 /** Findings with the mends of each, one press each. Findings of the same kind are shown once, with their number. */
 const props = defineProps<{ findings: readonly Finding[] }>()
@@ -50,14 +50,7 @@ const shown = computed(() => {
           >
         </p>
         <span class="mends">
-          <ElButton
-            v-for="mend in one.mends"
-            :key="mend.label"
-            class="btn"
-            @click="bench.replace(mend.to(bench.game!), `mend: ${mend.label}`)"
-          >
-            {{ mend.label }}
-          </ElButton>
+          <MendButtons :mends="one.mends" />
           <RouterLink v-if="isOfMinds(one.finding) && route.params.station !== 'odds'" class="btn" :to="odds">
             Look in Odds
           </RouterLink>
@@ -112,7 +105,7 @@ p svg {
 .mends:empty {
   display: none;
 }
-.btn {
+.mends :deep(.btn) {
   min-height: 32px;
   font-size: 14px;
 }

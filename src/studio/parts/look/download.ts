@@ -1,5 +1,5 @@
 import type { Game } from '../../../core/game/game.ts'
-import { fileStem } from '../../../core/game/names.ts'
+import { gameFileName } from '../../../core/game/names.ts'
 
 /** Saves a file to the user's downloads. */
 export function download(name: string, content: BlobPart, type: string): void {
@@ -13,5 +13,5 @@ export function download(name: string, content: BlobPart, type: string): void {
 
 export async function downloadGame(game: Game): Promise<void> {
   const { writeGame } = await import('../../../core/files/game-file.ts')
-  download(`${fileStem(game)}.game.json`, writeGame(game), 'application/json')
+  download(gameFileName(game), writeGame(game), 'application/json')
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { fileStem } from '../../../core/game/names.ts'
+import { gameFileName } from '../../../core/game/names.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** How the rules are used in a program of one's own. */
@@ -13,7 +13,7 @@ const lines = computed(
 import { deal, press, readGame, resultOf, startRound } from '${NAME}'
 import { readFileSync } from 'node:fs'
 
-const game = readGame(readFileSync('${fileStem(bench.game!)}.game.json', 'utf8')).value
+const game = readGame(readFileSync('${gameFileName(bench.game!)}', 'utf8')).value
 const dealt = deal(game, '${bench.game!.levels[0]!.id}', 'any seed').value
 const round = startRound(game, dealt).value
 press(round, 3000, 0)

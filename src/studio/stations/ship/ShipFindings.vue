@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
 import IconOk from '~icons/ph/check-circle'
 import IconStop from '~icons/ph/x-circle'
 import IconWarn from '~icons/ph/warning-circle'
@@ -8,6 +7,7 @@ import { RouterLink, useRoute } from 'vue-router'
 import { isDealing, isOfMinds, type Finding } from '../../../core/findings/finding.ts'
 import { mendsOf, type Mend } from '../../../core/findings/mends.ts'
 import { findingLine } from '../../../core/findings/words.ts'
+import MendButtons from '../../parts/findings/MendButtons.vue'
 import { useBench } from '../../store/bench.ts'
 
 /** All findings of a game before it is shipped, each with a link to where it can be mended; those that stop it come first, with their mends. `current`: the checks are up to date. */
@@ -53,13 +53,7 @@ function placeOf(finding: Finding) {
         {{ findingLine(finding, bench.game!.levels) }}</span
       >
       <span class="acts">
-        <ElButton
-          v-for="mend in mends.get(finding) ?? []"
-          :key="mend.label"
-          class="btn"
-          @click="bench.replace(mend.to(bench.game!), `mend: ${mend.label}`)"
-          >{{ mend.label }}</ElButton
-        >
+        <MendButtons :mends="mends.get(finding) ?? []" />
         <RouterLink class="btn" :to="placeOf(finding)">Go there</RouterLink>
       </span>
     </li>
@@ -99,7 +93,7 @@ li .acts {
   grid-column: 2;
   gap: 8px;
 }
-.acts .btn + .btn {
+.acts :deep(.btn + .btn) {
   margin-left: 0;
 }
 li.stops {

@@ -5,23 +5,24 @@ import { idly } from '../../parts/look/idly.ts'
 import { useBench } from '../../store/bench.ts'
 import { soundness } from '../../store/sound-images.ts'
 
-/**
- * What is shipped as it would be now: made when the browser has time, and anew after an edit. In: what makes it; whether it is needed now; what it depends on besides the game and the checks of its images.
- */
+/** What most things depend on: the game, and the checks of its images. */
+export const ofGame = (game: Game | null): object => ({ game, sound: soundness.value })
+
+/** What is shipped as it would be now: made when the browser has time, and anew when what it depends on is another. In: what makes it; whether it is needed now; what it depends on. */
 export function useMade<Made>(
   make: (game: Game) => Promise<Result<Made>>,
   isNeeded: () => boolean = () => true,
-  follow: () => unknown = () => null,
+  dependsOn: (game: Game | null) => object = ofGame,
 ) {
   const bench = useBench()
   const made = shallowRef<Made | null>(null)
   const problem = shallowRef('')
   /** what was made last: after an edit it is out of date until its successor is there */
   const madeFor = shallowRef<unknown>(null)
-  const now = computed(() => ({ game: bench.game, also: follow(), sound: soundness.value }))
+  const now = computed(() => dependsOn(bench.game))
   const run = idly(() => {
     const current = now.value
-    if (!current.game || !isNeeded() || madeFor.value === current) return
+    if (!bench.game || !isNeeded() || madeFor.value === current) return
     const take = (value: Made | null, wrong: string): void => {
       // an edit meanwhile: its own is on the way
       if (now.value !== current) return
@@ -29,7 +30,7 @@ export function useMade<Made>(
       problem.value = wrong
       madeFor.value = current
     }
-    make(current.game).then(
+    make(bench.game).then(
       (result) => (result.ok ? take(result.value, '') : take(null, problemLine(result.problem))),
       (error: Error) => take(null, error.message),
     )

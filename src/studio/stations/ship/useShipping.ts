@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
-import { fileStem } from '../../../core/game/names.ts'
+import { fileStem, gameFileName } from '../../../core/game/names.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { good } from '../../../core/result.ts'
 import type { Language } from '../../../core/texts/languages.ts'
@@ -16,10 +16,13 @@ import { makePaper } from './make-paper.ts'
 import { makeProject } from './make-project.ts'
 import { makeSite } from './make-site.ts'
 import { useKit } from './useKit.ts'
-import { useMade } from './useMade.ts'
+import { ofGame, useMade } from './useMade.ts'
 
 /** What a press on the main button does, and what it is called; it waits until it is ready. */
 type Act = { label: string; ready: boolean; run: () => unknown }
+
+/** What the rules as a module depend on: nothing of a game. */
+const EVERY_GAME = {}
 
 /** What goes to each destination: made as it is needed, with its name, its size, and how it leaves. In: where the game is going; the language of the preview, in which paper is printed. */
 export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, showsPaper: () => boolean) {
@@ -43,11 +46,12 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
   const paper = useMade(
     (game) => makePaper(game, spoken.value, paperOptions.value),
     () => chosen.value === 'paper' || showsPaper(),
-    () => JSON.stringify([paperOptions.value, spoken.value]),
+    (game) => ({ ...ofGame(game), options: paperOptions.value, language: spoken.value }),
   )
   const engine = useMade(
     async () => good(await (await import('./make-engine.ts')).makeEngine()),
     () => chosen.value === 'engine',
+    () => EVERY_GAME,
   )
   const file = useMade(
     async (game) => good((await import('../../../core/files/game-file.ts')).writeGame(game)),
@@ -65,7 +69,7 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     engine: ENGINE_NAME,
     project: `${stem.value}-project.zip`,
     kit: `${stem.value}-kit.zip`,
-    file: `${stem.value}.game.json`,
+    file: gameFileName(bench.game!),
   }))
   const sizes = computed((): Partial<Record<Destination, string>> => {
     const size = (bytes: number | undefined): string => (bytes === undefined ? '' : kilobytes(bytes))
@@ -88,8 +92,8 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     say(`${name}, ${kilobytes(new Blob([content]).size)}, is among your downloads`)
   }
   /** Prints the sheets, and nothing around them. */
-  function print(): void {
-    printing.value = paper.made.value!.html
+  function print({ html }: { html: string }): void {
+    printing.value = html
   }
   const problem = computed(() => {
     const of: Partial<Record<Destination, Ref<string>>> = {
@@ -102,44 +106,36 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     }
     return of[chosen.value]?.value ?? ''
   })
-  const zip = (content: BlobPart | undefined): void => save(content!, 'application/zip')
-  const pageAct = (): Act => ({
-    label: page.isCurrent.value ? 'Download the page' : 'Making the page…',
-    ready: page.isCurrent.value && page.made.value !== null,
-    run: () => save(page.made.value!.html, 'text/html'),
+  const saveZip = ({ content }: { content: BlobPart }): void => save(content, 'application/zip')
+  /** The main button where something is made first. In: that; what the button says when it is made, and before; what a press does with it. */
+  const whenMade = <Made>(
+    { made, isCurrent }: { made: Ref<Made | null>; isCurrent: Ref<boolean> },
+    label: string,
+    making: string,
+    run: (made: Made) => unknown,
+  ): Act => ({
+    label: isCurrent.value ? label : making,
+    ready: isCurrent.value && made.value !== null,
+    run: () => run(made.value!),
   })
+  const pageAct = (): Act =>
+    whenMade(page, 'Download the page', 'Making the page…', ({ html }) => save(html, 'text/html'))
   const ACTS: Record<Destination, () => Act> = {
     page: pageAct,
     frame: pageAct,
-    site: () => ({
-      label: site.isCurrent.value ? 'Download the site' : 'Making the site…',
-      ready: site.isCurrent.value && site.made.value !== null,
-      run: () => zip(site.made.value?.content),
-    }),
-    paper: () => ({
-      label: paper.isCurrent.value ? 'Print…' : 'Laying out the sheets…',
-      ready: paper.isCurrent.value && paper.made.value !== null,
-      run: print,
-    }),
-    engine: () => ({
-      label: 'Download the module',
-      ready: engine.made.value !== null,
-      run: () => save(engine.made.value!, 'application/gzip'),
-    }),
-    project: () => ({
-      label: project.isCurrent.value ? 'Download the project' : 'Making the project…',
-      ready: project.isCurrent.value && project.made.value !== null,
-      run: () => zip(project.made.value?.content),
-    }),
+    site: () => whenMade(site, 'Download the site', 'Making the site…', saveZip),
+    paper: () => whenMade(paper, 'Print…', 'Laying out the sheets…', print),
+    engine: () =>
+      whenMade(engine, 'Download the module', 'Packing the module…', (zip) => save(zip, 'application/gzip')),
+    project: () => whenMade(project, 'Download the project', 'Making the project…', saveZip),
     kit: () =>
       kit.kit.value
-        ? { label: 'Download the kit', ready: true, run: () => zip(kit.kit.value?.content) }
+        ? { label: 'Download the kit', ready: true, run: () => saveZip(kit.kit.value!) }
         : { label: 'Make the kit', ready: !kit.isMaking.value, run: kit.make },
-    file: () => ({
-      label: 'Download the game file',
-      ready: file.isCurrent.value && file.made.value !== null,
-      run: () => save(file.made.value!, 'application/json'),
-    }),
+    file: () =>
+      whenMade(file, 'Download the game file', 'Writing the game file…', (text) =>
+        save(text, 'application/json'),
+      ),
   }
   const act = computed(() => ACTS[chosen.value]())
   return { page, site, project, paper, paperOptions, kit, names, sizes, act, problem, printing }

@@ -5,6 +5,7 @@ import type { Level } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { restBefore } from './rest.ts'
+import { nextTask } from '../../store/next-task.ts'
 
 /** A game to be checked, without the parts that have not changed since the last one; for an unchanged level or pair its place in that game is sent. */
 export type FindingsInput = {
@@ -61,7 +62,7 @@ async function find(run: number, now: Game): Promise<void> {
     // the findings of a level are kept, so that all together take no time at the end
     levelFindings(now, level, i, true)
     if (performance.now() - began < STRETCH) continue
-    await new Promise((resolve) => setTimeout(resolve))
+    await nextTask()
     if (latest !== run) return
     began = performance.now()
   }

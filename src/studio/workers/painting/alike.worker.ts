@@ -10,6 +10,7 @@ import { drawBack } from '../../../ship/drawing/draw-back.ts'
 import { loadBack } from './load-back.ts'
 import { drawFace } from '../../../ship/drawing/draw-face.ts'
 import { loadFace } from './load-face.ts'
+import { nextTask } from '../../store/next-task.ts'
 
 /** A new card, and how many px it has; its key identifies it. */
 export type AlikeCard = { key: string; width: number; height: number } & (
@@ -84,7 +85,7 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
     if (done < STRETCH.comparisons) continue
     done = 0
     tell(0.5 + (settled.size / owners.size) ** 2 / 2)
-    await new Promise((resolve) => setTimeout(resolve))
+    await nextTask()
     if (outdated()) return
   }
   tell(1, { found: foundAmong(owners, threshold), drawing })
