@@ -16,6 +16,14 @@ const games = (count: number): BackedUp[] =>
 function changed(bytes: Uint8Array, file: string, change: (text: string) => string): Uint8Array {
   const files = unzipSync(bytes)
   return zipSync({ ...files, [file]: strToU8(change(strFromU8(files[file]!))) })
+} /** A backup whose list of files says that the first one is of this size. */
+function said(bytes: Uint8Array, size: number): Uint8Array {
+  const liar = bytes.slice()
+  const view = new DataView(liar.buffer)
+  // the central directory of a zip: its entries begin with "PK\1\2", and have the unpacked size 24 bytes further on
+  const entry = liar.findIndex((_, at) => at + 4 <= liar.length && view.getUint32(at) === 0x504b0102)
+  view.setUint32(entry + 24, size, true)
+  return liar
 }
 const complaint = (bytes: Uint8Array): string => {
   const read = readBackup(bytes)
@@ -71,6 +79,7 @@ describe('a backup', () => {
       /backup.json, mode: unknown key|backup.json, made: /,
     ],
     ['a zip of something else', () => zipSync({ 'a.txt': strToU8('a') }), /no backup.json in this zip/],
+    ['too large when unpacked', (bytes) => said(bytes, 2 ** 30), /larger than 1,?024 MiB unpacked/],
     ['no zip at all', () => strToU8('backup'), /cut off, or is not a zip/],
   ])('%s is refused with one clear message', (_what, change, message) => {
     expect(complaint(change(writeBackup(games(3), {}, MADE)))).toMatch(message)

@@ -78,6 +78,13 @@ describe('the history', () => {
     edit('three')
     bench.undo()
     expect(bench.game!.title).toBe('one')
+    // nor to the one before what was undone
+    edit('four')
+    bench.edit('add a credit', (game) => void (game.credits = ['Somebody']))
+    bench.undo()
+    edit('five')
+    bench.undo()
+    expect(bench.game!.title).toBe('four')
   })
   test('takes quick edits of one thing as one step, slow ones and other things as their own', async () => {
     const bench = await benchWith()
