@@ -21,12 +21,15 @@ import {
 } from './helpers.ts'
 import { test } from './test.ts'
 
-/** Whether these inks can be seen in a picture. */
+/** Whether these inks can be seen in the middle of a picture of a card; its edge has a ring of ink in any case. */
 function inksOf(picture: Buffer): { night: boolean; apricot: boolean } {
   const { width, height, data } = PNG.sync.read(picture)
   const has = (...ink: number[]): boolean =>
-    Array.from({ length: width * height }, (_, i) => i * 4).some((at) =>
-      ink.every((value, channel) => Math.abs(data[at + channel]! - value) < 12),
+    Array.from({ length: width * height }, (_, i) => i).some(
+      (i) =>
+        Math.abs((i % width) - width / 2) < width / 4 &&
+        Math.abs(Math.floor(i / width) - height / 2) < height / 4 &&
+        ink.every((value, channel) => Math.abs(data[i * 4 + channel]! - value) < 12),
     )
   return { night: has(0x40, 0x3f, 0x6d), apricot: has(0xd9, 0x67, 0x3c) }
 }
