@@ -224,11 +224,15 @@ export const choice = (page: Page | Locator, name: string, words?: string): Loca
 
 /** Selects one of the options of a choice. */
 export async function choose(page: Page, name: string, words: string): Promise<void> {
+  const list = page.getByRole('listbox', { name: new RegExp(`^${name}: `) })
+  const option = list.getByRole('option', { name: words, exact: true })
   await choice(page, name).click()
-  await page
-    .getByRole('listbox', { name: new RegExp(`^${name}: `) })
-    .getByRole('option', { name: words, exact: true })
-    .click()
+  await expect(option).toBeVisible()
+  // a list that moves between the press and its release, as what it opened in comes to rest, stays open
+  await expect(async () => {
+    if (await option.isVisible()) await option.click({ timeout: 5_000 })
+    await expect(list).toBeHidden({ timeout: 2_000 })
+  }).toPass()
 }
 
 /** One of them, by its whole name. */

@@ -153,6 +153,38 @@ test('a backup of everything is restored: added, replaced, left as it is, as it 
   await expect(box(page, 'The Tile Yard')).toHaveCount(2)
 })
 
+test('a backup that is opened before the shelf is read is compared with it all the same', async ({
+  page,
+  context,
+}) => {
+  await page.goto('/')
+  await expect(box(page, 'The Tile Yard')).toBeVisible()
+  const bytes = await backedUp(page)
+  const other = await context.newPage()
+  await other.goto('/LICENSE.txt')
+  await page.goto('about:blank')
+  // nobody reads while somebody writes, in another tab too
+  const end = await other.evaluateHandle(async () => {
+    const opening = indexedDB.open('lucky-twin')
+    await new Promise((resolve) => (opening.onsuccess = resolve))
+    const writing = opening.result.transaction([...opening.result.objectStoreNames], 'readwrite')
+    let isOver = false
+    const goOn = (): void => {
+      if (!isOver) writing.objectStore('games').count().onsuccess = goOn
+    }
+    goOn()
+    return () => (isOver = true)
+  })
+  await page.goto('/')
+  const read = page.waitForEvent('worker')
+  await restoreFrom(page, bytes)
+  await (await read).waitForEvent('close')
+  await end.evaluate((over) => over())
+  const dialog = page.getByRole('dialog', { name: 'Restore a backup' })
+  await expect(dialog.getByText('the same as here')).toHaveCount(3)
+  await expect(dialog.getByRole('button', { name: 'Nothing to restore' })).toBeVisible()
+})
+
 test('a backup that is broken says what, changes nothing, and gives what can be read', async ({ page }) => {
   await page.goto('/')
   await expect(box(page, 'The Tile Yard')).toBeVisible()

@@ -76,7 +76,7 @@ const ACTS: Record<string, () => unknown> = {
   <FilePicker ref="picker" label="Backup file" accept=".zip" @take="take" />
   <BinDialog v-if="wasBin" v-model="binOpen" />
   <RestoreDialog
-    v-if="backup"
+    v-if="backup && shelf.ready"
     v-model="restoring"
     :backup="backup"
     @done="(count: number) => say(`${games(count)} restored`)"
