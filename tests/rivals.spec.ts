@@ -15,11 +15,12 @@ const run = (...args: string[]): string =>
   })
 const seats = (page: Page) => page.getByRole('list', { name: 'Players' }).getByRole('listitem')
 
-/** Ships the clockmaker's game with its players and quick looks; gives its address and the first level's deal of a seed. */
+/** Ships the clockmaker's game with its players, quick looks, and a mind that thinks this long before each press; gives its address and the first level's deal of a seed. */
 function shipped(
   name: string,
   players: object,
   turn: object = {},
+  thinks = 60,
 ): { url: string; size: number; deal: (string | null)[] } {
   const file = JSON.parse(readFileSync(DEMO, 'utf8'))
   file.levels[0].turn.firstLook = 0
@@ -31,7 +32,7 @@ function shipped(
       id: 'quick',
       name: 'Quick',
       memory: { notice: 1, hold: null, fade: 0, blur: 0, glance: 0 },
-      pace: { first: 60, second: 60, spread: 0 },
+      pace: { first: thinks, second: thinks, spread: 0 },
     },
   ]
   const folder = mkdtempSync(join(tmpdir(), 'rivals-'))
@@ -169,7 +170,8 @@ test('a person plays against a mind to the end, in the shipped file', async ({ p
 test('one who plays alone chooses a rival, where the game offers it; a game that is left goes on against the same', async ({
   page,
 }) => {
-  const offered = shipped('offered', { offersRival: true })
+  // a quick one might have won before the game is left
+  const offered = shipped('offered', { offersRival: true }, {}, 20_000)
   await page.goto(offered.url.replace('?seed=tick-1', ''))
   await begin(page)
   const panel = page.getByRole('dialog', { name: 'Who plays?' })

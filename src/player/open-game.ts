@@ -10,8 +10,8 @@ import type { Table } from './table.ts'
 /** An unfinished game, as it is kept for the next visit: enough to play it again up to where it stopped. */
 export type OpenGame = { level: string; seed: string; rival?: string; inputs: Input[]; at: number }
 
-/** How long changes are collected before the open game is kept, in ms. */
-const KEEP_AFTER = 1000
+/** The least time from one keeping of the open game to the next, in ms. */
+const KEEP_EVERY = 1000
 
 /** The game on the table, if it is being played: something was pressed, and it is not over. */
 export function openGameOf({ level, seed, inputs, round, rival }: Readonly<Table>): OpenGame | undefined {
@@ -19,18 +19,24 @@ export function openGameOf({ level, seed, inputs, round, rival }: Readonly<Table
   return { level: level.id, seed, inputs, at: round.at, ...(MINDS_PLAY && { rival }) }
 }
 
-/** Keeps the game on the table until it is over; forgets it then, or if nothing was pressed yet. Soon after a change, or `now`, as when the page is left. */
+/** Keeps the game on the table until it is over; forgets it then, or if nothing was pressed yet. At a change, but once a second at most, or `now`, as when the page is left: a page that is loaded anew may read before the old one is left. */
 export function newOpenKeeper(keep: Keep | null, table: Table) {
-  let timer = 0
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let kept = ''
+  let keptAt = -KEEP_EVERY
   function now(): void {
     clearTimeout(timer)
-    timer = 0
+    timer = undefined
     if (!keep || !table.round) return
     const open = openGameOf(table)
-    keep.write(open ? JSON.stringify(open) : '')
+    const text = open ? JSON.stringify(open) : ''
+    if (text === kept) return
+    kept = text
+    keptAt = performance.now()
+    keep.write(text)
   }
   function changed(): void {
-    if (keep) timer ||= window.setTimeout(now, KEEP_AFTER)
+    if (keep) timer ??= setTimeout(now, keptAt + KEEP_EVERY - performance.now())
   }
   return { now, changed }
 }

@@ -1,4 +1,4 @@
-import { describe, expect, test } from '@jest/globals'
+import { describe, expect, jest, test } from '@jest/globals'
 import { advance, apply } from '../core/play/machine.ts'
 import { DEFAULTS } from '../core/settings/settings.ts'
 import { resultOf } from '../core/play/result.ts'
@@ -192,8 +192,38 @@ describe('a game that was left open', () => {
     ] as const)
       press(one, at, cell)
     keeper.now()
-    expect(texts.map((text) => text && (JSON.parse(text) as OpenGame).inputs)).toEqual(['', [input], ''])
+    expect(texts.map((text) => text && (JSON.parse(text) as OpenGame).inputs)).toEqual([[input], ''])
   })
+})
+
+test('an open game is kept at its first change, and once a second at most from then on', () => {
+  jest.useFakeTimers()
+  try {
+    const kept: number[] = []
+    const write = (text: string): void => void kept.push((JSON.parse(text) as OpenGame).inputs.length)
+    const one = table()
+    const keeper = newOpenKeeper({ read: () => null, write }, one)
+    const changed = (after: number): void => {
+      jest.advanceTimersByTime(after)
+      one.inputs.push({ at: 0, do: 'press', cell: 0 })
+      keeper.changed()
+      jest.advanceTimersByTime(1)
+    }
+    // a deal alone is nothing to keep, and holds nothing up
+    keeper.changed()
+    jest.advanceTimersByTime(1)
+    changed(0)
+    expect(kept).toEqual([1])
+    changed(100)
+    changed(100)
+    expect(kept).toEqual([1])
+    jest.advanceTimersByTime(800)
+    expect(kept).toEqual([1, 3])
+    changed(2000)
+    expect(kept).toEqual([1, 3, 4])
+  } finally {
+    jest.useRealTimers()
+  }
 })
 
 test('the end is told after the wait that the rules ask for', () => {
