@@ -16,7 +16,8 @@ const games = (count: number): BackedUp[] =>
 function changed(bytes: Uint8Array, file: string, change: (text: string) => string): Uint8Array {
   const files = unzipSync(bytes)
   return zipSync({ ...files, [file]: strToU8(change(strFromU8(files[file]!))) })
-} /** A backup whose list of files says that the first one is of this size. */
+}
+/** A backup whose list of files says that the first one is of this size. */
 function said(bytes: Uint8Array, size: number): Uint8Array {
   const liar = bytes.slice()
   const view = new DataView(liar.buffer)
