@@ -191,11 +191,13 @@ test.describe('Play', () => {
   })
 
   test('a level that cannot be dealt says so, and has nothing to press or copy', async ({ page }) => {
-    await openStation(page, 'deal/bench')
+    await openStation(page, 'deal/warm-up')
     await type(page, 'Rows', '5')
     await type(page, 'Columns', '5')
     await page.getByRole('link', { name: 'Play', exact: true }).click()
     await expect(page.getByRole('dialog', { name: 'This level cannot be dealt' })).toBeVisible()
+    // the level has a first look, but there is nothing to look at
+    await expect(page.getByText('look well…')).toBeHidden()
     await expect(page.getByRole('button', { name: 'Turn them back' })).toBeHidden()
     for (const name of ['board', 'text', 'JSON'])
       await expect(page.getByRole('button', { name, exact: true })).toBeDisabled()

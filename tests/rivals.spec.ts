@@ -185,6 +185,11 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
     'Against Quick',
     'Play alone',
   ])
+  const upright = page.viewportSize()!
+  await page.setViewportSize({ width: 780, height: 360 })
+  // a phone held sideways shows all of them
+  await expect.poll(() => panel.evaluate((box) => box.scrollHeight - box.clientHeight)).toBe(0)
+  await page.setViewportSize(upright)
   await panel.getByRole('button', { name: 'Against Quick' }).click()
   await expect(seats(page)).toHaveCount(2)
   await down(page).first().click()

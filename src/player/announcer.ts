@@ -12,10 +12,11 @@ export function newAnnouncer(table: Table, hud: Hud) {
   const live = element('p', 'lt-hidden')
   live.setAttribute('role', 'status')
   let second = Infinity
+  const isFirstLook = (): boolean => table.round?.phase === 'first-look'
 
-  /** A new round lies on the table. */
+  /** A new round lies on the table, or the problem that it cannot be dealt. */
   function dealt(): void {
-    hud.say(table.settings.turn.firstLook > 0 ? table.speech.say('lookWell') : '', 'plain')
+    hud.say(isFirstLook() ? table.speech.say('lookWell') : '', 'plain')
     live.textContent = ''
     second = Infinity
     prepareSounds(table.settings)
@@ -23,7 +24,7 @@ export function newAnnouncer(table: Table, hud: Hud) {
   }
   /** No panel lies over the table: a first look is told as it runs. */
   function looks(): void {
-    if (table.round?.phase === 'first-look') live.textContent = table.speech.say('lookNow')
+    if (isFirstLook()) live.textContent = table.speech.say('lookNow')
   }
   function tell(events: readonly Event[]): void {
     const words: string[] = []

@@ -13,6 +13,7 @@ import { cardLabel, nameOf } from './words.ts'
 type Drawn = { state: string; shows: boolean; order: string; judged: string; label: string }
 /** How large a table is, in CSS px. */
 type Size = { width: number; height: number }
+/** The front is in the page only while its face can be seen. */
 type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
 
 /** The distance of each cell from the middle, in half cells. */
@@ -74,7 +75,7 @@ export class BoardView {
 
   #card(cell: number): CardView {
     const front = element('span', 'lt-front')
-    const inner = element('span', 'lt-inner', element('span', 'lt-back'), front)
+    const inner = element('span', 'lt-inner', element('span', 'lt-back'))
     const button = element('button', 'lt-card', inner)
     button.type = 'button'
     button.dataset.cell = String(cell)
@@ -143,10 +144,17 @@ export class BoardView {
     else delete button.dataset.judged
     button.classList.toggle('lt-glass', shows && state === 'down' && !looked)
     button.setAttribute('aria-label', now.label)
-    if (shows && !view.front.firstChild) view.front.append(this.#face(cell))
-    else if (!shows && (!old || !old.shows)) view.front.replaceChildren()
+    if (shows) this.#showFace(view, cell)
+    else if (!old?.shows) view.front.remove()
     if (old && old.shows !== shows && !(table.glass && state === 'down')) this.#turn(view, shows)
     button.classList.toggle('lt-shows', shows)
+  }
+
+  /** The face comes into the page; it is made the first time that it is seen. */
+  #showFace({ inner, front }: CardView, cell: number): void {
+    if (front.parentNode) return
+    if (!front.firstChild) front.append(this.#face(cell))
+    inner.append(front)
   }
 
   /** The card turns; its face is removed from the page once it is face down. */
@@ -154,14 +162,14 @@ export class BoardView {
     const { button, inner, front } = view
     button.classList.remove('lt-turning')
     if (isStill(button)) {
-      if (!up) front.replaceChildren()
+      if (!up) front.remove()
       return
     }
     button.classList.add('lt-turning')
     inner.addEventListener(
       'animationend',
       () => {
-        if (!view.drawn?.shows) front.replaceChildren()
+        if (!view.drawn?.shows) front.remove()
       },
       { once: true },
     )
