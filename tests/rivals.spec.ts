@@ -205,6 +205,15 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
   await expect(panel).toBeHidden()
 })
 
+test('a chosen rival is called by its name in the language of the page', async ({ page }) => {
+  const { url } = shipped('german', { offersRival: true }, {}, 20_000)
+  await page.goto(url.replace('?seed=tick-1', '?lang=de'))
+  await page.getByRole('button', { name: 'Los geht’s' }).click()
+  await page.getByRole('button', { name: 'Gegen Alltäglich' }).click()
+  const players = page.getByRole('list', { name: 'Spieler' }).getByRole('listitem')
+  await expect(players.nth(1)).toContainText('Alltäglich')
+})
+
 test('a mind is watched on the table of Play: the game that Odds counted, on the tape', async ({ page }) => {
   await openStation(page, 'odds/warm-up')
   await page.getByRole('button', { name: 'Watch Perfect play' }).click()

@@ -1,4 +1,4 @@
-import { directionOf, LANGUAGE_NAMES } from '../core/texts/languages.ts'
+import { directionOf, languageName } from '../core/texts/languages.ts'
 import { button, element } from './element.ts'
 import { howTo } from './how-to.ts'
 import { panel } from './panel-box.ts'
@@ -39,7 +39,7 @@ export function languagesPanel({ speech }: Table, { page, close }: PanelActs): H
   const list = element('ul', 'lt-levels')
   for (const language of page!.languages) {
     const choose = button('lt-level-choice', '', () => page!.speak(language))
-    choose.append(element('span', 'lt-level-title', LANGUAGE_NAMES[language]))
+    choose.append(element('span', 'lt-level-title', languageName(language)))
     choose.lang = language
     choose.dir = directionOf(language)
     if (language === speech.language) choose.setAttribute('aria-current', 'true')

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { createHash } from 'node:crypto'
+import { DEFAULTS } from '../core/settings/settings.ts'
+import { MIND_MESSAGES } from '../core/texts/messages.ts'
 import { ar } from '../core/texts/words/ar.ts'
 import { de } from '../core/texts/words/de.ts'
 import { en } from '../core/texts/words/en.ts'
@@ -33,26 +35,31 @@ describe('a shipped file', () => {
   })
 })
 
+const wordsOf = (html: string): { keys: string[]; lists: Record<string, unknown[]> } =>
+  JSON.parse(/id="lucky-twin-game">([\s\S]*?)<\/script>/.exec(html)![1]!).words
+
 describe('its words', () => {
   const texts = {
     languages: ['de' as const, 'ar' as const],
     own: { de: { says: { won: 'Alles im Kasten! </script>' } } },
   }
   const html = shipHtml({ ...gameWith(), texts }, { art: {}, words: { de, ar } }, player)
-  const data = JSON.parse(/id="lucky-twin-game">([\s\S]*?)<\/script>/.exec(html)![1]!) as {
-    words: { keys: string[]; lists: Record<string, unknown[]> }
-  }
+  const { keys, lists } = wordsOf(html)
   test('are in the languages that the game names, and in no other', () => {
-    expect(Object.keys(data.words.lists)).toEqual(['de', 'ar'])
+    expect(Object.keys(lists)).toEqual(['de', 'ar'])
     expect(html).toContain('<html lang="de" dir="ltr">')
     expect(html).not.toContain(en.remembered)
   })
   test('are its own where it has own ones', () => {
-    const at = data.words.keys.indexOf('won')
-    expect([data.words.lists.de![at], data.words.lists.ar![at]]).toEqual([
-      'Alles im Kasten! </script>',
-      ar.won,
-    ])
+    const at = keys.indexOf('won')
+    expect([lists.de![at], lists.ar![at]]).toEqual(['Alles im Kasten! </script>', ar.won])
+  })
+  test('are about minds only where one may play', () => {
+    expect(keys).not.toContain('against')
+    const offered = gameWith({ players: { ...DEFAULTS.players, offersRival: true } })
+    const rivals = wordsOf(shipHtml(offered, { art: {}, words: { en } }, player))
+    expect(rivals.lists.en![rivals.keys.indexOf('against')]).toBe(en.against)
+    expect(rivals.keys).toHaveLength(keys.length + MIND_MESSAGES.size)
   })
 })
 

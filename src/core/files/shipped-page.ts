@@ -2,8 +2,8 @@ import { bad, type Result } from '../result.ts'
 import type { Game } from '../game/game.ts'
 import { GAME_FORMAT, GAME_VERSION } from '../game/migrations.ts'
 import type { Language } from '../texts/languages.ts'
-import { MESSAGE_KEYS, withOwn, type Message, type Messages } from '../texts/messages.ts'
-import { mindsOf, seatedMinds } from '../settings/seats.ts'
+import { MESSAGE_KEYS, MIND_MESSAGES, withOwn, type Message, type Messages } from '../texts/messages.ts'
+import { hasRivals, mindsOf, seatedMinds } from '../settings/seats.ts'
 import { notAGame } from './file-kind.ts'
 import { gameFrom } from './game-file.ts'
 import { parseJson } from './read-json.ts'
@@ -31,16 +31,17 @@ export type BesideGame = {
   drawings: Record<string, string>
 }
 
-/** Messages of several languages as lists in one order, which is written down once. */
+/** The messages that a game needs, of several languages, as lists in one order, which is written down once. */
 function wordLists(
   game: Game,
   words: BesideGame['words'],
 ): { keys: string[]; lists: Record<string, Message[]> } {
+  const keys = hasRivals(game) ? MESSAGE_KEYS : MESSAGE_KEYS.filter((key) => !MIND_MESSAGES.has(key))
   const lists = Object.entries(words).map(([language, messages]) => {
     const said = withOwn(messages, game.texts?.own[language as Language]?.says)
-    return [language, MESSAGE_KEYS.map((key) => said[key])]
+    return [language, keys.map((key) => said[key])]
   })
-  return { keys: MESSAGE_KEYS, lists: Object.fromEntries(lists) }
+  return { keys, lists: Object.fromEntries(lists) }
 }
 
 /** The element of a page that holds its game, with the minds that may play there, so that its script need not know the standard ones. In: a game, and what is shown and said beside it. */

@@ -4,7 +4,7 @@ import { languagesOf } from '../game/in-language.ts'
 import { canSay, ownSaid, saidBefore, saidRows, saySo } from '../game/said.ts'
 import { textsSchema } from '../game/texts-schema.ts'
 import { bad, good, quoted, type Result } from '../result.ts'
-import { isLanguage, LANGUAGE_NAMES, type Language } from '../texts/languages.ts'
+import { isLanguage, languageName, type Language } from '../texts/languages.ts'
 import type { Messages } from '../texts/messages.ts'
 import { parseJson, readWith } from './read-json.ts'
 import { rowsCsv } from './rows.ts'
@@ -48,7 +48,7 @@ export function readTexts(text: string, game: Game, words: Words): Result<Game> 
     for (const [column, said] of Object.entries(row)) {
       if (!isLanguage(column)) continue
       if (!languages.includes(column))
-        return bad(where, `${LANGUAGE_NAMES[column]} is not among the game's languages; add it first`)
+        return bad(where, `${languageName(column)} is not among the game's languages; add it first`)
       if (canSay(next, column, id)) next = saySo(next, column, id, said.trim(), words[column]!)
     }
   }

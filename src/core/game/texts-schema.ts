@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
-import { LANGUAGE_NAMES, LANGUAGES } from '../texts/languages.ts'
+import { languageName, LANGUAGES } from '../texts/languages.ts'
 import { MESSAGE_KEYS, placesIn, type Message, type MessageKey } from '../texts/messages.ts'
 import type { OwnTexts, Texts } from '../texts/own.ts'
 import { en } from '../texts/words/en.ts'
@@ -87,7 +87,7 @@ export const textsSchema: z.ZodType<Texts> = z.strictObject({
           context.addIssue({
             code: 'custom',
             path: [at],
-            message: `${LANGUAGE_NAMES[language]} is there twice`,
+            message: `${languageName(language)} is there twice`,
           })
       }),
     ),

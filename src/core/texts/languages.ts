@@ -17,22 +17,10 @@ export const LANGUAGES = [
 ] as const
 export type Language = (typeof LANGUAGES)[number]
 
-/** What each language calls itself. */
-export const LANGUAGE_NAMES: Record<Language, string> = {
-  en: 'English',
-  de: 'Deutsch',
-  fr: 'Français',
-  es: 'Español',
-  pt: 'Português',
-  it: 'Italiano',
-  nl: 'Nederlands',
-  pl: 'Polski',
-  tr: 'Türkçe',
-  uk: 'Українська',
-  ar: 'العربية',
-  he: 'עברית',
-  ja: '日本語',
-  'zh-Hans': '简体中文',
+/** What a language calls itself, with a capital letter, as lists of languages have it; from the runtime's own data (Unicode CLDR). */
+export function languageName(language: Language): string {
+  const name = new Intl.DisplayNames(language, { type: 'language' }).of(language)!
+  return name[0]!.toLocaleUpperCase(language) + name.slice(1)
 }
 
 export const isLanguage = (tag: string): tag is Language => (LANGUAGES as readonly string[]).includes(tag)

@@ -9,6 +9,18 @@ export type Messages = Record<MessageKey, Message>
 /** All messages, in the order of a game. */
 export const MESSAGE_KEYS = Object.keys(en) as MessageKey[]
 
+/** Those that are said only where minds may play. */
+export const MIND_MESSAGES: ReadonlySet<MessageKey> = new Set([
+  'playsNow',
+  'playAlone',
+  'against',
+  'mindPerfect',
+  'mindKeen',
+  'mindEveryday',
+  'mindFleeting',
+  'mindNone',
+])
+
 /** The messages of a language, with those that a game says its own way. */
 export const withOwn = (messages: Messages, own: Partial<Messages> = {}): Messages => ({
   ...messages,

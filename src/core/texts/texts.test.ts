@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { bestLanguage, LANGUAGES, type Language } from './languages.ts'
+import { bestLanguage, languageName, LANGUAGES, type Language } from './languages.ts'
 import { MESSAGE_KEYS, placesIn, withOwn, type Message, type Messages } from './messages.ts'
 import { messagesIn } from './ready.ts'
 import { newSpeech } from './speech.ts'
@@ -99,6 +99,11 @@ describe('speech', () => {
     ])
   })
 })
+
+test('each language is offered under the name that it gives itself', () =>
+  expect(LANGUAGES.map(languageName).join(' ')).toBe(
+    'English Deutsch Français Español Português Italiano Nederlands Polski Türkçe Українська العربية עברית 日本語 简体中文',
+  ))
 
 describe('which language is shown', () => {
   test.each<[Language[], string[], Language]>([

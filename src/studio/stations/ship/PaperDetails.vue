@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { resolveLevel } from '../../../core/settings/levels.ts'
-import { LANGUAGE_NAMES, type Language } from '../../../core/texts/languages.ts'
+import { languageName, type Language } from '../../../core/texts/languages.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { PAPER_BOUNDS, PAPERS, type Paper, type PaperOptions } from '../../../ship/paper/sheets.ts'
 import type { PaperPage } from '../../../ship/paper/paper.ts'
@@ -24,7 +24,7 @@ const levels = computed((): [string, string][] => [
   ...bench.game!.levels.map(({ id, name }): [string, string] => [id, `the level ${name}`]),
 ])
 const languages = computed(() =>
-  languagesOf(bench.game!).map((one) => [one, LANGUAGE_NAMES[one]] as [string, string]),
+  languagesOf(bench.game!).map((one) => [one, languageName(one)] as [string, string]),
 )
 /** a level whose pairs are drawn at random prints those of one deal */
 const isDrawn = computed(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
-import { directionOf, LANGUAGE_NAMES, type Language } from '../../../core/texts/languages.ts'
+import { directionOf, languageName, type Language } from '../../../core/texts/languages.ts'
 
 /** One text in one language: what the game says its own way, over what is said without it. `change` when it is finished. */
 const props = defineProps<{
@@ -33,7 +33,7 @@ function done(): void {
     :dir="directionOf(language)"
     :placeholder="before"
     :maxlength="longest"
-    :aria-label="`${what}, ${LANGUAGE_NAMES[language]}`"
+    :aria-label="`${what}, ${languageName(language)}`"
     @change="done"
     @keydown.esc="show"
     @keydown.enter.prevent="($event.target as HTMLElement).blur()"

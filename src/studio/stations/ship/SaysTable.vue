@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { MAIN_MESSAGES } from '../../../core/game/said.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
-import { LANGUAGE_NAMES } from '../../../core/texts/languages.ts'
+import { languageName } from '../../../core/texts/languages.ts'
 import SaidField from './SaidField.vue'
 import { useSaid } from './useSaid.ts'
 
@@ -23,7 +23,7 @@ const rows = Object.entries(MAIN_MESSAGES).map(([key, what]) => ({ id: `says/${k
       <thead>
         <tr>
           <th scope="col">when</th>
-          <th v-for="language in shown" :key="language" scope="col">{{ LANGUAGE_NAMES[language] }}</th>
+          <th v-for="language in shown" :key="language" scope="col">{{ languageName(language) }}</th>
         </tr>
       </thead>
       <tbody>

@@ -4,7 +4,7 @@ import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { FRAMES } from '../../../core/board/frames.ts'
 import { gameIn, languagesOf } from '../../../core/game/in-language.ts'
-import { LANGUAGE_NAMES, type Language } from '../../../core/texts/languages.ts'
+import { languageName, type Language } from '../../../core/texts/languages.ts'
 import { mountPlayer, type Player } from '../../../player/mount.ts'
 import { rivalsAmong } from '../../../player/rivals.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
@@ -54,7 +54,7 @@ const chosen = defineModel<Language>('language', { required: true })
 const language = computed(() => (languages.value.includes(chosen.value) ? chosen.value : languages.value[0]!))
 const isPaper = computed(() => screen.value === 'paper')
 const edge = computed(() => (isPaper.value ? 0 : 2 * EDGE))
-const words = computed(() => languages.value.map((one) => [one, LANGUAGE_NAMES[one]] as const))
+const words = computed(() => languages.value.map((one) => [one, languageName(one)] as const))
 
 let player: Player | null = null
 let made: PlayerCredits | null = null

@@ -4,7 +4,7 @@ import IconRemove from '~icons/ph/x'
 import { computed } from 'vue'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { missingIn } from '../../../core/game/said.ts'
-import { LANGUAGE_NAMES, LANGUAGES, type Language } from '../../../core/texts/languages.ts'
+import { languageName, LANGUAGES, type Language } from '../../../core/texts/languages.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
@@ -15,7 +15,7 @@ const tell = useDone()
 const languages = computed(() => languagesOf(bench.game!))
 const others = computed(() => languages.value.slice(1))
 const free = computed(() => LANGUAGES.filter((one) => !languages.value.includes(one)))
-const named = (all: readonly Language[]) => all.map((one) => [one, LANGUAGE_NAMES[one]] as [string, string])
+const named = (all: readonly Language[]) => all.map((one) => [one, languageName(one)] as [string, string])
 
 function write(next: Language[], label: string): void {
   bench.edit(label, (game) => {
@@ -23,7 +23,7 @@ function write(next: Language[], label: string): void {
   })
 }
 const add = (language: string): void =>
-  write([...languages.value, language as Language], `add ${LANGUAGE_NAMES[language as Language]}`)
+  write([...languages.value, language as Language], `add ${languageName(language as Language)}`)
 /** Makes another language the game's own; if it was among the others, they change places. */
 function writeIn(language: string): void {
   const own = language as Language
@@ -33,14 +33,14 @@ function writeIn(language: string): void {
 function remove(language: Language): void {
   write(
     languages.value.filter((one) => one !== language),
-    `remove ${LANGUAGE_NAMES[language]}`,
+    `remove ${languageName(language)}`,
   )
-  tell(`${LANGUAGE_NAMES[language]} is removed; its own texts are kept in the game`)
+  tell(`${languageName(language)} is removed; its own texts are kept in the game`)
 }
 const lacking = (language: Language): string => {
   const missing = missingIn(bench.game!, language)
   return missing
-    ? `${missing} ${missing === 1 ? 'name' : 'names'} as in ${LANGUAGE_NAMES[languages.value[0]!]}`
+    ? `${missing} ${missing === 1 ? 'name' : 'names'} as in ${languageName(languages.value[0]!)}`
     : ''
 }
 </script>
@@ -66,8 +66,8 @@ const lacking = (language: Language): string => {
     </p>
     <p v-if="others.length" class="tags">
       <ElTag v-for="one in others" :key="one" disable-transitions :data-tip="lacking(one)">
-        <span :lang="one">{{ LANGUAGE_NAMES[one] }}</span>
-        <ElButton class="icon-btn" :aria-label="`Remove ${LANGUAGE_NAMES[one]}`" @click="remove(one)"
+        <span :lang="one">{{ languageName(one) }}</span>
+        <ElButton class="icon-btn" :aria-label="`Remove ${languageName(one)}`" @click="remove(one)"
           ><IconRemove
         /></ElButton>
       </ElTag>

@@ -8,7 +8,7 @@ import { readTexts, textsCsv, textsJson } from '../../../core/files/texts-file.t
 import { fileStem } from '../../../core/game/names.ts'
 import { saidRows } from '../../../core/game/said.ts'
 import { problemLine } from '../../../core/result.ts'
-import { LANGUAGE_NAMES } from '../../../core/texts/languages.ts'
+import { languageName } from '../../../core/texts/languages.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import SearchField from '../../parts/look/SearchField.vue'
@@ -96,7 +96,7 @@ async function imported([file]: [File, ...File[]]): Promise<void> {
       <div class="row head" role="row" :style="{ gridTemplateColumns: columns }">
         <span role="columnheader">text</span>
         <span v-for="language in languages" :key="language" role="columnheader">{{
-          LANGUAGE_NAMES[language]
+          languageName(language)
         }}</span>
       </div>
       <p v-if="!rows.length" class="soft none">

@@ -2,7 +2,7 @@ import { computed, shallowRef, watch } from 'vue'
 import { wrongText } from '../../../core/game/texts-schema.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { canSay, ownSaid, saidBefore, saySo } from '../../../core/game/said.ts'
-import { LANGUAGE_NAMES, type Language } from '../../../core/texts/languages.ts'
+import { languageName, type Language } from '../../../core/texts/languages.ts'
 import type { MessageKey, Messages } from '../../../core/texts/messages.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
@@ -32,7 +32,7 @@ export function useSaid() {
   function write(language: Language, id: string, text: string): void {
     const [kind, key] = id.split('/')
     const wrong = wrongText(kind === 'says' ? (key as MessageKey) : null, text)
-    if (wrong) return tell(`${LANGUAGE_NAMES[language]}: ${wrong}`, { tone: 'wrong' })
+    if (wrong) return tell(`${languageName(language)}: ${wrong}`, { tone: 'wrong' })
     const next = saySo(bench.game!, language, id, text, words.value[language]!)
     bench.replace(next, text ? 'say it another way' : 'say it as before')
   }
