@@ -98,7 +98,7 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   await expect(chip(page, 2)).toHaveAttribute('aria-current', 'step')
   await expect(card(page, 1)).toHaveAttribute('data-state', 'up')
 
-  await checks.getByRole('button', { name: 'Expect it as it is now' }).click()
+  await checks.getByRole('button', { name: 'Accept the new result' }).click()
   await expect(checks).toContainText('passes')
   await checks.getByRole('button', { name: 'Miss, then two', exact: true }).click()
   await checks.getByLabel('score').fill('9')

@@ -41,10 +41,10 @@ const WORDS: Words = {
     const more = typeof enough === 'number' ? `; ${amount(by, enough)} ${isAre(by, enough)} in 9 of 10` : ''
     return `only luck wins: ${amount(by, limit)} ${isAre(by, limit)} enough for a perfect memory in ${often} games${more}`
   },
-  'hardly-won': (values) => `hardly anybody wins: players like everyday won ${ofGames(values)}`,
-  'hardly-lost': (values) => `its limit stops hardly anybody: players like fleeting won ${ofGames(values)}`,
+  'hardly-won': (values) => `hardly anybody wins: everyday players won ${ofGames(values)}`,
+  'hardly-lost': (values) => `its limit stops hardly anybody: fleeting players won ${ofGames(values)}`,
   'easier-than-before': ({ before, there, here }) =>
-    `easier than ${before}, the level before: players like everyday won ${ofGames(here)} here, ${ofGames(there)} there`,
+    `easier than ${before}, the level before: everyday players won ${ofGames(here)} here, ${ofGames(there)} there`,
   'missing-alt': ({ pair }) => `${pair}: this image has no alt text`,
   'missing-alt-behind': () => 'the picture behind the cards has no alt text',
   'unused-pairs': ({ names, more }) => `no level uses ${names.join(', ')}${more ? ` and ${more} more` : ''}`,

@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { quoted } from '../result.ts'
 import { PATTERNS } from '../deck/back.ts'
 import { CELL_NAME } from '../board/cells.ts'
+import { boundedInt, boundedNumber, type Bound } from './bounded.ts'
 import type { Game } from './game.ts'
 import { checkSchema } from './check-schema.ts'
 import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
@@ -34,9 +35,6 @@ import {
 
 /** The one schema of the game document: what the studio edits, files store and docs/schema shows. */
 
-type Bound = readonly [number, number]
-const whole = ([low, high]: Bound) => z.int().min(low).max(high)
-const number = ([low, high]: Bound) => z.number().min(low).max(high)
 /** A list whose entries are not checked if it is too long. */
 const list = <T extends z.ZodType>(item: T, [low, high]: Bound) =>
   z.array(z.unknown()).max(high).pipe(z.array(item).min(low).max(high))
@@ -77,7 +75,7 @@ const backSchema = z.strictObject({
   paper: colour,
   emblem: emblemSchema.optional(),
   image: z.string().min(1).optional(),
-  tint: z.strictObject({ colour, strength: whole(BOUNDS.tint) }).optional(),
+  tint: z.strictObject({ colour, strength: boundedInt(BOUNDS.tint) }).optional(),
 })
 
 export const pairSchema = z.strictObject({
@@ -88,7 +86,7 @@ export const pairSchema = z.strictObject({
   b: faceSchema.optional(),
 })
 
-const position = whole([1, BOUNDS.pairs[1]])
+const position = boundedInt([1, BOUNDS.pairs[1]])
 const useSchema = z.union([
   z.literal('all'),
   z.strictObject({ tags: list(text(LENGTHS.tag), BOUNDS.pairs) }),
@@ -99,7 +97,7 @@ const useSchema = z.union([
 const starsSchema = z
   .strictObject({
     by: z.enum(STARS_BY),
-    at: z.tuple([whole(BOUNDS.star), whole(BOUNDS.star), whole(BOUNDS.star)]),
+    at: z.tuple([boundedInt(BOUNDS.star), boundedInt(BOUNDS.star), boundedInt(BOUNDS.star)]),
   })
   .refine(
     ({ by, at: [one, two, three] }) =>
@@ -114,16 +112,16 @@ const heardSchema = z.union([
 
 const settingsShape = {
   board: z.strictObject({
-    rows: whole(BOUNDS.side),
-    columns: whole(BOUNDS.side),
+    rows: boundedInt(BOUNDS.side),
+    columns: boundedInt(BOUNDS.side),
     gaps: list(z.string().regex(CELL_NAME, 'a cell such as C3'), [0, BOUNDS.cards[1]]),
   }),
   layout: z.strictObject({
-    size: z.strictObject({ width: whole(BOUNDS.card), height: whole(BOUNDS.card) }).nullable(),
-    ratio: number(BOUNDS.ratio),
-    gapAcross: whole(BOUNDS.gap).nullable(),
-    gapDown: whole(BOUNDS.gap).nullable(),
-    margin: whole(BOUNDS.margin).nullable(),
+    size: z.strictObject({ width: boundedInt(BOUNDS.card), height: boundedInt(BOUNDS.card) }).nullable(),
+    ratio: boundedNumber(BOUNDS.ratio),
+    gapAcross: boundedInt(BOUNDS.gap).nullable(),
+    gapDown: boundedInt(BOUNDS.gap).nullable(),
+    margin: boundedInt(BOUNDS.margin).nullable(),
     stands: z.enum(STANDS),
   }),
   fill: z.strictObject({
@@ -131,45 +129,45 @@ const settingsShape = {
     pick: z.enum(PICKS),
     repeat: z.enum(REPEATS),
     counts: z
-      .record(idSchema, whole(BOUNDS.count))
+      .record(idSchema, boundedInt(BOUNDS.count))
       .refine((counts) => Object.keys(counts).length <= BOUNDS.pairs[1], `at most ${BOUNDS.pairs[1]} pairs`),
   }),
   deal: z.strictObject({
     way: z.enum(WAYS),
-    steps: whole(BOUNDS.steps),
+    steps: boundedInt(BOUNDS.steps),
     arranged: list(cardNameSchema.nullable(), [0, BOUNDS.cards[1]]),
     seed: z.union([z.literal('every-play'), z.literal('daily'), z.strictObject({ fixed: seedSchema })]),
   }),
   turn: z.strictObject({
-    firstLook: whole(BOUNDS.look),
-    matchLook: whole(BOUNDS.look),
-    missLook: whole(BOUNDS.look),
+    firstLook: boundedInt(BOUNDS.look),
+    matchLook: boundedInt(BOUNDS.look),
+    missLook: boundedInt(BOUNDS.look),
     duringLook: z.enum(DURING_LOOK),
     onMatch: z.enum(ON_MATCH),
     onMiss: z.enum(ON_MISS),
   }),
   clock: z.strictObject({
     mode: z.enum(CLOCK_MODES),
-    limit: whole(BOUNDS.limit),
+    limit: boundedInt(BOUNDS.limit),
     startsAt: z.enum(CLOCK_STARTS),
     lookStopsClock: z.boolean(),
-    matchBonus: whole(BOUNDS.clockChange),
-    missPenalty: whole(BOUNDS.clockChange),
+    matchBonus: boundedInt(BOUNDS.clockChange),
+    missPenalty: boundedInt(BOUNDS.clockChange),
   }),
   limits: z.strictObject({
-    lives: whole(BOUNDS.lives).nullable(),
+    lives: boundedInt(BOUNDS.lives).nullable(),
     livesLostOn: z.enum(LIVES_LOST_ON),
-    turns: whole(BOUNDS.turns).nullable(),
+    turns: boundedInt(BOUNDS.turns).nullable(),
   }),
   score: z.strictObject({
-    match: whole(BOUNDS.points),
-    streakStep: number(BOUNDS.streakStep),
-    streakMax: number(BOUNDS.streakMax),
-    miss: whole(BOUNDS.points),
-    slip: whole(BOUNDS.points),
-    lucky: whole(BOUNDS.points),
-    perSecondLeft: whole(BOUNDS.points),
-    perLifeLeft: whole(BOUNDS.points),
+    match: boundedInt(BOUNDS.points),
+    streakStep: boundedNumber(BOUNDS.streakStep),
+    streakMax: boundedNumber(BOUNDS.streakMax),
+    miss: boundedInt(BOUNDS.points),
+    slip: boundedInt(BOUNDS.points),
+    lucky: boundedInt(BOUNDS.points),
+    perSecondLeft: boundedInt(BOUNDS.points),
+    perLifeLeft: boundedInt(BOUNDS.points),
     floorAtZero: z.boolean(),
     stars: starsSchema.nullable(),
   }),
@@ -179,7 +177,7 @@ const settingsShape = {
     matchGoesAgain: z.boolean(),
     offersRival: z.boolean(),
   }),
-  finish: z.strictObject({ wait: whole(BOUNDS.wait), then: z.enum(THEN) }),
+  finish: z.strictObject({ wait: boundedInt(BOUNDS.wait), then: z.enum(THEN) }),
   head: z.strictObject({
     figures: z
       .array(z.enum(FIGURES))
@@ -195,13 +193,13 @@ const settingsShape = {
     dealIn: z.enum(DEAL_INS),
     behind: behindSchema.nullable(),
     missMotion: z.enum(MISS_MOTIONS),
-    missStrength: whole(BOUNDS.strength),
+    missStrength: boundedInt(BOUNDS.strength),
     celebration: z.enum(CELEBRATIONS),
   }),
   sound: z.strictObject({
     on: z.boolean(),
     family: z.enum(FAMILIES),
-    volume: whole(BOUNDS.volume),
+    volume: boundedInt(BOUNDS.volume),
     deal: heardSchema,
     flip: heardSchema,
     match: heardSchema,
@@ -212,14 +210,14 @@ const settingsShape = {
     loss: heardSchema,
   }),
   volumes: z.strictObject({
-    deal: whole(BOUNDS.volume),
-    flip: whole(BOUNDS.volume),
-    match: whole(BOUNDS.volume),
-    miss: whole(BOUNDS.volume),
-    streak: whole(BOUNDS.volume),
-    lastSeconds: whole(BOUNDS.volume),
-    win: whole(BOUNDS.volume),
-    loss: whole(BOUNDS.volume),
+    deal: boundedInt(BOUNDS.volume),
+    flip: boundedInt(BOUNDS.volume),
+    match: boundedInt(BOUNDS.volume),
+    miss: boundedInt(BOUNDS.volume),
+    streak: boundedInt(BOUNDS.volume),
+    lastSeconds: boundedInt(BOUNDS.volume),
+    win: boundedInt(BOUNDS.volume),
+    loss: boundedInt(BOUNDS.volume),
   }),
 }
 export const settingsSchema: z.ZodType<Settings> = z.strictObject(settingsShape)

@@ -108,7 +108,7 @@ onBeforeUnmount(() => job.value?.cancel())
       <span>
         <NumberWord v-model="count" label="How many deals to export" :bounds="[1, MOST]" />
         {{ count === 1 ? 'deal' : 'deals' }} as
-        <ChoiceWord v-model="format" label="Form of the deals" :choices="FORMATS" />
+        <ChoiceWord v-model="format" label="Format of the deals" :choices="FORMATS" />
       </span>
       <span v-if="job" class="buttons">
         <ElProgress class="going" :percentage="share * 100" :show-text="false" aria-label="Dealing" />

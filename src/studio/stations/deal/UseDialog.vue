@@ -73,7 +73,7 @@ function press(place: number): void {
 const HINTS: Record<How, string> = {
   all: 'Every pair of the deck, including those you add later. Press a face to leave it out.',
   nested:
-    'The first pairs of the deck. Levels that use more and more of them go from easy over medium to hard with the same pairs.',
+    'The first pairs of the deck. Levels that use more and more of them get harder with the same pairs.',
   tags: 'All pairs with one of the highlighted tags. Press a face to choose one by one from there.',
   range: 'A range of the deck, whatever it holds: press its first face and its last.',
   pairs: 'Press a face to take it in or leave it out.',

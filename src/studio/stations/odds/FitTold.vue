@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
+import { seconds } from '../../parts/look/seconds.ts'
 import { percent } from './odds-words.ts'
 
 /** The result of a fit: figures with their intervals, and the curve of how often a twin was taken, by how long ago it was seen. */
 const props = defineProps<{ fit: Fit }>()
-const seconds = (value: number): string => `${(value / 1000).toFixed(2)} s`
+const precise = (ms: number): string => seconds(ms, 2)
 const FIGURES = [
   ['notice', 'remembers a missed card', percent],
   ['fade', 'loses each turn', percent],
-  ['first', 'before the first card', seconds],
-  ['second', 'before the second card', seconds],
+  ['first', 'before the first card', precise],
+  ['second', 'before the second card', precise],
   ['spread', 'spread', (value: number) => value.toFixed(2)],
 ] as const
 const figures = computed(() =>

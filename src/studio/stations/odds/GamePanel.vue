@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Odds } from '../../../core/odds/odds-of.ts'
+import { seconds } from '../../parts/look/seconds.ts'
 
 /** What a game of a mind is like, on average. */
 const props = defineProps<{ name: string; odds: Odds }>()
-const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 const facts = computed(() => {
   const { turns, time, waited, slips } = props.odds
   return [

@@ -62,7 +62,7 @@ const EDITED = ['outcome', 'turns', 'score', 'matches', 'misses', 'timeUsed'] as
       <ElTableColumn prop="actual" label="now" />
     </ElTable>
     <ElButton v-if="!checked!.problem" class="btn small" @click="emit('accept')">
-      Expect it as it is now
+      Accept the new result
     </ElButton>
   </template>
   <div v-if="unfolded" class="edit">

@@ -15,6 +15,7 @@ import { clockDueIn } from './clock-words.ts'
 import { PHASE_WORDS, ledgerJson, ledgerText, sights, type LedgerRow } from './ledger-words.ts'
 import LedgerCards from './LedgerCards.vue'
 import LedgerEvents from './LedgerEvents.vue'
+import { seconds } from '../../parts/look/seconds.ts'
 
 /** Every card's state, and the list of events, as the machine has them. The table is a new value whenever it changed. */
 const props = defineProps<{ table: Readonly<Table> }>()
@@ -70,7 +71,6 @@ const last = computed(() => {
   if (!now) return { cell: -1, flips: 0 }
   return { cell: now.second < 0 ? now.first : now.second, flips: now.flips }
 })
-const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 /** The clock and the lock, as they stand. */
 const clock = computed(() => {
   const now = round.value

@@ -4,6 +4,7 @@ import type { Face } from '../../../core/deck/pair.ts'
 import { signedPoints, type Chip } from '../../../core/play/tape.ts'
 import SmallFace from '../../parts/cards/SmallFace.vue'
 import { useInSight } from './useInSight.ts'
+import { seconds } from '../../parts/look/seconds.ts'
 
 /** One chip for each turn: two small faces, its judgement, points and seconds; a press puts the table where that turn left it. */
 const props = defineProps<{
@@ -18,7 +19,6 @@ const strip = ref<HTMLElement>()
 
 const SIGNS = { found: '●', lucky: '✦', glimpsed: '◐', slip: '↺', fresh: '○' } as const
 const points = (chip: Chip): string => (chip.points ? signedPoints(chip.points) : '')
-const seconds = (ms: number): string => `${(ms / 1000).toFixed(1)} s`
 /** What the faces show, in words. */
 const told = (chip: Chip): string =>
   `Turn ${chip.turn}: ${props.nameOf(chip.first)} and ${props.nameOf(chip.second)}, ${chip.match ? 'a match' : 'a miss'}, `

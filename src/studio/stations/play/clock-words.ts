@@ -1,6 +1,7 @@
 import { isLocked } from '../../../core/play/clock.ts'
 import { isWaitingForButton, isWaitingForPress } from '../../../core/play/machine.ts'
 import { NEVER, type Round } from '../../../core/play/round.ts'
+import { seconds } from '../../parts/look/seconds.ts'
 
 /** What the round is waiting for, in words: "locked for 0.6 s more". */
 export function clockDueIn(round: Round): string {
@@ -8,6 +9,6 @@ export function clockDueIn(round: Round): string {
   if (isWaitingForButton(round)) return 'locked until the button'
   if (isWaitingForPress(round)) return 'until the next press'
   if (round.dueAt === NEVER || (round.phase !== 'judged' && round.phase !== 'first-look')) return ''
-  const left = `${(Math.max(0, round.dueAt - round.at) / 1000).toFixed(1)} s`
+  const left = seconds(Math.max(0, round.dueAt - round.at))
   return round.phase === 'judged' && isLocked(round) ? `locked for ${left}` : left
 }

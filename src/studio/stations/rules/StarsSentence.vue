@@ -33,7 +33,7 @@ const NAMES = ['One star', 'Two stars', 'Three stars']
   <span class="stars" data-setting="score.stars"
     ><ChoiceWord
       :model-value="stars?.by ?? 'none'"
-      label="What stars go by"
+      label="What stars depend on"
       :choices="CHOICES"
       @update:model-value="choose"
     /><template v-if="stars">: </template></span

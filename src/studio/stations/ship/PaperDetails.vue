@@ -69,7 +69,7 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
     <p v-if="isDrawn" class="soft">This level draws its pairs at random: those of one deal are printed.</p>
     <h3>Printing</h3>
     <ol>
-      <li>Print on both sides, and turn the sheet over its long edge. Pages are in turn fronts and backs.</li>
+      <li>Print on both sides, and turn the sheet over its long edge. Fronts and backs alternate.</li>
       <li>Print at 100 %, without fitting to the page: the size in mm is then exact.</li>
       <li>Cut along the marks. Colours go 2 mm beyond the cut, so a small error leaves no white edge.</li>
       <li>For a PDF, choose that instead of a printer.</li>

@@ -41,6 +41,10 @@ function done(): void {
 </template>
 
 <style scoped>
+/* a row of a table, not a field of a form */
+.said {
+  margin: 0;
+}
 .said :deep(textarea) {
   min-height: 32px;
   padding: 4px 6px;

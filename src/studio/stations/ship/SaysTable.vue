@@ -61,7 +61,7 @@ td {
   vertical-align: top;
 }
 thead th {
-  padding-left: 6px;
+  padding: 6px 8px 6px 6px;
   color: var(--ink-soft);
   font-size: 14px;
   font-weight: 500;
