@@ -47,14 +47,18 @@ test('level and seed in the address choose what is dealt, just as the command li
 })
 
 test('a card that lies face down tells nothing, neither by name nor in the page', async ({ page }) => {
-  const { url } = shipped('silent')
-  await page.goto(url)
-  await begin(page)
+  const { url, game } = shipped('silent')
+  await page.goto(`${url}?seed=a`)
+  const cells = deal(game, 'warm-up', 'a')
   await expect(card(page, 3)).toHaveAttribute('aria-label', 'D1, face down')
   await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
   await card(page, 3).click()
   await expect(card(page, 3)).toHaveAttribute('aria-label', /^D1, (?!face down)\w/)
   await expect(page.getByRole('grid').locator('img')).toHaveCount(1)
+  // nor when it has turned back after a miss
+  await card(page, cells[2] === cells[3] ? 1 : 2).click()
+  await expect(card(page, 3)).toHaveAttribute('aria-label', 'D1, face down')
+  await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
 })
 
 test('the policy forbids every request and every script that is not its own', async ({ page }) => {
