@@ -188,7 +188,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       keeper.changed()
     }
     if (events.length || stale === 'cards') board.draw()
-    root.classList.toggle('lt-is-won', table.round?.phase === 'won')
+    const isWon = table.round?.phase === 'won'
+    root.classList.toggle('lt-is-won', isWon)
+    // a wave takes the place of the deal's motion, which would start anew after it
+    if (isWon) root.classList.remove('lt-dealt')
     // without a second value it would be the other way round at every frame
     if (MINDS_PLAY) root.classList.toggle('lt-theirs', table.seated?.haveTurn ?? false)
     if (events.length) options.onChange?.(table)
