@@ -45,6 +45,17 @@ test('all are spared without a chance of loss, none where each is lost, and neve
     ),
   ))
 
+test('a normal draw is the quantile of the number that is drawn, right to 7 digits, also at either end', () =>
+  fc.assert(
+    fc.property(fc.nat(2 ** 32 - 1), (number) => {
+      const expected = jStat.normal.inv((number + 0.5) / 2 ** 32, 0, 1)
+      expect(Math.abs(normal({ next: () => number | 0 }) - expected)).toBeLessThan(
+        2e-7 * Math.max(1, Math.abs(expected)),
+      )
+    }),
+    { examples: [[0], [1], [2 ** 31 - 1], [2 ** 31], [2 ** 32 - 1]], numRuns: 500 },
+  ))
+
 test('a normal draw has its mean and its spread, and lies as often below each value as the distribution says', () => {
   const stream = streamOf('normal', 'pacing')
   const drawn = Array.from({ length: 200_000 }, () => normal(stream))
