@@ -11,6 +11,7 @@ import {
   downloadOf,
   expectNoViolations,
   fileOf,
+  found,
   openStation,
   type,
   toGameFile,
@@ -173,6 +174,40 @@ test('a win is celebrated for less than two seconds, and a press ends it at once
   await choose(page, 'What celebrates a win', 'nothing')
   await choose(page, 'How a miss moves', 'is nudged')
   await expect(page.getByRole('spinbutton', { name: 'How strongly a miss moves' })).toHaveValue('100 %')
+})
+
+test('going back from a win that a wave celebrated does not deal the cards in anew', async ({ page }) => {
+  await openStation(page, 'rules/warm-up')
+  await choose(page, 'What celebrates a win', 'a wave of the cards')
+  await page.getByRole('link', { name: 'Play', exact: true }).click()
+  // motions of the cards as they begin: by name, each as often as a card makes it
+  await page.evaluate(() => {
+    const begun: string[] = []
+    Object.assign(window, { begun })
+    addEventListener('animationstart', ({ animationName }) => begun.push(animationName), true)
+  })
+  const begun = (name: string): Promise<number> =>
+    page.evaluate(
+      (wanted) => (window as unknown as { begun: string[] }).begun.filter((one) => one === wanted).length,
+      name,
+    )
+  await page.getByRole('button', { name: 'In order' }).click()
+  await page.getByRole('button', { name: 'the last pair' }).click()
+  await expect(down(page)).toHaveCount(2)
+  await down(page).first().click()
+  await expect(down(page)).toHaveCount(1)
+  await down(page).click()
+  await expect.poll(() => begun('lt-win')).toBe(12)
+  const dealt = await begun('lt-deal')
+  expect(dealt).toBeGreaterThan(0)
+  await page.keyboard.press(',')
+  // the turn before is not settled yet
+  await expect(found(page)).toHaveCount(8)
+  // the frames in which it would begin
+  await page.evaluate(async () => {
+    for (let frame = 0; frame < 3; frame++) await new Promise(requestAnimationFrame)
+  })
+  expect(await begun('lt-deal')).toBe(dealt)
 })
 
 test('the last seconds of a clock are heard, once each', async ({ page }) => {
