@@ -168,7 +168,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     root.classList.toggle('lt-wide', standing === 'wide')
     root.classList.toggle('lt-across', standing === 'across')
     root.classList.toggle('lt-small', width < SMALL)
-    root.style.setProperty('--lt-in-row', String(figuresInRow(width, standing)))
+    root.style.setProperty('--lt-in-row', String(figuresInRow(width, standing, table.settings)))
     for (const [part, length] of Object.entries(roomAround(width, height, table.settings)))
       root.style.setProperty(`--lt-${part}`, `${length}px`)
   }

@@ -1,10 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
-import { BOUNDS, STANDS, type Settings } from '../settings/settings.ts'
+import { figuresOf } from '../settings/figures.ts'
+import { BOUNDS, FIGURES, STANDS, type Settings } from '../settings/settings.ts'
 import { FRAMES, layoutIn } from './frames.ts'
 import {
   cellAt,
+  figuresInRow,
   layout,
   roomAround,
   standingOf,
@@ -169,6 +171,21 @@ describe('a phone held sideways', () => {
     const { head, bar, foot, side } = roomAround(w, h, settings)
     expect(tableArea(w, h, settings)).toEqual({ width: w - side, height: h - head - bar - foot })
   })
+})
+
+test.each([
+  [1280, 800, 4, 4],
+  [768, 1024, 4, 2],
+  [768, 1024, 3, 3],
+  [360, 640, 4, 4],
+  [360, 640, 5, 3],
+  [568, 320, 5, 2],
+  [360, 640, 0, 1],
+])('at %i × %i, %i figures stand in lines of %i', (width, height, count, inRow) => {
+  const settings = { ...laid(4, 4), head: { title: true, figures: FIGURES.slice(0, count) } }
+  settings.clock = { ...settings.clock, mode: 'down' }
+  expect(figuresOf(settings)).toHaveLength(count)
+  expect(figuresInRow(width, standingOf(width, height), settings)).toBe(inRow)
 })
 
 test('gaps give way before cards are too small to touch, and only then', () => {

@@ -181,13 +181,15 @@ export type Around = Told & { head: Settings['head']; turn: Pick<Settings['turn'
 const HEAD_TAKEN = 360
 const FIGURE_WIDE = 120
 const FIGURES_NARROW = 4
-/** How many figures fit in a line at the head of a player of this width. */
-export const figuresInRow = (width: number, standing: Standing): number =>
-  standing === 'across'
-    ? 2
-    : standing === 'narrow'
-      ? FIGURES_NARROW
-      : Math.max(2, Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE))
+const FIGURES_BESIDE = 2
+/** How many figures stand in a line at the head of a player of this width, 1 at least. Lines are filled evenly: four figures that need two lines are two and two. */
+export function figuresInRow(width: number, standing: Standing, around: Around): number {
+  if (standing === 'across') return FIGURES_BESIDE
+  const fit =
+    standing === 'narrow' ? FIGURES_NARROW : Math.max(2, Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE))
+  const count = figuresOf(around).length
+  return count <= fit ? Math.max(1, count) : Math.ceil(count / Math.ceil(count / fit))
+}
 
 /**
  * How high the parts above and below the table are, and how wide those beside it, in CSS px on a player of this size. The player's style lays
@@ -205,7 +207,7 @@ export function roomAround(
   const rows = seats < 2 ? 0 : standing === 'wide' ? 1 : Math.ceil(seats / SEATS_IN_ROW)
   const { seatsAbove, seatsBetween } = AROUND
   const seated = rows && seatsAbove + rows * AROUND.seats + (rows - 1) * seatsBetween
-  const lines = Math.ceil(figuresOf(around).length / figuresInRow(width, standing))
+  const lines = Math.ceil(figuresOf(around).length / figuresInRow(width, standing, around))
   const figures = AROUND.figures[standing] * (standing === 'wide' ? Math.max(0, lines - 1) : lines)
   const title = head.title && standing === 'narrow' ? AROUND.title : 0
   return {
