@@ -52,7 +52,7 @@ test.describe('Deal', () => {
     await page.getByRole('button', { name: 'Repeat pairs evenly' }).click()
     await expect(
       page.getByText(
-        '24 pairs chosen, 32 needed. Each of the 24 lies there 2 or 4 times: 1 pair or 2; 8 of them, picked at random, have one more.',
+        '24 pairs chosen, 32 needed. Each of the 24 appears 2 or 4 times: 1 pair or 2; 8 of them, picked at random, have one more.',
       ),
     ).toBeVisible()
     await page.keyboard.press('Control+z')
@@ -197,7 +197,7 @@ test.describe('Play', () => {
     await page.getByRole('link', { name: 'Play', exact: true }).click()
     await expect(page.getByRole('dialog', { name: 'This level cannot be dealt' })).toBeVisible()
     // the level has a first look, but there is nothing to look at
-    await expect(page.getByText('look well…')).toBeHidden()
+    await expect(page.getByText('look closely…')).toBeHidden()
     await expect(page.getByRole('button', { name: 'Turn them back' })).toBeHidden()
     for (const name of ['board', 'text', 'JSON'])
       await expect(page.getByRole('button', { name, exact: true })).toBeDisabled()
@@ -226,7 +226,10 @@ test.describe('Play', () => {
   })
 
   test('the ledger follows: phase, states, sights and events', async ({ page }) => {
-    await openStation(page, 'play/top-drawer')
+    await openStation(page, 'rules/top-drawer')
+    // long enough to be looked at on any machine
+    await type(page, 'Look time of a miss', '30')
+    await page.getByRole('link', { name: 'Play', exact: true }).click()
     const row = (cell: string) => page.getByRole('row', { name: new RegExp(`^${cell} `) })
     await page.getByRole('button', { name: 'In order' }).click()
     await expect(phase(page)).toHaveText('ready')
@@ -236,6 +239,7 @@ test.describe('Play', () => {
     await card(page, 2).click()
     await expect(phase(page)).toContainText('judged')
     await expect(row('C1')).toContainText('up, second')
+    await page.getByRole('button', { name: 'Next', exact: true }).click()
     await expect(page.getByText('A1 C1 turned back')).toBeVisible()
     await expect(row('A1')).toHaveText(/down11$/)
     await card(page, 1).click()

@@ -248,7 +248,9 @@ test.describe('fairness', () => {
     await choose(page, 'How many deals', '10,000')
     await page.getByRole('button', { name: 'Deal them' }).click()
     await expect(page.getByText('Fair.', { exact: true })).toBeVisible()
-    await expect(page.getByText(/No place is favoured, and twins lie as chance lays them/)).toBeVisible()
+    await expect(
+      page.getByText(/No place is favoured, and twins are as far apart as chance puts them/),
+    ).toBeVisible()
     await expect(page.getByRole('img', { name: /^Where Cog lands: / })).toBeVisible()
     await choose(page, 'Pair', 'Bell')
     await expect(page.getByRole('img', { name: /^Where Bell lands: / })).toBeVisible()

@@ -301,7 +301,7 @@ test.describe('a sheet', () => {
     await expect(page.getByText('"tile yard 1" is the back of all cards')).toBeVisible()
     await tile(4, 6).hover()
     await pressButton(page, 'Use behind the cards')
-    await expect(page.getByText('lies behind the cards, by the house rules')).toBeVisible()
+    await expect(page.getByText('is behind the cards now, by the house rules')).toBeVisible()
     await pressButton(page, 'Cancel')
     const { deck, house } = await gameOf(page)
     const yard = JSON.parse(readFileSync('demo/tile-yard.game.json', 'utf8')).deck.pairs

@@ -34,9 +34,9 @@ test('cards of one size, the room between them and where the board stands are se
   await choose(page, 'Size of the cards', 'of one size')
   await type(page, 'Width of a card', '80')
   await type(page, 'Height of a card', '100')
-  await choose(page, 'Room between cards', 'set here')
-  await type(page, 'Room between columns', '10')
-  await type(page, 'Room between rows', '10')
+  await choose(page, 'Space between cards', 'set here')
+  await type(page, 'Space between columns', '10')
+  await type(page, 'Space between rows', '10')
   await expect(corner(page)).toHaveAccessibleName('Size of the cards: 80 × 100 px; arrow keys change it')
 
   // the corner by hand: one undo step, however many px it took
@@ -51,11 +51,11 @@ test('cards of one size, the room between them and where the board stands are se
   await page.keyboard.press('Shift+ArrowRight')
   await page.keyboard.press('ArrowDown')
   await expect(corner(page)).toHaveAccessibleName(/90 × 101 px/)
-  await pull(page, handle(page, /^Room between columns: \d/), 15, 0)
-  await expect(value(page, 'Room between columns')).toHaveValue('25 px')
-  await handle(page, /^Room between rows: \d/).focus()
+  await pull(page, handle(page, /^Space between columns: \d/), 15, 0)
+  await expect(value(page, 'Space between columns')).toHaveValue('25 px')
+  await handle(page, /^Space between rows: \d/).focus()
   await page.keyboard.press('ArrowDown')
-  await expect(value(page, 'Room between rows')).toHaveValue('11 px')
+  await expect(value(page, 'Space between rows')).toHaveValue('11 px')
 
   await pressButton(page, 'at the top right')
   const [board, first] = [(await boardAbove(page).boundingBox())!, (await corner(page).boundingBox())!]
@@ -138,7 +138,7 @@ test.describe('copies', () => {
     // 16 pairs of 5
     await expect(
       page.getByText(
-        'Each of the 5 lies there 6 or 8 times: 3 pairs or 4; 1 of them, picked at random, have one more.',
+        'Each of the 5 appears 6 or 8 times: 3 pairs or 4; 1 of them, picked at random, have one more.',
       ),
     ).toBeVisible()
     await choose(page, 'Whether pairs repeat', 'at random, if there are too few')

@@ -299,6 +299,9 @@ test('the ledger of a large board holds the rows in sight, and follows the card 
   await typeInto(page, 'Rows', '10')
   await typeInto(page, 'Columns', '10')
   await choose(page, 'Whether pairs repeat', 'evenly, if there are too few')
+  await page.getByRole('link', { name: 'Rules', exact: true }).click()
+  // long enough to be looked at on any machine
+  await typeInto(page, 'Look time of a miss', '30')
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   const rows = page.getByRole('region', { name: 'Cards' }).getByRole('row', { name: /^[A-Z]+\d+ / })
   await expect(rows.first()).toBeVisible()

@@ -233,11 +233,11 @@ test('a first look is told when it begins, and not under the opening panel', asy
   await page.goto(url)
   const told = page.getByRole('status')
   await expect(page.getByRole('dialog')).toBeVisible()
-  await expect(page.getByText('look well…')).toBeHidden()
+  await expect(page.getByText('look closely…')).toBeHidden()
   await expect(told).toBeEmpty()
   await begin(page)
-  await expect(told).toHaveText('Look: all cards lie face up for a moment.')
-  await expect(page.getByText('look well…')).toBeVisible()
+  await expect(told).toHaveText('Look: all cards are face up for a moment.')
+  await expect(page.getByText('look closely…')).toBeVisible()
 })
 
 test('nothing moves from the deal to the win for those who ask for less motion', async ({ page }) => {

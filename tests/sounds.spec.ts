@@ -126,7 +126,7 @@ test('own sounds travel in the zip and in the shipped page, and are heard there'
   await expect(page.getByRole('grid', { name: 'Warm-up, 1 rows, 2 columns' })).toBeVisible()
   // the first look passes
   await expect(card(page, 0)).toHaveAttribute('data-state', 'down')
-  await expect(page.getByText('look well…')).toBeHidden()
+  await expect(page.getByText('look closely…')).toBeHidden()
   await card(page, 0).click()
   await card(page, 1).click()
   await expect.poll(async () => (await heard()).own).toHaveLength(1)
@@ -184,7 +184,7 @@ test('going back from a win that a wave celebrated does not deal the cards in an
   await page.evaluate(() => {
     const begun: string[] = []
     Object.assign(window, { begun })
-    addEventListener('animationstart', ({ animationName }) => begun.push(animationName), true)
+    document.addEventListener('animationstart', ({ animationName }) => begun.push(animationName), true)
   })
   const begun = (name: string): Promise<number> =>
     page.evaluate(

@@ -44,7 +44,7 @@ describe('a log of another program', () => {
     ['a dead press', [press(1, 'A1', null)], 2, /stayed as it was, but by the rules it turns up p0\/a/],
     ['another card than was dealt', [press(1, 'A1', 'p1/a')], 2, /but p0\/a was dealt there/],
     ['a cell that is not there', [press(1, 'D9', 'p0/a')], 2, /there is no card/],
-    ['cards back too soon', [...MISS, { at: 1400, see: { A1: 'down' } }], 4, /lies face up until 1500 ms/],
+    ['cards back too soon', [...MISS, { at: 1400, see: { A1: 'down' } }], 4, /is face up until 1500 ms/],
     ['a missed card that stays', [...MISS, { at: 1500, see: { A2: 'up' } }], 4, /is face down at 1500 ms/],
     ['a win too soon', [press(1, 'A1'), press(2, 'B1'), { at: 3, end: 'won' }], 4, /it goes on/],
     [

@@ -155,7 +155,7 @@ const STATES: Record<CardState, string> = {
 }
 function lies(round: Round, state: CardState): string {
   const look = round.dueAt === NEVER ? '' : ` until ${round.dueAt} ms`
-  return state === 'up' ? `lies face up${look}` : `is ${STATES[state]} at ${round.at} ms`
+  return state === 'up' ? `is face up${look}` : `is ${STATES[state]} at ${round.at} ms`
 }
 const REFUSED_BECAUSE: Record<Refusal, string> = {
   finished: 'the game is over',

@@ -68,7 +68,7 @@ export function reasonOf(tally: Tally, report: Report, names: readonly string[])
 /** How twins are placed relative to each other where places are even. */
 function twinsLie({ beside, steps }: Report): Reason | null {
   if (!beside || !steps) return null
-  const told = `${beside.seen.toFixed(2)} pairs of matching cards lie side by side on a board, where chance gives ${beside.expected.toFixed(2)}`
+  const told = `${beside.seen.toFixed(2)} pairs of matching cards are side by side on a board, where chance gives ${beside.expected.toFixed(2)}`
   if (beside.p < UNFAIR && beside.seen < beside.expected)
     return {
       code: 'twins-apart',
@@ -77,19 +77,19 @@ function twinsLie({ beside, steps }: Report): Reason | null {
   if (beside.p < UNFAIR)
     return {
       code: 'twins-together',
-      message: `Twins lie together too often: ${told}. No place favours any pair, so it looks as if pairs were moved as one, or shuffled too little.`,
+      message: `Twins are close together too often: ${told}. No place favours any pair, so it looks as if pairs were moved as one, or shuffled too little.`,
     }
   const [seen, expected] = [steps.meanSeen, steps.meanExpected]
   return {
     code: seen > expected ? 'twins-apart' : 'twins-together',
-    message: `Twins lie ${seen.toFixed(2)} steps apart on average, where chance gives ${expected.toFixed(2)}. No place favours any pair.`,
+    message: `Twins are ${seen.toFixed(2)} steps apart on average, where chance gives ${expected.toFixed(2)}. No place favours any pair.`,
   }
 }
 
 const TEST_WORDS: Record<Report['tests'][number]['name'], string> = {
   places: 'pairs do not land on every place equally often',
-  steps: 'twins do not lie as far apart as chance lays them',
-  beside: 'twins do not lie side by side as often as chance would have it',
+  steps: 'twins are not as far apart as chance puts them',
+  beside: 'twins are not side by side as often as by chance',
   repeats: 'boards repeat too often',
 }
 function somethingElse({ tests }: Report): Reason {
@@ -236,11 +236,11 @@ function favoured({ at, pairs, still, board }: Tally, names: readonly string[]):
   if (trend > uneven / 2 && first.z > CERTAIN)
     return {
       code: 'favours-start',
-      message: `Some pairs favour the start of the board: the cards of ${cut(names[first.pair]!)} lie at place ${(first.mean + 1).toFixed(1)} on average, where ${((size + 1) / 2).toFixed(1)} would be even.`,
+      message: `Some pairs favour the start of the board: the cards of ${cut(names[first.pair]!)} are at place ${(first.mean + 1).toFixed(1)} on average, where ${((size + 1) / 2).toFixed(1)} would be even.`,
     }
   if (strongest.z < CERTAIN) return null
   return {
     code: 'favours-places',
-    message: `Some pairs favour some places: ${cut(names[strongest.pair]!)} lies at ${cellName(open[strongest.place]!, board.columns)} ${strongest.times.toFixed(1)} times as often as it should.`,
+    message: `Some pairs favour some places: ${cut(names[strongest.pair]!)} is at ${cellName(open[strongest.place]!, board.columns)} ${strongest.times.toFixed(1)} times as often as it should.`,
   }
 }

@@ -38,7 +38,7 @@ export function verdictWords(report: Report, claim: Claim): string {
       const what =
         claim === 'by-steps'
           ? 'Within its rule no pair is favoured at any place'
-          : 'No place is favoured, and twins lie as chance lays them'
+          : 'No place is favoured, and twins are as far apart as chance puts them'
       return `${what} (${chanceWords(p)}).${sure}`
     }
     case 'doubtful':

@@ -182,8 +182,12 @@ test.each([
   [568, 320, 5, 2],
   [360, 640, 0, 1],
 ])('at %i × %i, %i figures stand in lines of %i', (width, height, count, inRow) => {
-  const settings = { ...laid(4, 4), head: { title: true, figures: FIGURES.slice(0, count) } }
-  settings.clock = { ...settings.clock, mode: 'down' }
+  const { clock, head, ...others } = laid(4, 4)
+  const settings: Settings = {
+    ...others,
+    clock: { ...clock, mode: 'down' },
+    head: { ...head, figures: FIGURES.slice(0, count) },
+  }
   expect(figuresOf(settings)).toHaveLength(count)
   expect(figuresInRow(width, standingOf(width, height), settings)).toBe(inRow)
 })

@@ -9,8 +9,8 @@ export const en = {
   playTwins: 'Turn over two cards at a time. Two that look the same are a pair.',
   playRelated: 'Turn over two cards at a time. Two that belong together are a pair.',
   playLook: {
-    one: 'First, all cards lie open for {n} second.',
-    other: 'First, all cards lie open for {n} seconds.',
+    one: 'First, all cards are shown for {n} second.',
+    other: 'First, all cards are shown for {n} seconds.',
   },
   playClock: 'You have {time}.',
   playLives: { one: 'With {n} miss the game is lost.', other: 'With {n} misses the game is lost.' },
@@ -41,7 +41,7 @@ export const en = {
   pairs: { one: '{n} pair', other: '{n} pairs' },
   points: { one: '{n} point', other: '{n} points' },
   // the line under the board
-  lookWell: 'look well…',
+  lookWell: 'look closely…',
   luckyPair: 'A lucky pair!',
   wellSpotted: 'Well spotted!',
   remembered: 'Well remembered!',
@@ -58,7 +58,7 @@ export const en = {
   matched: '{cell}, {face}, matched',
   taken: '{cell}, taken',
   flipped: '{cell}: {face}.',
-  lookNow: 'Look: all cards lie face up for a moment.',
+  lookNow: 'Look: all cards are face up for a moment.',
   allDown: 'All cards are face down now.',
   match: 'A match.',
   matchByLuck: 'A match, by luck.',

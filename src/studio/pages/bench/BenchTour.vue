@@ -7,7 +7,7 @@ const open = defineModel<boolean>({ required: true })
 
 const WORDS: Record<Station, string> = {
   deck: 'Make pairs from pictures, your own images, words or letters. The light table shows them all, and which of them look too much alike.',
-  deal: 'Say how large the board is, which pairs lie on it and how they are dealt. See how fair that is.',
+  deal: 'Say how large the board is, which pairs are on it and how they are dealt. See how fair that is.',
   rules: 'Read how a turn goes, sentence by sentence. Every underlined word can be changed where it stands.',
   play: 'Try the game, go back to any turn, and keep a game that went right as a check.',
   odds: 'Let simulated players play thousands of games: who wins, and which number makes it right.',

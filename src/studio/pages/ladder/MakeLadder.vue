@@ -150,7 +150,7 @@ function take(instead: boolean): void {
     <p v-if="limits === 'wins'">
       From <NumberWord v-model="band[0]" label="Wins of 100, the easiest" :bounds="[1, 99]" /> of 100 on the
       first level to <NumberWord v-model="band[1]" label="Wins of 100, the hardest" :bounds="[1, 99]" /> on
-      the last, of players like <ChoiceWord v-model="who" label="Mind" :choices="WHO" />, by the
+      the last, of <ChoiceWord v-model="who" label="Mind" :choices="WHO" /> players, by the
       <ChoiceWord v-model="by" label="Rule to solve for" :choices="BY" />.
       <span v-if="working" class="soft" role="status"
         >Solving each level … {{ Math.round(done * 100) }} %</span

@@ -34,8 +34,8 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
   'board.gaps': { label: 'Gaps' },
   'layout.size': { label: 'Size of the cards' },
   'layout.ratio': number('Shape of the cards', BOUNDS.ratio, 'ratio'),
-  'layout.gapAcross': number('Room between columns', BOUNDS.gap, 'px'),
-  'layout.gapDown': number('Room between rows', BOUNDS.gap, 'px'),
+  'layout.gapAcross': number('Space between columns', BOUNDS.gap, 'px'),
+  'layout.gapDown': number('Space between rows', BOUNDS.gap, 'px'),
   'layout.margin': number('Margin of the table', BOUNDS.margin, 'px'),
   'layout.stands': choice(
     'Where the board stands',

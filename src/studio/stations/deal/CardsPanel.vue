@@ -46,7 +46,7 @@ const gaps = computed<Room>({
     const { across, down } = props.made.gap
     set(
       next === 'own' ? { gapAcross: across, gapDown: down } : { gapAcross: null, gapDown: null },
-      'change the room between cards',
+      'change the space between cards',
     )
   },
 })
@@ -97,9 +97,9 @@ const standWords = Object.fromEntries(SETTING_WORDS['layout.stands'].choices!)
       <ShapeChoice />
     </div>
     <div class="row">
-      <span>Room between them</span>
+      <span>Space between them</span>
       <span
-        ><ChoiceWord v-model="gaps" label="Room between cards" :choices="ROOMS" /><OwnTab
+        ><ChoiceWord v-model="gaps" label="Space between cards" :choices="ROOMS" /><OwnTab
           section="layout"
           :names="['gapAcross', 'gapDown']"
       /></span>
@@ -109,18 +109,18 @@ const standWords = Object.fromEntries(SETTING_WORDS['layout.stands'].choices!)
       <span>
         <NumberWord
           :model-value="layout.gapAcross ?? made.gap.across"
-          label="Room between columns"
+          label="Space between columns"
           :bounds="BOUNDS.gap"
           unit="px"
-          @update:model-value="(gapAcross) => set({ gapAcross }, 'change the room between columns')"
+          @update:model-value="(gapAcross) => set({ gapAcross }, 'change the space between columns')"
         />
         ×
         <NumberWord
           :model-value="layout.gapDown ?? made.gap.down"
-          label="Room between rows"
+          label="Space between rows"
           :bounds="BOUNDS.gap"
           unit="px"
-          @update:model-value="(gapDown) => set({ gapDown }, 'change the room between rows')"
+          @update:model-value="(gapDown) => set({ gapDown }, 'change the space between rows')"
         />
       </span>
     </div>

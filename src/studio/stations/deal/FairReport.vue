@@ -116,7 +116,7 @@ const whole = computed(() => {
         {{ count(landed.even) }} would be even.
       </p>
     </section>
-    <section v-if="steps" class="apart" aria-label="How twins lie">
+    <section v-if="steps" class="apart" aria-label="How far apart twins are">
       <div class="bars">
         <ChartView :option="steps" label="Steps between twins, seen as bars, expected as marks" />
       </div>

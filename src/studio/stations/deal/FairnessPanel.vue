@@ -92,7 +92,7 @@ onBeforeUnmount(cancel)
     </div>
     <FairReport v-if="result" :tally="result.tally" :report="result.report" :claim="claim" :names="names" />
     <p v-else class="soft hint">
-      Shows whether pairs favour certain places, or twins lie together too often.
+      Shows whether pairs favour certain places, or twins are close together too often.
       <strong>Other boards</strong> are those that your own program deals.
     </p>
     <AuditDialog v-model="auditOpen" />

@@ -123,7 +123,7 @@ async function copy(): Promise<void> {
       </ElButton>
     </p>
     <div v-if="cells" class="row places">
-      <span>Where each card lies</span>
+      <span>Where each card is</span>
       <span class="buttons">
         <ElButton class="btn" aria-label="Copy the placement table" @click="copy">
           <IconCopy />Copy

@@ -31,22 +31,22 @@ const handles = computed(() => {
       name: 'across' as const,
       x: first.value.x + card.width + gap.across / 2,
       y: first.value.y + card.height / 2,
-      words: `Room between columns: ${gap.across} px`,
+      words: `Space between columns: ${gap.across} px`,
       value: `${gap.across}`,
     },
     {
       name: 'down' as const,
       x: first.value.x + card.width / 2,
       y: first.value.y + card.height + gap.down / 2,
-      words: `Room between rows: ${gap.down} px`,
+      words: `Space between rows: ${gap.down} px`,
       value: `${gap.down}`,
     },
   ].filter(({ name }) => name === 'corner' || (name === 'across' ? props.columns > 1 : props.rows > 1))
 })
 const LABELS: Record<Handle, string> = {
   corner: 'change the size of the cards',
-  across: 'change the room between columns',
-  down: 'change the room between rows',
+  across: 'change the space between columns',
+  down: 'change the space between rows',
 }
 const within = (value: number, [low, high]: readonly [number, number]): number =>
   Math.max(low, Math.min(high, Math.round(value)))

@@ -70,8 +70,8 @@ const NOTES: Record<Way, [once: string, repeated: string]> = {
     'Every arrangement of the cards is equally likely.',
   ],
   'in-order': [
-    'Twins lie side by side, row by row: for testing.',
-    'Twins lie side by side, row by row: for testing.',
+    'Twins are side by side, row by row: for testing.',
+    'Twins are side by side, row by row: for testing.',
   ],
   apart: [
     'Every arrangement that keeps the rule is equally likely.',
@@ -127,7 +127,7 @@ function typeSeed(): void {
   <section aria-labelledby="way-title">
     <h3 id="way-title">Way of dealing</h3>
     <div class="row">
-      <span>Cards lie</span>
+      <span>Arrangement</span>
       <span
         ><ChoiceWord
           :model-value="way"

@@ -8,18 +8,18 @@ export function copiesWords(copies: Copies, size: number, needed: number): strin
   switch (copies.how) {
     case 'evenly': {
       const { each, more, pick } = copies
-      if (more === 0) return `${all} lies there ${2 * each} times: ${pairs(each)}.`
+      if (more === 0) return `${all} appears ${2 * each} times: ${pairs(each)}.`
       const which =
         pick === 'random'
           ? `${more} of them, picked at random, have`
           : `the first ${more === 1 ? 'one has' : `${more} have`}`
-      return `${all} lies there ${2 * each} or ${2 * each + 2} times: ${pairs(each)} or ${each + 1}; ${which} one more.`
+      return `${all} appears ${2 * each} or ${2 * each + 2} times: ${pairs(each)} or ${each + 1}; ${which} one more.`
     }
     case 'at-random': {
       const [low, high] = copies.likely
       const span = low === high ? `${pairs(low)}` : `${low} to ${pairs(high)}`
       return size === 1
-        ? `${all} lies there ${2 * needed} times: ${pairs(needed)}.`
+        ? `${all} appears ${2 * needed} times: ${pairs(needed)}.`
         : `${all} comes 0 to ${needed} times, as each play has it; in 9 of 10 boards it is ${span}.`
     }
     case 'counts': {

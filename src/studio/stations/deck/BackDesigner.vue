@@ -50,7 +50,7 @@ function usePicture([pair]: Pair[]): void {
 <template>
   <section aria-labelledby="back-title">
     <h2 id="back-title">The back</h2>
-    <p class="soft">What every card shows while it lies face down.</p>
+    <p class="soft">What every card shows while it is face down.</p>
     <div class="large"><BackView :back="back" /></div>
     <p class="soft real">
       <span class="real-size" :style="{ width: `${size.width}px`, height: `${size.height}px` }"

@@ -24,7 +24,7 @@ function asBehind(): void {
   trust(src)
   const behind = { kind: 'image', src, alt: name } as const
   bench.replace(writeSettings(bench.game!, null, 'look', { behind }), 'the picture behind the cards')
-  done(`"${name}" lies behind the cards, by the house rules`)
+  done(`"${name}" is behind the cards now, by the house rules`)
 }
 </script>
 

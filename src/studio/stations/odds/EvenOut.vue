@@ -66,7 +66,7 @@ function set(): void {
 <template>
   <ModalDialog v-model="open" title="Even out the ladder" :width="680">
     <p>
-      Wins of players like {{ mind.name.toLowerCase() }} should change evenly from
+      Wins of {{ mind.name.toLowerCase() }} players should change evenly from
       {{ Math.round(band[0] * 100) }} of 100 on the first level to {{ Math.round(band[1] * 100) }} on the
       last, by the <ChoiceWord v-model="by" label="Rule that is changed" :choices="BY" />.
     </p>

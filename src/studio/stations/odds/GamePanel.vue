@@ -8,10 +8,7 @@ const props = defineProps<{ name: string; odds: Odds }>()
 const facts = computed(() => {
   const { turns, time, waited, slips } = props.odds
   return [
-    [
-      turns.mean.toFixed(1),
-      `turns and ${seconds(time.mean)}: an average game of ${props.name.toLowerCase()}`,
-    ],
+    [turns.mean.toFixed(1), `turns and ${seconds(time.mean)}: an average game by ${props.name}`],
     [seconds(waited.mean), 'of it are spent looking at judged cards'],
     [slips.mean.toFixed(1), 'misses are slips: cards that were seen before'],
   ] as const

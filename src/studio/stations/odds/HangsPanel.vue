@@ -32,7 +32,7 @@ const rows = computed(() =>
 <template>
   <section aria-labelledby="hangs">
     <h2 id="hangs">What it hangs on</h2>
-    <p class="soft">wins of players like {{ mind.name.toLowerCase() }}, of 100; grey: no measurable change</p>
+    <p class="soft">wins of 100 {{ mind.name.toLowerCase() }} players; grey: no measurable change</p>
     <p v-if="working || !ready" class="soft later" role="status">Working it out …</p>
     <p v-else-if="answer && !rows.length">Only the last pair ends a game here, so it is always won.</p>
     <ul v-else aria-label="Small steps">

@@ -68,8 +68,8 @@ const wasEvening = everTrue(evening)
     <header>
       <h2 id="curve">Up the ladder</h2>
       <p>
-        <ChoiceWord v-model="of" label="What the chart shows" :choices="OF" />; wanted of players like
-        {{ main.mind.name.toLowerCase() }}:
+        <ChoiceWord v-model="of" label="What the chart shows" :choices="OF" />; wanted of
+        {{ main.mind.name.toLowerCase() }} players:
         <NumberWord v-model="wanted[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
         on the first,
         <NumberWord v-model="wanted[1]" label="Wins wanted on the last level, of 100" :bounds="[1, 100]" /> on

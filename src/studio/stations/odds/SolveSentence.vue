@@ -88,11 +88,11 @@ function set(): void {
 <template>
   <section class="solve" aria-label="What has to be">
     <p>
-      So that <NumberWord v-model="tenths" label="Wins of 10" :bounds="[1, 10]" /> of 10 players like
-      <ChoiceWord v-model="who" label="Mind" :choices="WHO" /> win, the
+      So that <NumberWord v-model="tenths" label="Wins of 10" :bounds="[1, 10]" /> of 10
+      <ChoiceWord v-model="who" label="Mind" :choices="WHO" /> players win, the
       <ChoiceWord v-model="by" label="Rule to solve for" :choices="BY" /> has to be
       <template v-if="working">
-        <span class="soft" role="status">… {{ Math.round(done * 100) }} % looked for</span>
+        <span class="soft" role="status">… searching, {{ Math.round(done * 100) }} %</span>
       </template>
       <template v-else-if="solved?.ok">
         <b class="value">{{ leverWords(by, solved.value) }}</b>

@@ -15,7 +15,7 @@ import { useBench } from '../../store/bench.ts'
 import { mayDraw } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
-/** "Behind the cards lies an image that appears as twins leave." */
+/** "Behind the cards is an image that appears as twins leave." */
 type Kind = 'none' | Behind['kind']
 const CHOICES: [Kind, string][] = [
   ['none', 'nothing'],
@@ -60,7 +60,7 @@ function describe(alt: string): void {
 </script>
 
 <template>
-  Behind the cards lies
+  Behind the cards is
   <span data-setting="look.behind"
     ><ChoiceWord
       :model-value="behind?.kind ?? 'none'"

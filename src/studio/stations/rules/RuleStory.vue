@@ -29,7 +29,7 @@ const limited = computed(() => settings.value.limits.lives !== null || settings.
       <PlayersSentence />
       {{ ' ' }}
       <RuleClause name="firstLook"
-        >Before the start all cards lie face up for
+        >Before the start all cards are face up for
         <SettingNumber section="turn" name="firstLook" />.</RuleClause
       >
       <RuleClause name="clock"

@@ -40,7 +40,7 @@ export function turnParts(turn: Settings['turn'], match: boolean): Part[] {
     {
       from: SECOND_FLIP,
       long: look,
-      words: `both lie open ${writeNumber(look, 'seconds')}`,
+      words: `both stay open ${writeNumber(look, 'seconds')}`,
       kind: `${match ? 'match' : 'miss'}${locked ? ' locked' : ''}`,
     },
     ...waits,

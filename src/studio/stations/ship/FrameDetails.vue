@@ -33,7 +33,7 @@ async function copied(): Promise<void> {
   say('The lines are copied')
 }
 const HEARS: [string, string][] = [
-  ['ready, dealt', 'the game can be played; a new round lies on the table'],
+  ['ready, dealt', 'the game can be played; a new round is on the table'],
   ['turn', 'two cards were judged: match, how, score'],
   ['paused, resumed', 'by the player, or as your page asked'],
   ['won, lost, left', 'the result, and the record that proves it'],
@@ -44,7 +44,7 @@ const HEARS: [string, string][] = [
   <div class="frame">
     <p>
       Put the page beside yours, and paste these lines. Replace <code>https://example.org</code> with the
-      address of your site: it alone hears everything.
+      address of your site: only that site receives the messages.
     </p>
     <div class="lines">
       <pre tabindex="0" aria-label="Lines to paste">{{ lines }}</pre>

@@ -66,7 +66,7 @@ const ask = (what: string): void =>
       </div>
     </div>
     <p v-else class="soft">
-      Opens the page in a frame of another origin, as on your site, and shows what it tells.
+      Opens the page in a frame from another origin, as it will be on your site, and shows its messages.
     </p>
   </div>
 </template>

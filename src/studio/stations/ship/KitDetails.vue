@@ -23,10 +23,10 @@ const undrawn = computed(() => {
 })
 const FILES: [string, string][] = [
   ['cards', 'each front and the back as PNG in three sizes; one image of all, with the place of each'],
-  ['places', 'where each cell lies on six screens'],
+  ['places', 'where each cell is on six screens'],
   ['deals', 'boards of every level, as JSON lines and CSV'],
   ['levels', 'every setting of every level'],
-  ['test games', 'what was pressed, every event and the result, to prove your own rules by'],
+  ['test games', 'what was pressed, every event and the result, to test your own rules against'],
   ['README', 'how to use each, the rules in words, and how a deal follows from its seed'],
 ]
 </script>
@@ -41,7 +41,7 @@ const FILES: [string, string][] = [
         :bounds="KIT_BOUNDS.width"
         @update:model-value="(width) => set({ width })"
       />
-      × {{ size.height }} px, twice and three times as large too; for each level
+      × {{ size.height }} px, also at two and three times that size; for each level
       <NumberWord
         :model-value="options.deals"
         label="Deals of each level"

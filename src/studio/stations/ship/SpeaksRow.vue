@@ -75,7 +75,7 @@ const lacking = (language: Language): string => {
     <p class="soft">
       {{
         others.length
-          ? 'Players see the language of their browser where it is here, or else the first.'
+          ? 'Players see the language of their browser if the game has it, otherwise the first one.'
           : 'Players see it in this language, whatever their browser speaks.'
       }}
     </p>

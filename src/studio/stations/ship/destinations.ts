@@ -25,7 +25,7 @@ export const DESTINATIONS: readonly { group: string; all: readonly Place[] }[] =
   {
     group: 'Into something larger',
     all: [
-      { id: 'frame', name: 'A page of mine', line: 'a frame that tells the result', icon: IconFrame },
+      { id: 'frame', name: 'A page of mine', line: 'a frame that reports the result', icon: IconFrame },
       {
         id: 'engine',
         name: 'My program, in JavaScript',
