@@ -137,7 +137,7 @@ test('the sentence solves for a rule, and sets it on the level or in the house r
 test('figures that are out of date are counted again by themselves, or when asked', async ({ page }) => {
   await openStation(page, 'odds/bench')
   await played(page)
-  await page.getByRole('checkbox', { name: 'automatically' }).click()
+  await page.getByRole('checkbox', { name: 'auto' }).click()
   const lives = async () => {
     await page.getByRole('link', { name: 'Rules', exact: true }).click()
     await page.getByRole('button', { name: 'and… more about limits', exact: true }).click()

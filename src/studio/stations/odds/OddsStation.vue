@@ -127,7 +127,7 @@ function edit(one: Mind | null): void {
           @click="isOld ? ask() : games.again()"
           ><IconAgain />Again</ElButton
         >
-        <ElCheckbox v-model="byItself">automatically</ElCheckbox>
+        <ElCheckbox v-model="byItself" data-tip="Play the games again after every change">auto</ElCheckbox>
       </header>
       <FindingsList v-if="findings.length" :findings="findings" />
       <MindCards
