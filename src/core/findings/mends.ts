@@ -116,8 +116,8 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       const { by, enough } = finding.values
       if (by === null || enough === null) return []
       const then = {
-        'hardly-won': '7 of 10 like everyday win',
-        'hardly-lost': '9 of 10 like fleeting win',
+        'hardly-won': '7 of 10 everyday players win',
+        'hardly-lost': '9 of 10 fleeting players win',
         'easier-than-before': 'as many win as before',
       }[finding.code]
       const patch = Object.entries(leverPatch(by, enough)) as [Section, object][]
