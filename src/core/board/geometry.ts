@@ -185,10 +185,9 @@ const FIGURES_BESIDE = 2
 /** How many figures stand in a line at the head of a player of this width, 1 at least. Lines are filled evenly: four figures that need two lines are two and two. */
 export function figuresInRow(width: number, standing: Standing, around: Around): number {
   if (standing === 'across') return FIGURES_BESIDE
-  const fit =
-    standing === 'narrow' ? FIGURES_NARROW : Math.max(2, Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE))
+  const fit = standing === 'narrow' ? FIGURES_NARROW : Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE)
   const count = figuresOf(around).length
-  return count <= fit ? Math.max(1, count) : Math.ceil(count / Math.ceil(count / fit))
+  return Math.ceil(count / Math.ceil(count / fit)) || 1
 }
 
 /**

@@ -1,7 +1,6 @@
 import { streamOf, type Stream } from '../deal/seed.ts'
 
 const TWO_32 = 2 ** 32
-const HALF_STEP = 0.5 / TWO_32
 
 /** The randomness of a simulated player: one stream for its choices, one for its memory, one for its pace. */
 export type MindStreams = { choosing: Stream; remembering: Stream; pacing: Stream }
@@ -41,18 +40,17 @@ export function spared(stream: Stream, chance: number, most: number): number {
 
 /**
  * A draw from the standard normal distribution: the quantile of (u + ½) / 2³² for the next number u of the stream, right to 7 digits.
- * Source: M. J. Wichura, "Algorithm AS 241: The percentage points of the normal distribution", Applied Statistics 37 (1988), PPND7; its third range begins beyond what 32 bits reach.
+ * Source: M. J. Wichura, "Algorithm AS 241: The percentage points of the normal distribution", Applied Statistics 37 (1988), PPND7, with coefficients of 8 digits; its third range begins beyond what 32 bits reach.
  */
 export function normal(stream: Stream): number {
-  const chance = share(stream) + HALF_STEP
+  const chance = ((stream.next() >>> 0) + 0.5) / TWO_32
   const fromMiddle = chance - 0.5
-  if (fromMiddle >= -0.425 && fromMiddle <= 0.425) {
+  if (Math.abs(fromMiddle) <= 0.425) {
     const r = 0.180625 - fromMiddle * fromMiddle
-    const over = ((59.10937472 * r + 159.29113202) * r + 50.434271938) * r + 3.3871327179
-    return (fromMiddle * over) / (((67.1875636 * r + 78.757757664) * r + 17.895169469) * r + 1)
+    const over = ((59.109375 * r + 159.29113) * r + 50.434272) * r + 3.3871327
+    return (fromMiddle * over) / (((67.187564 * r + 78.757758) * r + 17.895169) * r + 1)
   }
-  const r = Math.sqrt(-Math.log(fromMiddle < 0 ? chance : 1 - chance)) - 1.6
-  const over = ((0.17023821103 * r + 1.3067284816) * r + 2.75681539) * r + 1.4234372777
-  const z = over / ((0.12021132975 * r + 0.7370016425) * r + 1)
-  return fromMiddle < 0 ? -z : z
+  const r = Math.sqrt(-Math.log(Math.min(chance, 1 - chance))) - 1.6
+  const over = ((0.17023821 * r + 1.3067285) * r + 2.7568154) * r + 1.4234373
+  return (Math.sign(fromMiddle) * over) / ((0.12021133 * r + 0.73700164) * r + 1)
 }
