@@ -65,8 +65,15 @@ export function drawKitImages(
     progress(++done / count)
   }
   async function work(worker: Worker): Promise<void> {
-    while (next < count) {
-      const [order, given] = await orderFor(next++)
+    const nextOrder = (): ReturnType<typeof orderFor> | null => {
+      if (next === count) return null
+      const order = orderFor(next++)
+      // what is wrong with it is told when its turn comes
+      order.catch(() => undefined)
+      return order
+    }
+    for (let coming = nextOrder(); coming;) {
+      const [order, given] = await Promise.race([coming, stopped])
       // a picture that cannot be drawn is replaced by words before it comes here
       if ('face' in order && cards[order.number]!.face.kind === 'image' && order.face.what.kind === 'text')
         undrawn.push(cards[order.number]!.card)
@@ -75,6 +82,8 @@ export function drawKitImages(
         worker.onerror = ({ message }) => reject(new Error(message || 'a worker could not be started'))
       })
       worker.postMessage(order satisfies KitInput, given)
+      // its next card is made ready while it draws this one
+      coming = nextOrder()
       take(await Promise.race([answer, stopped]))
     }
   }
