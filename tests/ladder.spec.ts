@@ -48,7 +48,7 @@ test.describe('the ladder', () => {
     await expect(page.getByRole('heading', { name: 'Level 5, as it is played' })).toBeVisible()
     const own = page.getByRole('button', { name: /: own, set for this level/ })
     await expect(own).toHaveCount(0)
-    await addRule(page, 'limits', 'a limit to the turns')
+    await addRule(page, 'limits', 'a turn limit')
     await type(page, 'Turn limit', '7')
     await expect(own).toHaveCount(1)
     await expect(openRung(page).getByText('problem')).toBeVisible()

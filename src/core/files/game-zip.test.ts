@@ -58,6 +58,27 @@ describe('a game as a zip', () => {
   ])('with %s is refused, and says where', (_what, change, message) => {
     expect(complaint(changed(change))).toContain(message)
   })
+  test.each(['__proto__', 'constructor', 'toString'])(
+    'an image in %s, a name that every object knows, is missing like any other',
+    (name) => {
+      const named = changed((z) => {
+        z['game.json'] = strToU8(Buffer.from(z['game.json']!).toString().replaceAll('art/1.png', name))
+        // the zip writer cannot write the first of these names itself
+        z['a'.repeat(name.length)] = PNG
+      })
+      const text = Buffer.from(named).toString('latin1').replaceAll('a'.repeat(name.length), name)
+      expect(complaint(Buffer.from(text, 'latin1'))).toBe(
+        `game.json, deck.pairs[1].a.src: no "${name}" in this zip`,
+      )
+      expect(Object.prototype).not.toHaveProperty('0')
+    },
+  )
+  test('an entry that is no part of a game is not unpacked, however large', () => {
+    expect(readGameZip(changed((z) => (z['more.txt'] = new Uint8Array(65 * 2 ** 20))))).toEqual({
+      ok: true,
+      value: game,
+    })
+  })
   test('cut off anywhere it is refused', () => {
     for (const length of [0, 3, 30, zip.length >> 1, zip.length - 1])
       expect(readGameZip(zip.slice(0, length)).ok).toBe(false)

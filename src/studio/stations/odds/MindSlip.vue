@@ -117,7 +117,7 @@ const save = (): void => download(`${draft.value.id}.mind.json`, writeMind(draft
             <NumberWord v-model="memory.hold" label="Cards held" :bounds="BOUNDS.hold" /> cards</template
           >, and loses
           <NumberWord v-model="memory.fade" label="Lost each turn" :bounds="BOUNDS.chance" unit="more" /> of
-          them each turn. It presses beside a card that it remembers
+          them each turn. It presses a neighbour of the card that it means
           <NumberWord v-model="memory.blur" label="Pressed beside" :bounds="BOUNDS.chance" unit="more" /> of
           the time.
         </p>

@@ -94,7 +94,7 @@ export const CLAUSES = {
   },
   turns: {
     paragraph: 5,
-    adds: 'a limit to the turns',
+    adds: 'a turn limit',
     rule: 'limits.turns',
     first: (settings) => ({ turns: Math.ceil(par(pairsOf(settings)).turns * 1.5) }),
   },
@@ -124,13 +124,13 @@ export const CLAUSES = {
   },
   missMotion: {
     paragraph: 7,
-    adds: 'a motion of a miss',
+    adds: 'a motion of cards that do not match',
     rule: 'look.missMotion',
     first: () => ({ missMotion: 'shake' }),
   },
   celebration: {
     paragraph: 7,
-    adds: 'something that celebrates a win',
+    adds: 'a celebration of a win',
     rule: 'look.celebration',
     first: () => ({ celebration: 'fan' }),
   },

@@ -134,8 +134,7 @@ async function imported([file]: [File, ...File[]]): Promise<void> {
       </div>
     </div>
     <p class="soft">
-      A text in grey is what is said without one of its own. What stands in braces is filled in: {n} is a
-      number.
+      Grey texts are said as they are until you write your own. Braces are filled in: {n} becomes a number.
     </p>
   </ModalDialog>
 </template>
