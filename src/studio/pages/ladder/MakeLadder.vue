@@ -141,12 +141,12 @@ function take(instead: boolean): void {
       </section>
     </div>
     <p class="count">
-      <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels,
-      <span>with <ChoiceWord v-model="limits" label="Limits" :choices="LIMITS" />,</span>
-      <ElCheckbox v-model="nested" :disabled="deck.length === 0"
-        >each with the first pairs of the deck, more on each level</ElCheckbox
-      >
+      <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels, with
+      <ChoiceWord v-model="limits" label="Limits" :choices="LIMITS" />.
     </p>
+    <ElCheckbox v-model="nested" class="nested" :disabled="deck.length === 0"
+      >each with the first pairs of the deck, more on each level</ElCheckbox
+    >
     <p v-if="limits === 'wins'">
       From <NumberWord v-model="band[0]" label="Wins of 100, the easiest" :bounds="[1, 99]" /> of 100 on the
       first level to <NumberWord v-model="band[1]" label="Wins of 100, the hardest" :bounds="[1, 99]" /> on
@@ -185,13 +185,10 @@ function take(instead: boolean): void {
 
 <style scoped>
 .count {
-  display: flex;
-  align-items: center;
-  flex-wrap: wrap;
-  gap: 0 14px;
-  margin-top: 12px;
+  margin: 12px 0 0;
+  line-height: 1.9;
 }
-.count .el-checkbox {
+.nested {
   --el-checkbox-font-size: inherit;
 }
 .ends {
