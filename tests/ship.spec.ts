@@ -67,13 +67,22 @@ test('texts and names stand in one table, are found, exported, and imported with
     'Français',
     'Polski',
   ])
-  await dialog.getByRole('searchbox').fill('lives left.')
+  await dialog.getByRole('searchbox').fill('{n} lives left.')
   await expect(dialog.getByRole('rowheader')).toHaveText([
     '{n} lives left. (one)',
     '{n} lives left. (few)',
     '{n} lives left. (many)',
     '{n} lives left. (other)',
   ])
+  // found by what is said without an own text, too
+  await dialog.getByRole('searchbox').fill('diesmal')
+  await expect(dialog.getByRole('rowheader')).toHaveText(['lost'])
+  await dialog.getByRole('searchbox').fill('opening')
+  await expect(dialog.getByRole('textbox', { name: 'opening line, Deutsch' })).toHaveAttribute(
+    'placeholder',
+    'none',
+  )
+  await dialog.getByRole('searchbox').fill('{n} lives left.')
   // what nothing can fill in is refused, and the text stays as it was
   const few = dialog.getByRole('textbox', { name: '{n} lives left. (few), Polski' })
   await few.fill('Zostały {m} życia')

@@ -102,9 +102,11 @@ function set(): void {
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="working || !changed.length" @click="set">
         {{
-          changed.length
-            ? `Change ${changed.length} ${changed.length === 1 ? 'level' : 'levels'}`
-            : 'Nothing to change'
+          working
+            ? 'Change levels'
+            : changed.length
+              ? `Change ${changed.length} ${changed.length === 1 ? 'level' : 'levels'}`
+              : 'Nothing to change'
         }}
       </ElButton>
     </template>

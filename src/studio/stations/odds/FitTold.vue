@@ -8,7 +8,7 @@ import { percent } from './odds-words.ts'
 const props = defineProps<{ fit: Fit }>()
 const precise = (ms: number): string => seconds(ms, 2)
 const FIGURES = [
-  ['notice', 'remembers a missed card', percent],
+  ['notice', 'remembers of a miss', percent],
   ['fade', 'loses each turn', percent],
   ['first', 'before the first card', precise],
   ['second', 'before the second card', precise],

@@ -98,22 +98,25 @@ const save = (): void => download(`${draft.value.id}.mind.json`, writeMind(draft
     :width="760"
   >
     <fieldset :disabled="isReady">
-      <p v-if="!isReady">
+      <p v-if="!isReady" class="named">
         It is called
         <TextField
           :model-value="draft.name"
           label="Name of the mind"
           :maxlength="LENGTHS.name"
           @change="(name) => name.trim() && (draft.name = name.trim())"
-        />.
+        />
       </p>
       <p v-else class="soft">Every game has this mind, with round figures. Copy it to change them.</p>
       <div :inert="isReady">
         <p>
-          It remembers a missed card
+          It remembers
           <NumberWord v-model="memory.notice" label="Noticed" :bounds="BOUNDS.chance" unit="more" /> of the
-          time, holds <ChoiceWord v-model="holds" label="How many cards it holds" :choices="HOLDS" />
-          <template v-if="memory.hold !== null">
+          cards of a miss, holds
+          <ChoiceWord v-model="holds" label="How many cards it holds" :choices="HOLDS" /><template
+            v-if="memory.hold !== null"
+          >
+            {{ ' ' }}
             <NumberWord v-model="memory.hold" label="Cards held" :bounds="BOUNDS.hold" /> cards</template
           >, and loses
           <NumberWord v-model="memory.fade" label="Lost each turn" :bounds="BOUNDS.chance" unit="more" /> of
@@ -126,6 +129,7 @@ const save = (): void => download(`${draft.value.id}.mind.json`, writeMind(draft
           <ChoiceWord v-model="looks" label="What it does at a first look" :choices="LOOKS" /><template
             v-if="memory.glance > 0"
           >
+            {{ ' ' }}
             <NumberWord
               v-model="memory.glance"
               label="Look at a card"
@@ -182,6 +186,11 @@ p {
 .soft {
   font-size: 14px;
   line-height: 1.4;
+}
+.named {
+  display: flex;
+  gap: 10px;
+  white-space: nowrap;
 }
 h3 {
   margin: 10px 0 2px;

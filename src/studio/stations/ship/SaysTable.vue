@@ -33,7 +33,7 @@ const rows = Object.entries(MAIN_MESSAGES).map(([key, what]) => ({ id: `says/${k
             <SaidField
               :model-value="own(language, id)"
               :language="language"
-              :before="before(language, id) || (id === 'says/howTo' ? 'told from the rules' : 'none')"
+              :before="before(language, id)"
               :what="what"
               :longest="LENGTHS.says"
               @change="(text) => write(language, id, text)"

@@ -82,8 +82,10 @@ onMounted(async () => {
       <WhereTo v-model="chosen" :sizes="sizes" />
       <section class="details" :aria-label="destination.name">
         <header>
-          <h2>{{ destination.name }}</h2>
-          <span class="soft" :data-tip="names[chosen] || undefined">{{ names[chosen] }}</span>
+          <div class="what">
+            <h2>{{ destination.name }}</h2>
+            <span class="soft" :data-tip="names[chosen] || undefined">{{ names[chosen] }}</span>
+          </div>
           <ElButton class="btn main" :disabled="!mayLeave" @click="act.run">
             <IconPrint v-if="chosen === 'paper'" /><IconDownload v-else />{{ act.label }}
           </ElButton>
@@ -150,13 +152,19 @@ header {
   align-items: center;
   gap: 12px;
 }
+.what {
+  display: flex;
+  flex: 1;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 12px;
+  min-width: 0;
+}
 h2 {
-  flex: none;
   font-size: 22px;
 }
-header .soft {
-  flex: 1;
-  min-width: 0;
+.what .soft {
+  max-width: 100%;
   overflow: hidden;
   text-overflow: ellipsis;
   white-space: nowrap;

@@ -6,7 +6,7 @@ import { useVirtualizer } from '@tanstack/vue-virtual'
 import { computed, ref } from 'vue'
 import { readTexts, textsCsv, textsJson } from '../../../core/files/texts-file.ts'
 import { fileStem } from '../../../core/game/names.ts'
-import { saidRows } from '../../../core/game/said.ts'
+import { saidRows, type SaidRow } from '../../../core/game/said.ts'
 import { problemLine } from '../../../core/result.ts'
 import { languageName } from '../../../core/texts/languages.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
@@ -36,14 +36,18 @@ const GROUPS = [
 const sought = ref('')
 const isMissing = (id: string): boolean =>
   languages.value.some((language) => mayBeSaid(language, id) && !own(language, id))
+/** Everything that stands in a row's cells; the names of the game itself stand at its head. */
+const cellsOf = (id: string, kind: SaidRow['group']): string[] =>
+  languages.value.flatMap((language) => [
+    own(language, id),
+    ...(kind === 'messages' && ready.value ? [before(language, id)] : []),
+  ])
 const rows = computed(() => {
   const wanted = sought.value.trim().toLowerCase()
   return saidRows(bench.game!).filter(
     ({ id, what, group: kind }) =>
       (group.value === 'missing' ? kind === 'names' && isMissing(id) : kind === group.value) &&
-      (!wanted ||
-        what.toLowerCase().includes(wanted) ||
-        languages.value.some((language) => own(language, id).toLowerCase().includes(wanted))),
+      (!wanted || [what, ...cellsOf(id, kind)].some((text) => text.toLowerCase().includes(wanted))),
   )
 })
 

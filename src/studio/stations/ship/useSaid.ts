@@ -26,8 +26,10 @@ export function useSaid() {
 
   const mayBeSaid = (language: Language, id: string): boolean => canSay(bench.game!, language, id)
   const own = (language: Language, id: string): string => ownSaid(bench.game!, language, id)
+  /** What is said without a text of one's own; in words if that is not one text. */
   const before = (language: Language, id: string): string =>
-    saidBefore(bench.game!, id, words.value[language]!)
+    saidBefore(bench.game!, id, words.value[language]!) ||
+    (id === 'says/howTo' ? 'told from the rules' : 'none')
 
   function write(language: Language, id: string, text: string): void {
     const [kind, key] = id.split('/')
