@@ -209,10 +209,17 @@ test('the player sees the language of the browser, another by the address or the
   await page.getByRole('button', { name: 'Go on' }).click()
   await expect(card(page, 0)).toHaveAttribute('aria-label', face)
   await expect(page.getByRole('grid', { name: /^First steps/ })).toBeVisible()
-  // chosen once, it is known at the next visit; away in between, since a page may be read before the one in its place is left
+  // the game is known at the next visit; away in between, since a page may be read before the one in its place is left
   await page.goto('about:blank')
   await page.goto(url)
   await expect(page.getByRole('dialog', { name: 'Paused' })).toBeVisible()
+  // and so is a language that is not the browser's
+  await page.getByRole('button', { name: 'Language' }).click()
+  await page.getByRole('button', { name: 'Deutsch' }).click()
+  await expect(page).toHaveTitle('Der Kasten')
+  await page.goto('about:blank')
+  await page.goto(url)
+  await expect(page).toHaveTitle('Der Kasten')
 })
 
 /** What the live region said in a whole game of two pairs, and the name of the panel at its end. */

@@ -50,16 +50,18 @@ const rows = computed(() => {
 const changed = computed(() =>
   rows.value.filter(({ value, before, after }) => value !== null && before !== after),
 )
+/** How many levels that are, in words. */
+const told = computed(() => `${changed.value.length} ${changed.value.length === 1 ? 'level' : 'levels'}`)
 
 function set(): void {
+  const changes = told.value
   let game = bench.game!
   for (const { id, value } of changed.value)
     for (const [section, keys] of Object.entries(leverPatch(by.value, value!)) as [Section, object][])
       game = writeSettings(game, id, section, keys)
   bench.replace(game, 'even out the ladder')
   open.value = false
-  const count = changed.value.length
-  tell(`The ladder is evened out: ${count} ${count === 1 ? 'level' : 'levels'} changed`)
+  tell(`The ladder is evened out: ${changes} changed`)
 }
 </script>
 
@@ -101,13 +103,7 @@ function set(): void {
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="working || !changed.length" @click="set">
-        {{
-          working
-            ? 'Change levels'
-            : changed.length
-              ? `Change ${changed.length} ${changed.length === 1 ? 'level' : 'levels'}`
-              : 'Nothing to change'
-        }}
+        {{ working ? 'Change levels' : changed.length ? `Change ${told}` : 'Nothing to change' }}
       </ElButton>
     </template>
   </ModalDialog>

@@ -138,7 +138,7 @@ async function imported([file]: [File, ...File[]]): Promise<void> {
       </div>
     </div>
     <p class="soft">
-      Grey texts are said as they are until you write your own. Braces are filled in: {n} becomes a number.
+      Grey: what is said until you write your own. Braces are filled in: {n} becomes a number.
     </p>
   </ModalDialog>
 </template>
