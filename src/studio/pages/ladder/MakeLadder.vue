@@ -144,9 +144,6 @@ function take(instead: boolean): void {
       <NumberWord v-model="count" label="How many levels" :bounds="LADDER_LEVELS" unit="count" /> levels, with
       <ChoiceWord v-model="limits" label="Limits" :choices="LIMITS" />.
     </p>
-    <ElCheckbox v-model="nested" class="nested" :disabled="deck.length === 0"
-      >each with the first pairs of the deck, more on each level</ElCheckbox
-    >
     <p v-if="limits === 'wins'">
       From <NumberWord v-model="band[0]" label="Wins of 100, the easiest" :bounds="[1, 99]" /> of 100 on the
       first level to <NumberWord v-model="band[1]" label="Wins of 100, the hardest" :bounds="[1, 99]" /> on
@@ -156,6 +153,9 @@ function take(instead: boolean): void {
         >Solving each level … {{ Math.round(done * 100) }} %</span
       >
     </p>
+    <ElCheckbox v-model="nested" class="nested" :disabled="deck.length === 0"
+      >each with the first pairs of the deck, more on each level</ElCheckbox
+    >
     <ol class="rungs" aria-label="Preview of the ladder">
       <li v-for="(level, i) in levels" :key="level.id">
         <BoardMini :board="{ rows: level.board!.rows!, columns: level.board!.columns!, gaps: [] }" />
