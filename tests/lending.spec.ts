@@ -1,38 +1,16 @@
 import { expect, type Page } from '@playwright/test'
 import jsqr from 'jsqr'
-import { execFileSync, spawn, spawnSync, type ChildProcess } from 'node:child_process'
-import { once } from 'node:events'
-import { networkInterfaces } from 'node:os'
 import { PNG } from 'pngjs'
 import { begin, card, expectNoViolations, openStation } from './helpers.ts'
+import { secondName, startServer, type OwnServer } from './own-server.ts'
 import { test } from './test.ts'
 
-/** A server of its own, as `npm start -- --lan` starts it. */
-type Own = { child: ChildProcess; studio: string; lender: string }
-async function start(...words: string[]): Promise<Own> {
-  const child = spawn(process.execPath, ['dist/node/server.js', ...words], {
-    env: { ...process.env, PORT: '0', HOST: '127.0.0.1' },
-    stdio: ['ignore', 'pipe', 'inherit'],
-  })
-  let said = ''
-  const lines = words.length + 1
-  while (said.split('\n').length <= lines) said += String((await once(child.stdout!, 'data'))[0])
-  const studio = /open at (\S+)/.exec(said)![1]!
-  const lender = /devices nearby at (?:[^,\s]+, )*?http:\/\/[^:]+:(\d+)/.exec(said)?.[1] ?? ''
-  return { child, studio, lender }
-}
 const dialog = (page: Page) => page.getByRole('dialog', { name: 'On my phone' })
 
-/** A name of this machine in a network, or a second loopback address where it has none. */
-const secondName = (): string =>
-  Object.values(networkInterfaces())
-    .flatMap((all) => all ?? [])
-    .find(({ internal, family }) => !internal && family === 'IPv4')?.address ?? '127.0.0.2'
-
 test.describe('on a phone nearby', () => {
-  let own: Own
+  let own: OwnServer
   test.beforeAll(async () => {
-    own = await start('--lan')
+    own = await startServer('--lan')
   })
   test.afterAll(() => own.child.kill())
 
@@ -96,65 +74,7 @@ test.describe('on a phone nearby', () => {
     await expect(dialog(page).locator('code')).toHaveText(address!)
     expect(await (await page.request.get(address!)).text()).toContain('Find the twins in the drawer.')
   })
-
-  test('other devices reach lent pages and nothing else of this machine', async ({ page }) => {
-    const answer = await page.request.post(`${own.studio}/lending?title=x`, {
-      headers: { origin: own.studio, 'content-type': 'text/html' },
-      data: '<p>lent</p>',
-    })
-    const { token } = (await answer.json()) as { token: string }
-    const studioPort = new URL(own.studio).port
-    const paths = [
-      `${own.lender}/lend/${token}`,
-      `${own.lender}/`,
-      `${own.lender}/lending`,
-      `${studioPort}/`,
-      `${studioPort}/lending`,
-    ]
-    expect(fromAnotherHost(paths)).toEqual([
-      '200 <p>lent</p>',
-      '404 nothing is lent here',
-      '404 nothing is lent here',
-      'refused',
-      'refused',
-    ])
-  })
 })
-
-/** Asks for paths ("PORT/PATH") of this machine from another host: a network namespace, or its own second name where none can be made. */
-function fromAnotherHost(paths: string[]): string[] {
-  const code = `const out = []
-for (const path of process.argv.slice(2)) {
-  const [, port, rest] = /^(\\d+)(.*)$/.exec(path)
-  try {
-    const answer = await fetch('http://' + process.argv[1] + ':' + port + rest)
-    out.push(answer.status + ' ' + (await answer.text()))
-  } catch (error) {
-    out.push(error.cause?.code === 'ECONNREFUSED' ? 'refused' : String(error.cause?.code ?? error))
-  }
-}
-console.log(JSON.stringify(out))`
-  const node = [process.execPath, '--input-type=module', '-e', code]
-  const ip = (...words: string[]): boolean => spawnSync('ip', words).status === 0
-  const space = `lt${process.pid}`
-  const [inside, outside] = [`${space}a`, `${space}b`]
-  const run = (command: string, args: string[]): string[] =>
-    JSON.parse(execFileSync(command, args, { encoding: 'utf8' })) as string[]
-  const isMade =
-    ip('netns', 'add', space) &&
-    ip('link', 'add', outside, 'type', 'veth', 'peer', 'name', inside, 'netns', space) &&
-    ip('addr', 'add', '10.213.7.1/30', 'dev', outside) &&
-    ip('link', 'set', outside, 'up') &&
-    ip('-n', space, 'addr', 'add', '10.213.7.2/30', 'dev', inside) &&
-    ip('-n', space, 'link', 'set', inside, 'up')
-  try {
-    if (isMade) return run('ip', ['netns', 'exec', space, ...node, '10.213.7.1', ...paths])
-    return run(node[0]!, [...node.slice(1), secondName(), ...paths])
-  } finally {
-    ip('netns', 'del', space)
-    ip('link', 'del', outside)
-  }
-}
 
 test('started for this machine alone, it says how to reach it from a phone', async ({ page }) => {
   await openStation(page, 'ship')

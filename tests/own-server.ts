@@ -1,0 +1,24 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { once } from 'node:events'
+import { networkInterfaces } from 'node:os'
+
+/** A server of its own, as `npm start -- --lan` starts it. */
+export type OwnServer = { child: ChildProcess; studio: string; lender: string }
+export async function startServer(...words: string[]): Promise<OwnServer> {
+  const child = spawn(process.execPath, ['dist/node/server.js', ...words], {
+    env: { ...process.env, PORT: '0', HOST: '127.0.0.1' },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  let said = ''
+  const lines = words.length + 1
+  while (said.split('\n').length <= lines) said += String((await once(child.stdout!, 'data'))[0])
+  const studio = /open at (\S+)/.exec(said)![1]!
+  const lender = /devices nearby at (?:[^,\s]+, )*?http:\/\/[^:]+:(\d+)/.exec(said)?.[1] ?? ''
+  return { child, studio, lender }
+}
+
+/** A name of this machine in a network, or a second loopback address where it has none. */
+export const secondName = (): string =>
+  Object.values(networkInterfaces())
+    .flatMap((all) => all ?? [])
+    .find(({ internal, family }) => !internal && family === 'IPv4')?.address ?? '127.0.0.2'
