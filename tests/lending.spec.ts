@@ -10,7 +10,7 @@ const dialog = (page: Page) => page.getByRole('dialog', { name: 'On my phone' })
 test.describe('on a phone nearby', () => {
   let own: OwnServer
   test.beforeAll(async () => {
-    own = await startServer('--lan')
+    own = await startServer(['--lan'])
   })
   test.afterAll(() => own.child.kill())
 

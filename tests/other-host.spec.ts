@@ -4,8 +4,12 @@ import { secondName, startServer } from './own-server.ts'
 
 /* Gives this machine another network for a moment. A browser breaks off what it loads when that happens, so nothing else is tested meanwhile. */
 
+let after = (): unknown => undefined
+test.afterEach(() => after())
+
 test('other devices reach lent pages and nothing else of this machine', async ({ request }) => {
-  const own = await startServer('--lan')
+  const own = await startServer(['--lan'])
+  after = () => own.child.kill()
   const answer = await request.post(`${own.studio}/lending?title=x`, {
     headers: { origin: own.studio, 'content-type': 'text/html' },
     data: '<p>lent</p>',
@@ -26,7 +30,6 @@ test('other devices reach lent pages and nothing else of this machine', async ({
     'refused',
     'refused',
   ])
-  own.child.kill()
 })
 
 /** Asks for paths ("PORT/PATH") of this machine from another host: a network namespace, or its own second name where none can be made. */

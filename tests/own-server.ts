@@ -2,11 +2,12 @@ import { spawn, type ChildProcess } from 'node:child_process'
 import { once } from 'node:events'
 import { networkInterfaces } from 'node:os'
 
-/** A server of its own, as `npm start -- --lan` starts it. */
 export type OwnServer = { child: ChildProcess; studio: string; lender: string }
-export async function startServer(...words: string[]): Promise<OwnServer> {
+
+/** A server of its own, as `npm start -- --lan` starts it. In: words of the command line; the port, by default one that is free. */
+export async function startServer(words: readonly string[] = [], port = 0): Promise<OwnServer> {
   const child = spawn(process.execPath, ['dist/node/server.js', ...words], {
-    env: { ...process.env, PORT: '0', HOST: '127.0.0.1' },
+    env: { ...process.env, PORT: String(port), HOST: '127.0.0.1' },
     stdio: ['ignore', 'pipe', 'inherit'],
   })
   let said = ''

@@ -3,6 +3,7 @@ import { ElConfigProvider } from 'element-plus'
 import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
 import { ELEMENT_WORDS } from './parts/look/element-words.ts'
+import LostPart from './parts/look/LostPart.vue'
 import TipHost from './parts/look/TipHost.vue'
 import { showToasts } from './parts/toast/showToasts.ts'
 
@@ -11,6 +12,7 @@ showToasts()
 
 <template>
   <p v-if="storageProblem" class="storage" role="alert">{{ storageProblem }}</p>
+  <LostPart />
   <ElConfigProvider :locale="ELEMENT_WORDS">
     <RouterView />
     <TipHost />

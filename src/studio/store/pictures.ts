@@ -1,4 +1,5 @@
 import { pictureWords } from '../../core/deck/picture-words.ts'
+import { fileOfApp } from './lost-parts.ts'
 
 /** The picture library as the studio has it: files beside the app, loaded on demand. */
 
@@ -12,7 +13,7 @@ export const smallPictureUrl = (name: string): string => `/pictures/small/${enco
 
 /** The SVG text of a picture, or null if the library has none of that name. */
 export async function pictureText(name: string): Promise<string | null> {
-  const answer = await fetch(pictureUrl(name))
+  const answer = await fileOfApp(pictureUrl(name))
   if (answer.status === 404) return null
   if (!answer.ok) throw new Error(`the picture "${name}" could not be loaded (${answer.status})`)
   return answer.text()
@@ -24,7 +25,7 @@ let index: Promise<Picture[]> | null = null
 
 /** Names and kinds of all pictures, loaded once. */
 export function pictureIndex(): Promise<Picture[]> {
-  index ??= fetch('/pictures/index.json')
+  index ??= fileOfApp('/pictures/index.json')
     .then((answer) => answer.json() as Promise<[string, string][]>)
     .then((entries) => entries.map(([name, kind]) => ({ name, kind, words: pictureWords(name) })))
     .catch((error: unknown) => {

@@ -4,6 +4,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, type Compo
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
 import { STATIONS, type Station } from '../stations.ts'
+import { isPartLost, SERVER_GONE } from '../../store/lost-parts.ts'
 import { useBench } from '../../store/bench.ts'
 import BenchTop from './BenchTop.vue'
 import KeysDialog from './KeysDialog.vue'
@@ -21,9 +22,14 @@ const isWide = useMediaQuery('(min-width: 761px)')
 const walking = ref(false)
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 
-/** A station that takes long to load shows a sign of it. */
+/** A station that takes long to load shows a sign of it; one that cannot be loaded leaves its place empty, below the message that says so. */
 const loaded = (loader: () => Promise<Component>): Component =>
-  defineAsyncComponent({ loader, loadingComponent: StationSkeleton, delay: 200 })
+  defineAsyncComponent({
+    loader: () => (isPartLost.value ? Promise.reject(new Error(SERVER_GONE)) : loader()),
+    loadingComponent: StationSkeleton,
+    errorComponent: { render: () => null },
+    delay: 200,
+  })
 const LOADERS: Record<Station, () => Promise<Component>> = {
   deck: () => import('../../stations/deck/DeckStation.vue'),
   deal: () => import('../../stations/deal/DealStation.vue'),
@@ -124,7 +130,8 @@ onBeforeUnmount(saveNow)
 .bench {
   display: grid;
   grid-template-rows: 56px minmax(0, 1fr);
-  height: 100%;
+  flex: 1;
+  min-height: 0;
   min-width: 320px;
 }
 .work {

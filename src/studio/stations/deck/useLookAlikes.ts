@@ -12,6 +12,7 @@ import type {
   Owner,
 } from '../../workers/painting/alike.worker.ts'
 import { imagesOf } from '../../workers/painting/load-image.ts'
+import { workerError } from '../../store/lost-parts.ts'
 import { nextTask } from '../../store/next-task.ts'
 import { smallestCard } from './smallest-card.ts'
 
@@ -73,7 +74,8 @@ export function useLookAlikes(game: () => Game) {
   }
 
   // nothing is known then: the next edit asks again
-  worker.onerror = () => {
+  worker.onerror = (event) => {
+    workerError(event)
     asked = ''
     progress.value = null
   }

@@ -135,7 +135,7 @@ onMounted(async () => {
 <style scoped>
 .ship {
   display: grid;
-  grid-template-columns: 380px 310px minmax(0, 1fr);
+  grid-template: minmax(0, 1fr) / 380px 310px minmax(0, 1fr);
   height: 100%;
 }
 /* on a narrow screen both scroll together */

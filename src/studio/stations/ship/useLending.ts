@@ -2,9 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { lentPath, type Lending } from '../../../core/files/lending.ts'
 import { useBench } from '../../store/bench.ts'
-
-/** The server cannot be asked, or does not lend. */
-const GONE = 'The server of Lucky Twin does not answer. Start it again with npm start, and try once more.'
+import { SERVER_GONE } from '../../store/lost-parts.ts'
 
 /** How lending stands, as the server told it last. */
 const lending = shallowRef<Lending | null>(null)
@@ -22,9 +20,9 @@ async function ask(path: string, init: RequestInit = {}): Promise<Response | nul
       return answer
     }
     const isText = answer.headers.get('content-type')?.startsWith('text/plain')
-    problem.value = isText ? `This page could not be lent: ${await answer.text()}` : GONE
+    problem.value = isText ? `This page could not be lent: ${await answer.text()}` : SERVER_GONE
   } catch {
-    problem.value = GONE
+    problem.value = SERVER_GONE
   }
   return null
 }
@@ -41,7 +39,7 @@ export function useLending() {
     if (!answer) return
     if (answer.headers.get('content-type')?.startsWith('application/json'))
       lending.value = (await answer.json()) as Lending
-    else problem.value = GONE
+    else problem.value = SERVER_GONE
   }
   /** Lends a page, or puts it in the place of the one that is lent. Out: its token, or null; then `problem` says why. */
   async function lend(html: string): Promise<string | null> {

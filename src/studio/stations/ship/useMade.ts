@@ -3,6 +3,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
 import { idly } from '../../parts/look/idly.ts'
 import { useBench } from '../../store/bench.ts'
+import { isPartLost, SERVER_GONE } from '../../store/lost-parts.ts'
 import { soundness } from '../../store/sound-images.ts'
 
 /** What most things depend on: the game, and the checks of its images. */
@@ -32,7 +33,7 @@ export function useMade<Made>(
     }
     make(bench.game).then(
       (result) => (result.ok ? take(result.value, '') : take(null, problemLine(result.problem))),
-      (error: Error) => take(null, error.message),
+      (error: Error) => take(null, isPartLost.value ? SERVER_GONE : error.message),
     )
   })
   watch([now, isNeeded], run, { immediate: true })

@@ -1,7 +1,7 @@
 import { auditBoards, type Audit } from '../../../core/audit/audit.ts'
 import { readBoards, type GivenSize, type ReadBoards } from '../../../core/files/boards-file.ts'
 import type { Result } from '../../../core/result.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 export type AuditInput = { text: string; size: GivenSize }
 /** The boards themselves stay in the worker except the first, which shows how they were read. */

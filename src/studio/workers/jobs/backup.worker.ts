@@ -1,5 +1,5 @@
 import { readBackup, writeBackup } from '../../../core/files/backup-file.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 import type { BackupInput, BackupOutput } from './messages.ts'
 
 /** Packs a whole shelf, or unpacks one. */

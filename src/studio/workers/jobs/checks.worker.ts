@@ -1,6 +1,6 @@
 import type { Game } from '../../../core/game/game.ts'
 import { runCheck, type Checked } from '../../../core/game/check.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 /** Runs all kept checks of a game by its current rules. */
 answer<Game, Checked[]>((game, progress) => {

@@ -1,7 +1,7 @@
 import { pairClasses } from '../../../core/audit/classes.ts'
 import { buffersOf, Counter, type Tally } from '../../../core/audit/tally.ts'
 import { prepareDeal } from '../../../core/deal/deal.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 import type { CountInput } from './messages.ts'
 
 /** How often progress is reported, in deals. */

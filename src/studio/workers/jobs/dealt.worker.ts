@@ -1,7 +1,7 @@
 import { prepareDeal } from '../../../core/deal/deal.ts'
 import { dealtText, seedsFrom } from '../../../core/files/dealt-file.ts'
 import type { Result } from '../../../core/result.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 import type { DealtInput } from './messages.ts'
 
 /** Deals of a level, as text to export. */

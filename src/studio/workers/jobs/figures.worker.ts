@@ -4,7 +4,7 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { costOf, type Cost } from '../../../core/odds/cost.ts'
 import { livesNeeded } from '../../../core/odds/lives.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 /** Figures of a level's deals: the steps that its board can hold, null if it cannot be dealt for another reason; and the number of deals, as natural logarithms: exactly, or at most. */
 export type DealFigures = { reach: StepsReach | null; exactly: number | null; most: number | null }

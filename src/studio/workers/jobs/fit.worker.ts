@@ -3,7 +3,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { fitMind, type Fit } from '../../../core/odds/fit.ts'
 import { gatherShown, type Gathered, type NamedRecord } from '../../../core/odds/fit-records.ts'
 import { problemLine } from '../../../core/result.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 /** Records as files, and a game's own kept checks, by name. */
 export type FitInput = { game: Game; files: { name: string; text: string }[]; kept: NamedRecord[] }

@@ -6,7 +6,7 @@ import { unlimited } from '../../../core/odds/unlimited.ts'
 import type { Result } from '../../../core/result.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 /** Lots of games of a level, each played by all minds: the first and the last number of each lot. */
 export type GamesInput = {

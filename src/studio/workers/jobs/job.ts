@@ -1,7 +1,8 @@
+import { workerError } from '../../store/lost-parts.ts'
+import type { Message } from './answer.ts'
+
 /** Work in a worker, as one typed call with progress and cancel. */
 export type Job<Out> = { done: Promise<Out>; cancel: () => void }
-
-type Message<Out> = { progress: number } | { part: unknown } | { out: Out } | { failed: string }
 
 const MOST_WORKERS = 4
 /** How many workers share a job: as many as the machine has cores, up to four. */
@@ -37,34 +38,9 @@ export function startJob<In, Out, Part = never>(
     }
     worker.onerror = (event) => {
       worker.terminate()
-      reject(new Error(event.message || 'the worker could not be started'))
+      reject(workerError(event))
     }
     worker.postMessage(input, transfer)
   })
   return { done, cancel: () => cancel() }
-}
-
-/** The other end: the worker's handling of its one input. */
-export function answer<In, Out, Part = never>(
-  work: (
-    input: In,
-    progress: (share: number) => void,
-    part: (part: Part, given?: Transferable[]) => void,
-  ) => Out,
-  transfer: (out: Out) => Transferable[] = () => [],
-): void {
-  self.onmessage = ({ data }: MessageEvent<In>) => {
-    const post = (message: Message<Out>, given: Transferable[] = []): void =>
-      self.postMessage(message, { transfer: given })
-    try {
-      const out = work(
-        data,
-        (share) => post({ progress: share }),
-        (part, given) => post({ part }, given),
-      )
-      post({ out }, transfer(out))
-    } catch (error) {
-      post({ failed: (error as Error).message })
-    }
-  }
 }

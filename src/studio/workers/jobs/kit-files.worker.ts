@@ -5,7 +5,7 @@ import type { Result } from '../../../core/result.ts'
 import type { PlayerCredits } from '../../../ship/credits.ts'
 import type { Atlas, KitCard, KitOptions } from '../../../ship/kit/cards.ts'
 import { kitFiles } from '../../../ship/kit/files.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 export type KitFilesInput = {
   game: Game

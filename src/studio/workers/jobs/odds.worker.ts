@@ -16,7 +16,7 @@ import {
 import { solve, type Solved, type Wanted } from '../../../core/odds/solve.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 /** What is worked out of a level, or of a ladder, besides its games. */
 export type OddsQuestion =

@@ -2,7 +2,7 @@ import { prepareDeal } from '../../../core/deal/deal.ts'
 import { streamOf } from '../../../core/deal/seed.ts'
 import { emptyReport, handleRoughly, type RoughReport } from '../../../core/play/rough.ts'
 import type { Result } from '../../../core/result.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 import type { RoughInput } from './messages.ts'
 
 /** Handles games of a level roughly until this many inputs were tried, or one broke an invariant. */

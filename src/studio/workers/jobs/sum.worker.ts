@@ -3,7 +3,7 @@ import { buffersOf, sumTallies } from '../../../core/audit/tally.ts'
 import { drawnPairs } from '../../../core/deck/select.ts'
 import { logDeals } from '../../../core/deal/count.ts'
 import { openCells } from '../../../core/board/cells.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 import type { Fairness, SumInput } from './messages.ts'
 
 answer<SumInput, Fairness>(

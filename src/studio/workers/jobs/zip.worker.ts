@@ -1,5 +1,5 @@
 import { zipOf } from '../../../ship/zip.ts'
-import { answer } from './job.ts'
+import { answer } from './answer.ts'
 
 export type ZipInput = Record<string, Uint8Array>
 

@@ -11,12 +11,19 @@ import { loadImage, type WithImage } from './load-image.ts'
 /** px along the longer side of an SVG on a face: the largest size at which a card is drawn. */
 const LONGEST = 256
 
+/** The rules of a style; none of a foreign one, of a browser extension for example, or of one that was not loaded: those may not be read. */
+function rulesOf(style: CSSStyleSheet): CSSRule[] {
+  try {
+    return [...style.cssRules]
+  } catch {
+    return []
+  }
+}
+
 /** The fonts that the page has. */
 export const pageFonts = (): FontRule[] =>
   [...document.styleSheets]
-    // foreign styles, of a browser extension for example, may not be read
-    .filter(({ href }) => !href || href.startsWith(location.origin))
-    .flatMap(({ cssRules }) => [...cssRules])
+    .flatMap(rulesOf)
     .filter((rule) => rule instanceof CSSFontFaceRule)
     .map(({ style, parentStyleSheet }) => {
       const value = (name: string): string => style.getPropertyValue(name)

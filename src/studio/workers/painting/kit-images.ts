@@ -7,6 +7,7 @@ import {
   type Atlas,
   type KitCard,
 } from '../../../ship/kit/cards.ts'
+import { workerError } from '../../store/lost-parts.ts'
 import { Cancelled, workerCount, type Job } from '../jobs/job.ts'
 import { backForWorker, emblemOf, faceForWorker, pageFonts } from './for-workers.ts'
 import { imagesOf } from './load-image.ts'
@@ -30,7 +31,6 @@ export function drawKitImages(
 ): Job<KitImages> {
   const size = kitCardSize(game, width)
   const longest = Math.max(size.width, size.height) * DETAIL
-  const workers = Array.from({ length: workerCount() }, startWorker)
   const images: Record<string, Uint8Array> = {}
   const undrawn: string[] = []
   const sheet = atlas && new OffscreenCanvas(atlas.width, atlas.height).getContext('2d')!
@@ -40,6 +40,7 @@ export function drawKitImages(
   let stop: (error: Error) => void = () => undefined
   const stopped = new Promise<never>((_, reject) => (stop = reject))
   stopped.catch(() => undefined)
+  const workers = Array.from({ length: workerCount() }, () => startWorker(stop))
 
   async function orderFor(number: number): Promise<[KitOrder, Transferable[]]> {
     const head = { number, size, scales, keep: atlas?.scale }
@@ -77,9 +78,8 @@ export function drawKitImages(
       // a picture that cannot be drawn is replaced by words before it comes here
       if ('face' in order && cards[order.number]!.face.kind === 'image' && order.face.what.kind === 'text')
         undrawn.push(cards[order.number]!.card)
-      const answer = new Promise<KitOutput>((resolve, reject) => {
+      const answer = new Promise<KitOutput>((resolve) => {
         worker.onmessage = ({ data }: MessageEvent<KitOutput>) => resolve(data)
-        worker.onerror = ({ message }) => reject(new Error(message || 'a worker could not be started'))
       })
       worker.postMessage(order satisfies KitInput, given)
       // its next card is made ready while it draws this one
@@ -102,8 +102,9 @@ export function drawKitImages(
   return { done: all(), cancel: () => stop(new Cancelled()) }
 }
 
-function startWorker(): Worker {
+function startWorker(stop: (error: Error) => void): Worker {
   const worker = new Worker(new URL('./kit.worker.ts', import.meta.url), { type: 'module' })
+  worker.onerror = (event) => stop(workerError(event))
   worker.postMessage({ fonts: pageFonts() } satisfies KitInput)
   return worker
 }

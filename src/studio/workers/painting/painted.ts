@@ -1,4 +1,5 @@
 import type { Face, Pair } from '../../../core/deck/pair.ts'
+import { workerError } from '../../store/lost-parts.ts'
 import { imagesOf } from './load-image.ts'
 import type { Motif, PaintInput, PaintOutput } from './paint.worker.ts'
 import { faceForWorker, pageFonts } from './for-workers.ts'
@@ -34,7 +35,8 @@ function startPainter(): Worker {
     waiting.delete(which)
   }
   worker.onmessage = ({ data }: MessageEvent<PaintOutput>) => give(data.number, data.url)
-  worker.onerror = () => {
+  worker.onerror = (event) => {
+    workerError(event)
     painter = undefined
     for (const which of [...waiting.keys()]) give(which, '')
   }

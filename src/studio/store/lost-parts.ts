@@ -1,0 +1,28 @@
+import { ref } from 'vue'
+
+/** The server cannot be asked. */
+export const SERVER_GONE = 'The server of Lucky Twin does not answer. Start it again with npm start.'
+
+/**
+ * Whether a part of the app that was asked for did not come: its server has stopped, or has another version now. What is here goes on; what is missing comes with the page anew, as the
+ * browser asks for the style of a part only once.
+ */
+export const isPartLost = ref(false)
+export const partLost = (): void => void (isPartLost.value = true)
+
+/** What went wrong in a worker; one that says nothing of it could not be loaded. */
+export function workerError({ message }: ErrorEvent): Error {
+  if (message) return new Error(message)
+  partLost()
+  return new Error(SERVER_GONE)
+}
+
+/** Asks the server for a file of the app. Throws if it does not answer. */
+export async function fileOfApp(path: string): Promise<Response> {
+  try {
+    return await fetch(path)
+  } catch {
+    partLost()
+    throw new Error(SERVER_GONE)
+  }
+}
