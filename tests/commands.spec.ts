@@ -328,7 +328,7 @@ test('check prints findings and exits 1 if one stops the game', () => {
       level: 'stops',
       code: 'odd-board',
       at: 'levels[0].board',
-      message: 'Warm-up: 9 cells hold a card; pairs need an even number of cards',
+      message: 'Warm-up: cards come in pairs, and the board has room for 9',
     },
   ])
   const unknown = changed('unknown.game.json', (game) => (game.deck.pairs[3].a.name = 'no-such-picture'))

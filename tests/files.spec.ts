@@ -1,7 +1,8 @@
 import { expect, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
-import { cards, downloadOf, openStation, tiles, toGameFile } from './helpers.ts'
+import { resolve } from 'node:path'
+import { boardAbove, cards, downloadOf, openStation, tiles, toGameFile } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
@@ -49,6 +50,20 @@ test('a game file dropped on the shelf is opened, and what was there stays', asy
   ])
   await expect(page.getByRole('heading', { name: 'Dropped' })).toBeVisible()
   await expect(page.getByRole('heading', { name: "The Clockmaker's Drawer" })).toBeVisible()
+})
+
+test('a file dropped where nothing takes it does not take the place of the studio', async ({
+  page,
+  context,
+}) => {
+  await openStation(page, 'rules')
+  const browser = await context.newCDPSession(page)
+  const data = { items: [], files: [resolve('demo/clockmakers-drawer.game.json')], dragOperationsMask: 1 }
+  for (const type of ['dragEnter', 'dragOver', 'drop'] as const)
+    await browser.send('Input.dispatchDragEvent', { type, x: 640, y: 500, data })
+  await expect(page.getByRole('heading', { name: 'What that means' })).toBeVisible()
+  await page.getByRole('link', { name: 'Deal', exact: true }).click()
+  await expect(boardAbove(page)).toBeVisible()
 })
 
 for (const [what, content, message] of [

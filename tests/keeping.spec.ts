@@ -1,7 +1,15 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
-import { downloadOf, openStation, pressButton, rungs, tiles, toGameFile } from './helpers.ts'
+import {
+  downloadOf,
+  expectNoViolations,
+  openStation,
+  pressButton,
+  rungs,
+  tiles,
+  toGameFile,
+} from './helpers.ts'
 
 const title = (page: Page) => page.getByLabel('Title of the game')
 async function retitle(page: Page, text: string): Promise<void> {
@@ -195,9 +203,27 @@ test('a full storage says so, keeps the work, and offers the file', async ({ pag
   await expect(page.getByText('This browser did not save the last changes')).toBeVisible()
   const { path } = await downloadOf(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   expect(JSON.parse(readFileSync(path, 'utf8')).title).toBe('Too much')
+
+  // nobody leaves without knowing what is lost
+  const leaving = page.getByRole('dialog', { name: 'The last changes are not saved' })
+  await page.getByRole('link', { name: 'To the shelf' }).click()
+  await expect(leaving).toContainText('If you leave Too much now, they are lost')
+  await expectNoViolations(page)
+  await leaving.getByRole('button', { name: 'Stay' }).click()
+  await expect(title(page)).toHaveValue('Too much')
+  const [asked] = await Promise.all([page.waitForEvent('dialog'), page.close({ runBeforeUnload: true })])
+  expect(asked.type()).toBe('beforeunload')
+  await asked.dismiss()
   await page.evaluate(() => Reflect.deleteProperty(window, 'full'))
   await page.getByRole('button', { name: 'Try again' }).click()
   await saved(page)
+
+  await page.evaluate(() => Object.assign(window, { full: true }))
+  await retitle(page, 'Left behind')
+  await expect(page.getByText('This browser did not save the last changes')).toBeVisible()
+  await page.getByRole('link', { name: 'To the shelf' }).click()
+  await leaving.getByRole('button', { name: 'Leave without them' }).click()
+  await expect(page.getByRole('heading', { name: 'Too much', exact: true })).toBeVisible()
 })
 
 test.describe('own images in the browser', () => {

@@ -166,7 +166,7 @@ test.describe('copies', () => {
     await expectNoViolations(page)
     await type(page, 'Pairs of Bell', '3')
     await dialog.getByRole('button', { name: 'Done' }).click()
-    await expect(page.getByText('the board needs 8 pairs, and the counts add up to 7')).toBeVisible()
+    await expect(page.getByText('the counts add up to 7, and the board needs 8')).toBeVisible()
     await page.keyboard.press('Control+z')
     const laid = boardAbove(page).getByRole('button', { name: /^[A-D][1-4], Cog$/ })
     await expect(laid).toHaveCount(8)

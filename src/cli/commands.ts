@@ -1,3 +1,4 @@
+import { countWords } from '../core/count-words.ts'
 import { auditBoards, type Audit } from '../core/audit/audit.ts'
 import { auditLog } from '../core/audit/log.ts'
 import type { ReadBoards } from '../core/files/boards-file.ts'
@@ -130,7 +131,9 @@ export function auditDeals(
   if (report.verdict === 'too-few') throw new Unusable(`${path}: ${verdictWords(report, 'shuffled')}`)
   if (options.json) out.print(JSON.stringify(auditJson(read, audit)))
   else {
-    out.print(`${boards.length} boards of ${board.rows} × ${board.columns}, ${names.length} pairs`)
+    out.print(
+      `${countWords(boards.length, 'board')} of ${board.rows} × ${board.columns}, ${countWords(names.length, 'pair')}`,
+    )
     const { places, beside, steps, repeats } = report
     if (places)
       out.print(

@@ -1,3 +1,4 @@
+import { countWords } from '../core/count-words.ts'
 import { InvalidArgumentError } from 'commander'
 import { writeFileSync } from 'node:fs'
 import { writeGame } from '../core/files/game-file.ts'
@@ -97,8 +98,8 @@ const figure = (name: string, fitted: Fitted | null, digits: number): string => 
 }
 function fitWords({ turns, notice, fade, first, second, spread }: Fit, records: number): string {
   return [
-    `${records} ${records === 1 ? 'record' : 'records'}`,
-    `${turns} turns show what was remembered${turns < TOO_FEW ? `, ${TOO_FEW} are needed` : ''}`,
+    countWords(records, 'record'),
+    `${countWords(turns, 'turn shows', 'turns show')} what was remembered${turns < TOO_FEW ? `, ${TOO_FEW} are needed` : ''}`,
     figure('notice', notice, 3),
     figure('fade', fade, 3),
     figure('first', first, 0),

@@ -4,10 +4,12 @@ import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
 import { ELEMENT_WORDS } from './parts/look/element-words.ts'
 import LostPart from './parts/look/LostPart.vue'
+import { refuseStrayFiles } from './parts/look/stray-files.ts'
 import TipHost from './parts/look/TipHost.vue'
 import { showToasts } from './parts/toast/showToasts.ts'
 
 showToasts()
+refuseStrayFiles()
 </script>
 
 <template>

@@ -84,12 +84,7 @@ export function prepareDeal(
   const open = openCells(board)
   const needed = open.length / 2
   if (open.length % 2 === 1)
-    return no(
-      'odd-board',
-      'board',
-      '',
-      `${open.length} ${open.length === 1 ? 'cell holds a card' : 'cells hold a card'}; pairs need an even number of cards`,
-    )
+    return no('odd-board', 'board', '', `cards come in pairs, and the board has room for ${open.length}`)
   if (open.length < BOUNDS.cards[0]) return no('too-few-cards', 'board', '', 'no cell holds a card')
   const made = { pairs: needed, rows: board.rows, columns: board.columns }
 
@@ -107,7 +102,7 @@ export function prepareDeal(
       'counts-sum',
       'fill',
       'counts',
-      `the board needs ${needed} ${needed === 1 ? 'pair' : 'pairs'}, and the counts add up to ${selection.length}`,
+      `the counts add up to ${selection.length}, and the board needs ${needed}`,
     )
   if (selection.length === 0) return no('no-pairs', 'fill', 'use', 'no pair of the deck is chosen')
   if (selection.length < needed && fill.repeat === 'never')

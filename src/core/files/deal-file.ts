@@ -1,3 +1,4 @@
+import { countWords } from '../count-words.ts'
 import { z } from 'zod'
 import { cardNames } from '../deck/card-name.ts'
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
@@ -43,7 +44,7 @@ export function readDeal(
   if (deal.cells.length !== deal.rows * deal.columns)
     return bad(
       'cells',
-      `this deal has ${deal.cells.length} ${deal.cells.length === 1 ? 'cell' : 'cells'}; a ${deal.rows} × ${deal.columns} board needs ${deal.rows * deal.columns}`,
+      `this deal has ${countWords(deal.cells.length, 'cell')}; a ${deal.rows} × ${deal.columns} board needs ${deal.rows * deal.columns}`,
     )
   const byName = new Map<string, Card>()
   pairs.forEach(({ id, b }, pair) => {

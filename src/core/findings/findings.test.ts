@@ -102,9 +102,9 @@ describe('what a finding says', () => {
     expect(findingWords(finding)).toBe('this level cannot be won: 8 pairs cannot be found in 7 turns')
     const [odd] = findingsOf(gameWith({ board: { rows: 3, columns: 3 } }, pairsNamed(8))) as [Finding]
     expect(findingLine(odd, [{ name: 'Warm up' }])).toBe(
-      'Warm up: 9 cells hold a card; pairs need an even number of cards',
+      'Warm up: cards come in pairs, and the board has room for 9',
     )
-    expect(findingWords(odd)).toBe('9 cells hold a card; pairs need an even number of cards')
+    expect(findingWords(odd)).toBe('cards come in pairs, and the board has room for 9')
   })
   test('of the house rules stands at the house', () => {
     const game = gameWith()

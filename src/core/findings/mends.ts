@@ -1,3 +1,4 @@
+import { countWords } from '../count-words.ts'
 import { drawnPairs } from '../deck/select.ts'
 import { boardFor, evenBoards } from '../board/board-for.ts'
 import { cellIndex, cellName, openCells } from '../board/cells.ts'
@@ -42,7 +43,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       return [
         { label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) },
         {
-          label: `A board for ${count} ${count === 1 ? 'pair' : 'pairs'}: ${smaller.rows} × ${smaller.columns}`,
+          label: `A board for ${countWords(count, 'pair')}: ${smaller.rows} × ${smaller.columns}`,
           to: say('board', smaller),
         },
         ...(fill.use === 'all' ? [] : [useAll]),
@@ -61,7 +62,7 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
           ? []
           : [
               {
-                label: `${nearest} ${nearest === 1 ? 'step' : 'steps'}`,
+                label: countWords(nearest, 'step'),
                 to: say('deal', { steps: nearest }),
               },
             ]),

@@ -1,3 +1,4 @@
+import { countWords } from '../count-words.ts'
 import type { Lever } from '../odds/levers.ts'
 import type { Finding, FindingCode, FindingOf } from './finding.ts'
 
@@ -6,8 +7,8 @@ type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level:
 
 /** A limit in words: "3 lives", "40 turns", "1:30 on the clock". */
 function amount(by: Lever, value: number): string {
-  if (by === 'turns') return `${value} ${value === 1 ? 'turn' : 'turns'}`
-  if (by === 'lives') return `${value} ${value === 1 ? 'life' : 'lives'}`
+  if (by === 'turns') return countWords(value, 'turn')
+  if (by === 'lives') return countWords(value, 'life', 'lives')
   if (by === 'first-look' || by === 'miss-look') return `a look of ${value / 1000} s`
   const seconds = Math.ceil(value / 1000)
   return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')} on the clock`
@@ -34,7 +35,7 @@ const WORDS: Words = {
   'unknown-picture': ({ holder, name }) => `${holder}: the library has no picture "${name}"`,
   'cannot-be-won': (values, level) =>
     values.by === 'turns'
-      ? `${level} cannot be won: ${values.pairs} pairs cannot be found in ${values.turns} turns`
+      ? `${level} cannot be won: ${countWords(values.pairs, 'pair')} cannot be found in ${countWords(values.turns, 'turn')}`
       : `${level} cannot be won: even perfect luck takes longer than the clock`,
   'needs-luck': ({ by, limit, won, games, enough }) => {
     const often = games ? `${won} of ${games}` : 'fewer than 1 of 20'

@@ -215,6 +215,13 @@ describe('keeping', () => {
     await oneGame(key)
     expect([bench.state, bench.game!.title]).toEqual(['clash', 'Mine'])
   })
+  test('of two games that are opened at once, the later one lies on the bench', async () => {
+    const bench = await benchWith()
+    await keepGame('other', { ...gameWith(), title: 'Other' }, (await oneGame('other'))?.rev ?? 0)
+    const opened = await Promise.all([bench.open(key), bench.open('other')])
+    expect(opened).toEqual([null, true])
+    expect([bench.key, bench.game!.title]).toEqual(['other', 'Other'])
+  })
   test('a game that is not there is told, and nothing is open then', async () => {
     const bench = await benchWith()
     expect(await bench.open('nowhere')).toBe(false)

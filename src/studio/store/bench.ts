@@ -42,18 +42,21 @@ export const useBench = defineStore('bench', () => {
     game.value = freeze(next, true)
   }
 
-  /** Opens a stored game. Out: whether there is one under this key. */
-  async function open(wanted: string): Promise<boolean> {
+  let openings = 0
+  /** Opens a stored game. Out: whether there is one under this key; null if another was asked for meanwhile. */
+  async function open(wanted: string): Promise<boolean | null> {
+    const mine = ++openings
     await saving.flush()
     // a link to a demo game may be the first page that a browser opens here
     await layDemos()
     const row = await oneGame(wanted)
     if (row) await checkImages(row.game)
+    const steps = row ? await stepsOf(wanted) : []
+    if (mine !== openings) return null
     key.value = wanted
     if (row) show(row.game)
     else game.value = null
-    history.forget()
-    if (row) history.takeUp(await stepsOf(wanted))
+    history.takeUp(steps)
     saving.begin(row?.rev ?? 0)
     return row !== undefined
   }
@@ -112,7 +115,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   const { past, future } = history
-  const { state, failure, flush, takeTheirs, keepMine, retry } = saving
+  const { state, failure, isUnsaved, flush, takeTheirs, keepMine, retry } = saving
   return {
     key,
     game,
@@ -123,6 +126,7 @@ export const useBench = defineStore('bench', () => {
     future,
     state,
     failure,
+    isUnsaved,
     open,
     edit,
     replace,

@@ -31,11 +31,6 @@ export function useHistory(game: ShallowRef<Game | null>) {
   const future = shallowRef<Step[]>([])
   let lastId = 0
 
-  function forget(): void {
-    past.value = []
-    future.value = []
-  }
-
   /** Remembers a game before it is edited. Edits with the same `about` in quick succession are one step; one with null is always a step of its own. */
   function remember(before: Game, label: string, about: string | null): void {
     const last = past.value.at(-1)
@@ -88,7 +83,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
     return [...kept(past.value, true), ...kept(future.value, false)]
   }
 
-  /** Takes over the stored steps, in any order. */
+  /** Begins anew with the stored steps of a game, in any order. */
   function takeUp(rows: readonly KeptStep[]): void {
     const steps = (isPast: boolean): Step[] =>
       rows
@@ -100,7 +95,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
     lastId = Math.max(0, ...rows.map(({ id }) => id))
   }
 
-  return { past, future, forget, remember, undo, redo, toStore, takeUp }
+  return { past, future, remember, undo, redo, toStore, takeUp }
 }
 
 /** The game that a step leads to from the one on the bench; null if the stored changes do not fit it. */

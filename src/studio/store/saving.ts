@@ -1,4 +1,4 @@
-import { ref, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { Changed, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 import { nextTask } from './next-task.ts'
@@ -15,6 +15,8 @@ export function useSaving(
 ) {
   const state = ref<'saved' | 'saving' | 'failed' | 'clash'>('saved')
   const failure = ref('')
+  /** whether there are edits that are not saved by themselves */
+  const isUnsaved = computed(() => state.value === 'failed' || state.value === 'clash')
   let rev = 0
   let dirty = false
   let timer = 0
@@ -89,5 +91,5 @@ export function useSaving(
     })
   })
 
-  return { state, failure, begin, changed, flush, takeTheirs, keepMine, retry }
+  return { state, failure, isUnsaved, begin, changed, flush, takeTheirs, keepMine, retry }
 }

@@ -8,6 +8,7 @@ import { isPartLost, SERVER_GONE } from '../../store/lost-parts.ts'
 import { useBench } from '../../store/bench.ts'
 import BenchTop from './BenchTop.vue'
 import KeysDialog from './KeysDialog.vue'
+import LeaveDialog from './LeaveDialog.vue'
 import StationSkeleton from './StationSkeleton.vue'
 import { useKeys } from '../../parts/look/useKeys.ts'
 
@@ -58,7 +59,9 @@ watch(
   async (id) => {
     if (!id) return
     found.value = null
-    found.value = await bench.open(id)
+    const isThere = await bench.open(id)
+    if (isThere === null) return
+    found.value = isThere
     followRoute()
     if (!found.value || walked.value || !isWide.value) return
     walking.value = true
@@ -116,6 +119,7 @@ onBeforeUnmount(saveNow)
         <component :is="VIEWS[station]" />
       </main>
     </div>
+    <LeaveDialog />
     <KeysDialog v-model="keysOpen" @walk="walking = true" />
     <BenchTour v-if="walking" v-model="walking" />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElInput } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconDown from '~icons/ph/caret-down'
@@ -35,10 +36,10 @@ const facts = computed(() => {
   const { board, clock, limits } = settings.value
   const cards = openCells(board).length
   return [
-    cards % 2 ? `${cards} cards` : `${cards / 2} pairs`,
+    cards % 2 ? countWords(cards, 'card') : countWords(cards / 2, 'pair'),
     clock.mode === 'down' ? english.clock(clock.limit, true) : '',
-    limits.lives === null ? '' : `${limits.lives} ${limits.lives === 1 ? 'life' : 'lives'}`,
-    limits.turns === null ? '' : `${limits.turns} turns`,
+    limits.lives === null ? '' : countWords(limits.lives, 'life', 'lives'),
+    limits.turns === null ? '' : countWords(limits.turns, 'turn'),
   ]
     .filter(Boolean)
     .join(' · ')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElEmpty } from 'element-plus'
 import IconBin from '~icons/ph/trash'
 import { ref } from 'vue'
@@ -15,7 +16,7 @@ const asked = ref<readonly Kept[]>([])
 const DAY = 24 * 60 * 60 * 1000
 function daysLeft({ removed }: Kept): string {
   const days = Math.max(1, Math.ceil((removed! + DAYS_IN_BIN * DAY - Date.now()) / DAY))
-  return `${days} ${days === 1 ? 'day' : 'days'} left`
+  return `${countWords(days, 'day')} left`
 }
 async function forget(): Promise<void> {
   const all = asked.value

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { problemLine } from '../../../core/result.ts'
@@ -100,7 +101,7 @@ async function restore(): Promise<void> {
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="busy || count === 0" @click="restore">
-        {{ count === 0 ? 'Nothing to restore' : count === 1 ? 'Restore 1 game' : `Restore ${count} games` }}
+        {{ count === 0 ? 'Nothing to restore' : `Restore ${countWords(count, 'game')}` }}
       </ElButton>
     </template>
   </ModalDialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu } from 'element-plus'
 import IconMore from '~icons/ph/caret-down'
 import { defineAsyncComponent, ref, shallowRef } from 'vue'
@@ -20,7 +21,6 @@ const restoring = ref(false)
 const BinDialog = defineAsyncComponent(() => import('./BinDialog.vue'))
 const RestoreDialog = defineAsyncComponent(() => import('./RestoreDialog.vue'))
 const wasBin = everTrue(binOpen)
-const games = (count: number): string => `${count} ${count === 1 ? 'game' : 'games'}`
 
 async function backUp(): Promise<void> {
   const all = [...shelf.boxes, ...shelf.bin].map(({ key, touched, removed, game }) => ({
@@ -33,7 +33,7 @@ async function backUp(): Promise<void> {
     const bytes = await packShelf(all)
     const day = new Date().toISOString().slice(0, 10)
     download(`lucky-twin-${day}.backup.zip`, bytes as Uint8Array<ArrayBuffer>, 'application/zip')
-    say(`A backup of ${games(all.length)} is among your downloads`)
+    say(`A backup of ${countWords(all.length, 'game')} is among your downloads`)
   } catch (error) {
     say(`The backup could not be made: ${(error as Error).message}`, { tone: 'wrong' })
   }
@@ -49,7 +49,7 @@ async function take(files: Iterable<File> = []): Promise<void> {
 }
 async function demos(): Promise<void> {
   const put = await shelf.putDemosBack()
-  say(put ? `${games(put)} put back` : 'All demo games are on the shelf')
+  say(put ? `${countWords(put, 'game')} put back` : 'All demo games are on the shelf')
 }
 const ACTS: Record<string, () => unknown> = {
   back: backUp,
@@ -67,7 +67,9 @@ const ACTS: Record<string, () => unknown> = {
         <ElDropdownItem command="back">Back up all…</ElDropdownItem>
         <ElDropdownItem command="restore">Restore a backup…</ElDropdownItem>
         <ElDropdownItem command="bin"
-          >The bin{{ shelf.bin.length ? `, ${games(shelf.bin.length)}` : ', empty' }}</ElDropdownItem
+          >The bin{{
+            shelf.bin.length ? `, ${countWords(shelf.bin.length, 'game')}` : ', empty'
+          }}</ElDropdownItem
         >
         <ElDropdownItem command="demos">Put the demo games back</ElDropdownItem>
       </ElDropdownMenu>
@@ -79,7 +81,7 @@ const ACTS: Record<string, () => unknown> = {
     v-if="backup && shelf.ready"
     v-model="restoring"
     :backup="backup"
-    @done="(count: number) => say(`${games(count)} restored`)"
+    @done="(count: number) => say(`${countWords(count, 'game')} restored`)"
   />
 </template>
 

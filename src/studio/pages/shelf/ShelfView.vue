@@ -10,6 +10,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { newGame } from '../../../core/game/new-game.ts'
 import { problemLine } from '../../../core/result.ts'
 import { everTrue } from '../../parts/look/everTrue.ts'
+import { carriesFiles } from '../../parts/look/stray-files.ts'
 import { isWordList } from '../../parts/look/text-of.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import SearchField from '../../parts/look/SearchField.vue'
@@ -99,7 +100,6 @@ function drop(event: DragEvent): void {
   dropping.value = false
   void openFiles(event.dataTransfer?.files)
 }
-const carriesFiles = (event: DragEvent): boolean => event.dataTransfer?.types.includes('Files') ?? false
 </script>
 
 <template>

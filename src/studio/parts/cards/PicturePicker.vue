@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
@@ -76,9 +77,7 @@ function add(): void {
         placeholder="a word, such as key, boat, music"
         autofocus
       />
-      <span class="soft" role="status"
-        >{{ found.length.toLocaleString('en') }} {{ found.length === 1 ? 'picture' : 'pictures' }}</span
-      >
+      <span class="soft" role="status">{{ countWords(found.length, 'picture') }}</span>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="results" tabindex="-1">
@@ -103,9 +102,7 @@ function add(): void {
     <template v-if="!one" #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!chosen.length" @click="add">
-        {{
-          chosen.length > 1 ? `Add ${chosen.length} pairs` : chosen.length ? 'Add 1 pair' : 'Choose pictures'
-        }}
+        {{ chosen.length ? `Add ${countWords(chosen.length, 'pair')}` : 'Choose pictures' }}
       </ElButton>
     </template>
   </ModalDialog>

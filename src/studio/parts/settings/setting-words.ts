@@ -1,3 +1,4 @@
+import { countWords } from '../../../core/count-words.ts'
 import { BOUNDS, CARD_RATIOS, type Section, type Settings } from '../../../core/settings/settings.ts'
 import { writeNumber, type Unit } from './numbers.ts'
 
@@ -208,7 +209,10 @@ export function valueWords(key: string, value: unknown): string {
   if (Array.isArray(value)) return key === 'deal.arranged' ? 'own places' : value.join(', ')
   if (typeof value !== 'object') return String(value).replaceAll('-', ' ')
   if (key === 'fill.counts')
-    return `${Object.values(value as Record<string, number>).reduce((sum, count) => sum + count, 0)} pairs`
+    return countWords(
+      Object.values(value as Record<string, number>).reduce((sum, count) => sum + count, 0),
+      'pair',
+    )
   const { by, at, tags, pairs, from, to, fixed, alt, name, width, height } = value as Record<string, unknown>
   if (width) return `${String(width)} × ${String(height)} px`
   if (by)

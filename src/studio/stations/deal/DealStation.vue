@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElSegmented } from 'element-plus'
 import { computed, watch } from 'vue'
 import { NO_CARD } from '../../../core/deck/card.ts'
@@ -78,8 +79,8 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
         <h2>{{ bench.level?.name ?? 'House rules' }}</h2>
         <p class="sum">
           <strong
-            >{{ cards }} {{ cards === 1 ? 'card' : 'cards' }},
-            {{ cards % 2 ? 'an odd number' : `${cards / 2} pairs` }}.</strong
+            >{{ countWords(cards, 'card') }},
+            {{ cards % 2 ? 'an odd number' : countWords(cards / 2, 'pair') }}.</strong
           >
         </p>
         <p v-if="bench.game!.deck.pairs.length === 0" class="soft">

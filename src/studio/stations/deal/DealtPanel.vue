@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElProgress } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
@@ -80,8 +81,7 @@ async function make(): Promise<string | null> {
   }
   return null
 }
-const deals = (): string =>
-  count.value === 1 ? 'The deal is' : `${count.value.toLocaleString('en')} deals are`
+const deals = (): string => (count.value === 1 ? 'The deal is' : `${countWords(count.value, 'deal')} are`)
 async function copy(): Promise<void> {
   const text = await make()
   if (text === null) return

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import IconDoubt from '~icons/ph/question'
 import IconFair from '~icons/ph/scales'
 import IconUnfair from '~icons/ph/warning-octagon'
@@ -78,7 +79,7 @@ const whole = computed(() => {
       : `${count(repeats.distinct)} different boards among ${count(deals)}${
           repeats.expected === null
             ? ''
-            : `; ${count(repeats.seen)} ${repeats.seen === 1 ? 'pair' : 'pairs'} of equal boards, ${count(repeats.expected)} expected`
+            : `; ${countWords(repeats.seen, 'pair')} of equal boards, ${count(repeats.expected)} expected`
         }.`
   return [
     ...(places

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { copiesOf, evenCounts } from '../../../core/deal/copies.ts'
@@ -33,7 +34,7 @@ const counting = ref(false)
 
 const from = computed(() => {
   const { length } = pairs.value
-  if (use.value === 'all') return `the whole deck, ${length} ${length === 1 ? 'pair' : 'pairs'}`
+  if (use.value === 'all') return `the whole deck, ${countWords(length, 'pair')}`
   if ('tags' in use.value) return use.value.tags.length ? use.value.tags.join(', ') : 'no tag'
   if ('pairs' in use.value) return `${selection.value.length} chosen pairs`
   return use.value.from === 1
@@ -41,7 +42,6 @@ const from = computed(() => {
     : `places ${use.value.from} to ${use.value.to}`
 })
 
-const pairCount = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
 const sentence = computed(() => {
   if (props.settings.deal.way === 'arranged')
     return 'Laid by hand: changes here apply when the cards are dealt anew.'
@@ -56,10 +56,10 @@ const sentence = computed(() => {
         : pick === 'random'
           ? ', picked at random'
           : ', the first ones'
-    return `${needed.value} pairs from ${chosen}${all}.`
+    return `${countWords(needed.value, 'pair')} from ${chosen}${all}.`
   }
   const copies = copiesOf(pairs.value, props.settings.fill, needed.value)
-  const told = `${pairCount(chosen)} chosen, ${needed.value} needed.`
+  const told = `${countWords(chosen, 'pair')} chosen, ${needed.value} needed.`
   return copies ? `${told} ${copiesWords(copies, chosen, needed.value)}` : told
 })
 type Repeat = Settings['fill']['repeat']

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
@@ -86,7 +87,7 @@ async function copy(): Promise<void> {
   try {
     const rows = table()
     await navigator.clipboard.writeText(rowsCsv(rows))
-    say(`${rows.length} rows are on the clipboard`)
+    say(`${countWords(rows.length, 'row is', 'rows are')} on the clipboard`)
   } catch {
     say('This browser does not allow copying; download the table instead', { tone: 'wrong' })
   }

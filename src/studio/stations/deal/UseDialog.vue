@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { selectPairs, tagsOf } from '../../../core/deck/select.ts'
@@ -94,8 +95,7 @@ const HINTS: Record<How, string> = {
         @update:model-value="choose"
       />
       <span class="count" role="status"
-        ><strong>{{ chosen.size }} {{ chosen.size === 1 ? 'pair' : 'pairs' }}</strong> chosen,
-        {{ needed }} needed</span
+        ><strong>{{ countWords(chosen.size, 'pair') }}</strong> chosen, {{ needed }} needed</span
       >
     </div>
     <div v-if="how === 'tags'" class="tags" role="group" aria-label="Tags">

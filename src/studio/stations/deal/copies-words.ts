@@ -1,6 +1,5 @@
+import { countWords } from '../../../core/count-words.ts'
 import type { Copies } from '../../../core/deal/copies.ts'
-
-const pairs = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
 
 /** How often pairs appear, in a sentence. In: the copies, how many pairs there are to draw from, and how many the board needs. */
 export function copiesWords(copies: Copies, size: number, needed: number): string {
@@ -8,24 +7,24 @@ export function copiesWords(copies: Copies, size: number, needed: number): strin
   switch (copies.how) {
     case 'evenly': {
       const { each, more, pick } = copies
-      if (more === 0) return `${all} appears ${2 * each} times: ${pairs(each)}.`
+      if (more === 0) return `${all} appears ${2 * each} times: ${countWords(each, 'pair')}.`
       const which =
         pick === 'random'
           ? `${more} of them, picked at random, have`
           : `the first ${more === 1 ? 'one has' : `${more} have`}`
-      return `${all} appears ${2 * each} or ${2 * each + 2} times: ${pairs(each)} or ${each + 1}; ${which} one more.`
+      return `${all} appears ${2 * each} or ${2 * each + 2} times: ${countWords(each, 'pair')} or ${each + 1}; ${which} one more.`
     }
     case 'at-random': {
       const [low, high] = copies.likely
-      const span = low === high ? `${pairs(low)}` : `${low} to ${pairs(high)}`
+      const span = low === high ? countWords(low, 'pair') : `${low} to ${countWords(high, 'pair')}`
       return size === 1
-        ? `${all} appears ${2 * needed} times: ${pairs(needed)}.`
+        ? `${all} appears ${2 * needed} times: ${countWords(needed, 'pair')}.`
         : `${all} comes 0 to ${needed} times, as each play has it; in 9 of 10 boards it is ${span}.`
     }
     case 'counts': {
       const { sum } = copies
       const rest = needed - sum
-      const said = `The counts add up to ${pairs(sum)}`
+      const said = `The counts add up to ${countWords(sum, 'pair')}`
       return rest === 0
         ? `${said}, as many as the board takes.`
         : `${said}; the board takes ${needed}: ${Math.abs(rest)} ${rest > 0 ? 'more are needed' : 'are too many'}.`

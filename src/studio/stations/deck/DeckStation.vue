@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElEmpty, ElSegmented } from 'element-plus'
 import IconPairs from '~icons/ph/cards'
 import IconSearch from '~icons/ph/magnifying-glass'
 import { computed, nextTick, ref } from 'vue'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import { tagsOf } from '../../../core/deck/select.ts'
+import { carriesFiles } from '../../parts/look/stray-files.ts'
 import SearchField from '../../parts/look/SearchField.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useBench } from '../../store/bench.ts'
@@ -19,7 +21,7 @@ import LikenessAside from './LikenessAside.vue'
 import ManySlip from './ManySlip.vue'
 import PairSlip from './PairSlip.vue'
 import { smallestCard } from './smallest-card.ts'
-import { some, useDeckEdits } from './useDeckEdits.ts'
+import { useDeckEdits } from './useDeckEdits.ts'
 import { useLookAlikes } from './useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
 import { useSelection } from './useSelection.ts'
@@ -97,7 +99,7 @@ async function drop(event: DragEvent): Promise<void> {
 <template>
   <div
     class="deck"
-    @dragover.prevent="dropping = $event.dataTransfer?.types.includes('Files') ?? false"
+    @dragover.prevent="dropping = carriesFiles($event)"
     @drop.prevent="drop"
     @dragleave.self="dropping = false"
   >
@@ -105,7 +107,7 @@ async function drop(event: DragEvent): Promise<void> {
       <header>
         <h2 id="light-table">Light table</h2>
         <span class="soft count">{{
-          whole ? some(pairs.length) : `${shown.length} of ${some(pairs.length)}`
+          whole ? countWords(pairs.length, 'pair') : `${shown.length} of ${countWords(pairs.length, 'pair')}`
         }}</span>
         <SearchField v-model="query" label="Search by name or tag" placeholder="name or tag" />
         <ChoiceWord

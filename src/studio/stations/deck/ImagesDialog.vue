@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElCheckbox, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import IconFolder from '~icons/ph/folder-open'
@@ -113,8 +114,7 @@ function add(): void {
         Make related pairs of {{ twins * 2 }} images whose names differ only in a final a/b, 1/2 or left/right
       </ElCheckbox>
       <p v-if="images.length" class="soft">
-        {{ made.pairs.length }} {{ made.pairs.length === 1 ? 'pair' : 'pairs' }} from {{ images.length }}
-        {{ images.length === 1 ? 'image' : 'images'
+        {{ countWords(made.pairs.length, 'pair') }} from {{ countWords(images.length, 'image')
         }}{{ made.twice ? `; ${made.twice} came twice and were taken once` : ''
         }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
       </p>

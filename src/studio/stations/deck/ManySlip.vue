@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElInput } from 'element-plus'
 import IconBack from '~icons/ph/caret-left'
 import IconCopy from '~icons/ph/copy'
@@ -42,7 +43,7 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
 
 <template>
   <section aria-labelledby="many-title">
-    <h2 id="many-title">{{ pairs.length }} pairs</h2>
+    <h2 id="many-title">{{ countWords(pairs.length, 'pair') }}</h2>
     <div class="fan" aria-hidden="true">
       <span v-for="pair in pairs.slice(0, SHOWN)" :key="pair.id" class="card"
         ><FaceView :face="pair.a" :name="pair.name"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElCheckbox, ElInput } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -146,7 +147,7 @@ function add(): void {
     </p>
     <WordColumns v-if="read.columns.length > 1" :columns="read.columns" @part="setPart" />
     <p v-if="read.oneFaced" class="note">
-      {{ read.oneFaced === 1 ? '1 row has' : `${read.oneFaced} rows have` }} no second face; such rows
+      {{ countWords(read.oneFaced, 'row has', 'rows have') }} no second face; such rows
       <ChoiceWord v-model="oneFaced" label="Rows without a second face" :choices="ONE_FACED" />.
     </p>
     <p v-if="count" class="soft">{{ asRead }}</p>
@@ -162,7 +163,7 @@ function add(): void {
       <ul class="problems">
         <li v-for="line in read.problems.slice(0, 4)" :key="line">{{ line }}</li>
         <li v-if="read.problems.length > 4">
-          {{ read.leftOut.toLocaleString('en') }} rows are left out in all
+          {{ countWords(read.leftOut, 'row is', 'rows are') }} left out in all
         </li>
       </ul>
     </div>
@@ -171,7 +172,7 @@ function add(): void {
       <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!count" @click="add">
-        {{ fresh ? `Make a game of ${count} ${count === 1 ? 'pair' : 'pairs'}` : addWords(count) }}
+        {{ fresh ? `Make a game of ${countWords(count, 'pair')}` : addWords(count) }}
       </ElButton>
     </template>
   </ModalDialog>

@@ -1,3 +1,4 @@
+import { countWords } from '../../../core/count-words.ts'
 import type { Ref } from 'vue'
 import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../../core/deck/edit.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
@@ -7,9 +8,8 @@ import { useDone } from '../../parts/toast/useDone.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import type { useSelection } from './useSelection.ts'
 
-export const some = (count: number): string => `${count} ${count === 1 ? 'pair' : 'pairs'}`
 /** The words of the button that adds pairs; if it is disabled, no pairs are made yet. */
-export const addWords = (count: number): string => `Add ${count ? some(count) : 'pairs'}`
+export const addWords = (count: number): string => `Add ${count ? countWords(count, 'pair') : 'pairs'}`
 
 /** Edits of the selected pairs, each one undo step. `shown` are those that a search leaves on the table. */
 export function useDeckEdits(
@@ -40,7 +40,7 @@ export function useDeckEdits(
     if (!ids.length) return
     showAll()
     selection.these(ids.length > 1 ? ids : ids.slice(-1))
-    done(`${some(ids.length)} added`)
+    done(`${countWords(ids.length, 'pair')} added`)
   }
   /** The pair to select once the selected ones are removed, by id: it takes the place of the first of them. */
   function nextChosen(): string | null {
@@ -55,7 +55,7 @@ export function useDeckEdits(
     const [first] = shown.value.filter(({ id }) => ids.has(id))
     edit(label, (now) => withoutPairs(now, ids))
     selection.only(next)
-    done(`${ids.size === 1 ? `"${first!.name}" is` : `${some(ids.size)} are`} removed`)
+    done(`${ids.size === 1 ? `"${first!.name}" is` : `${countWords(ids.size, 'pair')} are`} removed`)
   }
   function double(): void {
     const result = duplicated(pairs(), chosen())

@@ -1,3 +1,4 @@
+import { countWords } from '../../../core/count-words.ts'
 import { useEventListener } from '@vueuse/core'
 import { holdsPairs, readPairs, writePairs } from '../../../core/files/pairs-file.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
@@ -23,7 +24,6 @@ const typing = (target: EventTarget | null): boolean =>
 /** Cut, copy and paste of whole pairs, within a game and between games, by the usual keys and by buttons. */
 export function usePairClipboard(deck: Deck) {
   const { say } = useToasts()
-  const told = (n: number): string => `${n} ${n === 1 ? 'pair' : 'pairs'}`
 
   function onCopy(event: ClipboardEvent): void {
     if (typing(event.target) || !deck.chosen().length || getSelection()?.toString()) return
@@ -32,7 +32,7 @@ export function usePairClipboard(deck: Deck) {
     event.clipboardData?.setData('text/plain', kept)
     const count = deck.chosen().length
     if (event.type === 'cut') deck.remove('cut pairs')
-    else say(`${told(count)} copied`)
+    else say(`${countWords(count, 'pair')} copied`)
   }
   function onPaste(event: ClipboardEvent): void {
     if (typing(event.target)) return
@@ -54,7 +54,7 @@ export function usePairClipboard(deck: Deck) {
   async function copy(): Promise<void> {
     kept = writePairs(deck.chosen())
     await navigator.clipboard?.writeText(kept).catch(() => undefined)
-    say(`${told(deck.chosen().length)} copied`)
+    say(`${countWords(deck.chosen().length, 'pair')} copied`)
   }
   async function cut(): Promise<void> {
     kept = writePairs(deck.chosen())

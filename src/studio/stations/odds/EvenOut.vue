@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { wantedShare } from '../../../core/odds/even-out.ts'
@@ -51,7 +52,7 @@ const changed = computed(() =>
   rows.value.filter(({ value, before, after }) => value !== null && before !== after),
 )
 /** How many levels that are, in words. */
-const told = computed(() => `${changed.value.length} ${changed.value.length === 1 ? 'level' : 'levels'}`)
+const told = computed(() => countWords(changed.value.length, 'level'))
 
 function set(): void {
   const changes = told.value

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { problemLine } from '../../../core/result.ts'
@@ -114,18 +115,18 @@ function use(): void {
       </p>
       <ElButton class="btn" @click="picker?.choose()">Choose records…</ElButton>
       <ElCheckbox v-if="tapes.length" v-model="withTapes">
-        with what you played here: {{ tapes.length }} {{ tapes.length === 1 ? 'tape' : 'tapes' }}
+        with what you played here: {{ countWords(tapes.length, 'tape') }}
       </ElCheckbox>
       <ElCheckbox v-if="checks.length" v-model="withChecks">
-        with the {{ checks.length }} kept {{ checks.length === 1 ? 'check' : 'checks' }} of this game
+        with the {{ countWords(checks.length, 'kept check') }} of this game
       </ElCheckbox>
       <FilePicker ref="picker" label="Records to fit" accept=".json,application/json" multiple @take="take" />
     </div>
     <p v-if="working" class="soft" role="status">Fitting …</p>
     <template v-if="found">
       <p role="status">
-        {{ found.used }} {{ found.used === 1 ? 'record is' : 'records are' }} used; {{ found.fit.turns }}
-        {{ found.fit.turns === 1 ? 'turn shows' : 'turns show' }} what was remembered<template
+        {{ countWords(found.used, 'record is', 'records are') }} used;
+        {{ countWords(found.fit.turns, 'turn shows', 'turns show') }} what was remembered<template
           v-if="found.fit.turns < TOO_FEW"
           >: too few, {{ TOO_FEW }} are needed</template
         >.

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { computed } from 'vue'
 import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
 import { seconds } from '../../parts/look/seconds.ts'
@@ -48,7 +49,7 @@ const figures = computed(() =>
       </thead>
       <tbody>
         <tr v-for="row in fit.curve.slice(0, 10)" :key="row.ago">
-          <th scope="row">{{ row.ago }} {{ row.ago === 1 ? 'turn' : 'turns' }} ago</th>
+          <th scope="row">{{ countWords(row.ago, 'turn') }} ago</th>
           <td>{{ row.taken }} of {{ row.of }}</td>
           <td>
             <span

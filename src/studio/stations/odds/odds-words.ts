@@ -1,3 +1,4 @@
+import { countWords } from '../../../core/count-words.ts'
 import type { Odds } from '../../../core/odds/odds-of.ts'
 import type { Section } from '../../../core/settings/settings.ts'
 import { wholeShare } from '../../parts/settings/lever-words.ts'
@@ -38,7 +39,9 @@ const STEP_WORDS: Record<string, string> = {
 export function stepWords({ section, key, by }: { section: Section; key: string; by: number }): string {
   const amount =
     section === 'limits'
-      ? `${by} ${key === 'lives' ? (by === 1 ? 'life' : 'lives') : by === 1 ? 'turn' : 'turns'}`
+      ? key === 'lives'
+        ? countWords(by, 'life', 'lives')
+        : countWords(by, 'turn')
       : `${by / 1000} s`
   return `${amount} ${STEP_WORDS[`${section}.${key}`]!}`
 }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import IconKeep from '~icons/ph/bookmark-simple'
 import IconOpen from '~icons/ph/folder-open'
@@ -66,7 +67,7 @@ const summary = computed(() => {
         :maxlength="60"
         @change="emit('rename', null, $event)"
       />
-      <span class="soft">{{ turns }} {{ turns === 1 ? 'turn' : 'turns' }}</span>
+      <span class="soft">{{ countWords(turns, 'turn') }}</span>
     </div>
     <div class="row">
       <ElButton class="btn main" :disabled="!turns" @click="emit('keep')">
@@ -96,7 +97,7 @@ const summary = computed(() => {
         <ElButton class="plain" @click="emit('take', tape)">{{ tape.name }}</ElButton>
         <span class="soft"
           >{{ levelName(tape.level) }}, {{ tape.by ? `by ${tape.by.toLowerCase()}, ` : ''
-          }}{{ tape.chips.length }} {{ tape.chips.length === 1 ? 'turn' : 'turns' }}</span
+          }}{{ countWords(tape.chips.length, 'turn') }}</span
         >
         <ElButton class="icon-btn" :aria-label="`Remove ${tape.name}`" @click="emit('forget', tape)">
           <IconRemove />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElProgress, ElTable, ElTableColumn } from 'element-plus'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
@@ -104,7 +105,7 @@ onBeforeUnmount(() => job?.cancel())
         <ElButton class="btn" @click="emit('show', report.broke)">Show that game</ElButton>
       </p>
       <p v-else class="good">
-        The rules held in all {{ number(report.inputs) }} inputs. {{ number(report.games) }} games:
+        The rules held in all {{ number(report.inputs) }} inputs. {{ countWords(report.games, 'game') }}:
         {{ number(report.won) }} won, {{ number(report.lost) }} lost,
         {{ number(report.games - report.won - report.lost) }} not finished.
       </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { computed } from 'vue'
 import { kilobytes } from '../../../ship/kilobytes.ts'
 
@@ -21,8 +22,7 @@ const lines = computed(() => {
     <li v-for="{ name, count, bytes } in lines" :key="name">
       <code>{{ name }}</code>
       <span class="soft"
-        >{{ name.endsWith('/') ? `${count} ${count === 1 ? 'file' : 'files'}, ` : ''
-        }}{{ kilobytes(bytes) }}</span
+        >{{ name.endsWith('/') ? `${countWords(count, 'file')}, ` : '' }}{{ kilobytes(bytes) }}</span
       >
     </li>
   </ul>

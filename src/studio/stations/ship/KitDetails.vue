@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElProgress } from 'element-plus'
 import { KIT_BOUNDS, kitCards, kitCardSize, type KitOptions } from '../../../ship/kit/cards.ts'
 import { computed } from 'vue'
@@ -63,7 +64,7 @@ const FILES: [string, string][] = [
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="kit" role="status">{{ kit.count.toLocaleString('en') }} files, ready to download.</p>
-    <p v-else-if="!making" class="soft">{{ cards }} {{ cards === 1 ? 'front' : 'fronts' }} to draw.</p>
+    <p v-else-if="!making" class="soft">{{ countWords(cards, 'front') }} to draw.</p>
     <p v-if="undrawn" class="problem" role="alert">
       These cards have an image that cannot be drawn, and show words instead: {{ undrawn }}. Replace the
       images in Deck.

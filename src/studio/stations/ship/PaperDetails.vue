@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { computed } from 'vue'
 import { resolveLevel } from '../../../core/settings/levels.ts'
 import { languageName, type Language } from '../../../core/texts/languages.ts'
@@ -31,7 +32,6 @@ const isDrawn = computed(() => {
   const level = bench.game!.levels.find(({ id }) => id === options.value.level)
   return level !== undefined && resolveLevel(bench.game!, level).fill.pick === 'random'
 })
-const counted = (count: number, what: string): string => `${count} ${what}${count === 1 ? '' : 's'}`
 </script>
 
 <template>
@@ -64,7 +64,8 @@ const counted = (count: number, what: string): string => `${count} ${what}${coun
     </p>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="made" role="status">
-      {{ counted(made.cards, 'card') }} on {{ counted(made.sheets, 'sheet') }}, and a page with the rules.
+      {{ countWords(made.cards, 'card') }} on {{ countWords(made.sheets, 'sheet') }}, and a page with the
+      rules.
     </p>
     <p v-if="isDrawn" class="soft">This level draws its pairs at random: those of one deal are printed.</p>
     <h3>Printing</h3>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElTag } from 'element-plus'
 import IconRemove from '~icons/ph/x'
 import { computed } from 'vue'
@@ -39,9 +40,7 @@ function remove(language: Language): void {
 }
 const lacking = (language: Language): string => {
   const missing = missingIn(bench.game!, language)
-  return missing
-    ? `${missing} ${missing === 1 ? 'name' : 'names'} as in ${languageName(languages.value[0]!)}`
-    : ''
+  return missing ? `${countWords(missing, 'name')} as in ${languageName(languages.value[0]!)}` : ''
 }
 </script>
 

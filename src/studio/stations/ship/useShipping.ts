@@ -1,3 +1,4 @@
+import { countWords } from '../../../core/count-words.ts'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
 import { fileStem, gameFileName } from '../../../core/game/names.ts'
@@ -78,7 +79,7 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
       page: size(page.made.value?.bytes),
       frame: size(page.made.value?.bytes),
       site: size(site.made.value?.content.length),
-      paper: sheets === undefined ? '' : `${sheets} ${sheets === 1 ? 'sheet' : 'sheets'}`,
+      paper: sheets === undefined ? '' : countWords(sheets, 'sheet'),
       engine: size(engine.made.value?.length),
       project: size(project.made.value?.content.length),
       kit: size(kit.kit.value?.content.length),
