@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
-import { boardAbove, cards, downloadOf, openStation, tiles, toGameFile } from './helpers.ts'
+import { cards, downloadOf, openStation, tiles, toGameFile } from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
@@ -52,18 +52,29 @@ test('a game file dropped on the shelf is opened, and what was there stays', asy
   await expect(page.getByRole('heading', { name: "The Clockmaker's Drawer" })).toBeVisible()
 })
 
-test('a file dropped where nothing takes it does not take the place of the studio', async ({
+test('a file is refused where nothing takes it: else it would be opened in place of the studio', async ({
   page,
   context,
 }) => {
   await openStation(page, 'rules')
+  await expect(page.getByRole('heading', { name: 'What that means' })).toBeVisible()
   const browser = await context.newCDPSession(page)
   const data = { items: [], files: [resolve('demo/clockmakers-drawer.game.json')], dragOperationsMask: 1 }
-  for (const type of ['dragEnter', 'dragOver', 'drop'] as const)
-    await browser.send('Input.dispatchDragEvent', { type, x: 640, y: 500, data })
-  await expect(page.getByRole('heading', { name: 'What that means' })).toBeVisible()
-  await page.getByRole('link', { name: 'Deal', exact: true }).click()
-  await expect(boardAbove(page)).toBeVisible()
+  await page.evaluate(() =>
+    addEventListener('dragover', ({ dataTransfer }) =>
+      Object.assign(window, { made: dataTransfer!.dropEffect }),
+    ),
+  )
+  /** What the page makes of a file that is held over it. */
+  const held = async (): Promise<unknown> => {
+    for (const type of ['dragEnter', 'dragOver'] as const)
+      await browser.send('Input.dispatchDragEvent', { type, x: 400, y: 500, data })
+    return page.evaluate(() => (window as unknown as { made: string }).made)
+  }
+  await expect.poll(held).toBe('none')
+  await page.getByRole('link', { name: 'Deck', exact: true }).click()
+  await expect(tiles(page).first()).toBeVisible()
+  await expect.poll(held).toBe('copy')
 })
 
 for (const [what, content, message] of [

@@ -200,7 +200,9 @@ test('a full storage says so, keeps the work, and offers the file', async ({ pag
   await openStation(page, 'rules')
   await page.evaluate(() => Object.assign(window, { full: true }))
   await retitle(page, 'Too much')
-  await expect(page.getByText('This browser did not save the last changes')).toBeVisible()
+  await expect(
+    page.getByText('This browser did not save the last changes (its storage is full).'),
+  ).toBeVisible()
   const { path } = await downloadOf(page, () => page.getByRole('button', { name: 'Save to a file' }).click())
   expect(JSON.parse(readFileSync(path, 'utf8')).title).toBe('Too much')
 

@@ -6,6 +6,12 @@ import { nextTask } from './next-task.ts'
 /** How long edits are collected before they are saved, in ms, from the first unsaved one: constant editing does not postpone it. */
 const SAVE_AFTER = 40
 
+/** Why the browser did not keep something, in words where they are known. */
+const whyNot = (error: Error & { inner?: Error }): string =>
+  [error.name, error.inner?.name].includes('QuotaExceededError')
+    ? 'its storage is full'
+    : error.message || error.name
+
 /** Saves the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved; `steps` gives the undo and redo steps of a game. */
 export function useSaving(
   key: Ref<string>,
@@ -57,7 +63,7 @@ export function useSaving(
     } catch (error) {
       dirty = true
       state.value = error instanceof Changed ? 'clash' : 'failed'
-      failure.value = (error as Error).message || (error as Error).name
+      failure.value = whyNot(error as Error)
     }
   }
 

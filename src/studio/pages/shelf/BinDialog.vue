@@ -98,7 +98,4 @@ strong {
 .ask span {
   flex: 1;
 }
-.danger {
-  color: var(--brick);
-}
 </style>
