@@ -61,7 +61,7 @@ test('a file is refused where nothing takes it: else it would be opened in place
   const browser = await context.newCDPSession(page)
   const data = { items: [], files: [resolve('demo/clockmakers-drawer.game.json')], dragOperationsMask: 1 }
   await page.evaluate(() =>
-    addEventListener('dragover', ({ dataTransfer }) =>
+    window.addEventListener('dragover', ({ dataTransfer }) =>
       Object.assign(window, { made: dataTransfer!.dropEffect }),
     ),
   )
