@@ -186,7 +186,7 @@ test.describe('audit deals', () => {
     )
     const audit = run('audit', 'deals', file('ours.jsonl', out))
     expect([audit.code, audit.err]).toEqual([0, ''])
-    expect(audit.out).toContain('3000 boards of 4 × 4, 24 pairs')
+    expect(audit.out).toContain('3,000 boards of 4 × 4, 24 pairs')
     expect(audit.out).toContain('Fair. No place is favoured')
   })
   test('finds a deck that is only moved on unfair, says why, and prints it as JSON too', () => {

@@ -94,7 +94,7 @@ for (const [where, width, height] of [
     await type(page, 'Rows', '5')
     const before = await ring.boundingBox()
     await type(page, 'Columns', '7')
-    const found = page.getByText(/^This cannot be dealt: 35 cells/)
+    const found = page.getByText(/^This cannot be dealt: cards come in pairs, and the board has room for 35/)
     await expect(found).toBeInViewport({ ratio: 1 })
     expect(await ring.boundingBox()).toEqual(before)
   })

@@ -43,7 +43,7 @@ useEventListener(window, 'beforeunload', (event) => {
     <template #buttons>
       <ElButton class="btn danger" @click="leave">Leave without them</ElButton>
       <ElButton class="btn" @click="downloadGame(bench.game!)">Save to a file</ElButton>
-      <ElButton class="btn main" autofocus @click="open = false">Stay</ElButton>
+      <ElButton class="btn main" @click="open = false">Stay</ElButton>
     </template>
   </ModalDialog>
 </template>
