@@ -29,9 +29,16 @@ export const test = base.extend<{ own: boolean }, { shared: Shared }>({
     const { context, session } = shared
     const [keeper] = context.pages()
     await use(context)
+    // lent pages and servers of a test's own have origins of their own
+    const origins = context
+      .pages()
+      .flatMap((page) => page.frames())
+      .map((frame) => frame.url())
+      .filter((url) => url.startsWith('http'))
+      .map((url) => new URL(url).origin)
     for (const page of context.pages()) if (page !== keeper) await page.close()
     await context.clearPermissions()
-    for (const origin of [baseURL!, 'file://'])
+    for (const origin of new Set([baseURL!, 'file://', ...origins]))
       await session.send('Storage.clearDataForOrigin', {
         origin,
         storageTypes: 'indexeddb,local_storage,cache_storage',
