@@ -88,7 +88,9 @@ test('a mind is fitted to records that are dropped here, and plays', async ({ pa
     ),
     fileOf('none.play.json', '{', 'application/json'),
   ])
-  await expect(dialog.getByText(/^24 records are used; [\d,]+ turns show what was remembered\./)).toBeVisible()
+  await expect(
+    dialog.getByText(/^24 records are used; [\d,]+ turns show what was remembered\./),
+  ).toBeVisible()
   await dialog.getByText('2 left out').click()
   await expect(dialog.getByText('other.play.json: a record of "signal-room"')).toBeVisible()
   await expect(dialog.getByText(/^none.play.json: .*JSON/)).toBeVisible()
