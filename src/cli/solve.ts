@@ -1,6 +1,6 @@
-import { countWords } from '../core/count-words.ts'
 import { InvalidArgumentError } from 'commander'
 import { writeFileSync } from 'node:fs'
+import { countWords } from '../core/count-words.ts'
 import { writeGame } from '../core/files/game-file.ts'
 import { fitMind, TOO_FEW, type Fit, type Fitted } from '../core/odds/fit.ts'
 import { gatherShown } from '../core/odds/fit-records.ts'

@@ -10,7 +10,7 @@ const DEFAULT = settingsWith({}).fill
 const board = { rows: 6, columns: 6, gaps: [] }
 
 /** How many pairs of each lie on a board. */
-function countWords(own: Parameters<typeof settingsWith>[0], count: number, seed = 'a'): number[] {
+function counted(own: Parameters<typeof settingsWith>[0], count: number, seed = 'a'): number[] {
   const dealer = prepareDeal(pairsNamed(count), settingsWith(own))
   if (!dealer.ok) throw new Error(dealer.problem.message)
   const copies = new Array<number>(count).fill(0)
@@ -22,14 +22,14 @@ describe('copies', () => {
   test('five pairs on thirty-six cards', () => {
     const fill = { ...DEFAULT, repeat: 'evenly' as const }
     expect(copiesOf(pairsNamed(5), fill, 18)).toEqual({ how: 'evenly', each: 3, more: 3, pick: 'random' })
-    expect(countWords({ board, fill: { repeat: 'evenly' } }, 5).sort()).toEqual([3, 3, 4, 4, 4])
+    expect(counted({ board, fill: { repeat: 'evenly' } }, 5).sort()).toEqual([3, 3, 4, 4, 4])
   })
 
   test('what comes evenly is what is told', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 17 }), fc.string({ minLength: 1 }), (count, seed) => {
         const told = copiesOf(pairsNamed(count), { ...DEFAULT, repeat: 'evenly' }, 18)
-        const came = countWords({ board, fill: { repeat: 'evenly' } }, count, seed)
+        const came = counted({ board, fill: { repeat: 'evenly' } }, count, seed)
         if (told?.how !== 'evenly') throw new Error('not told')
         expect(came.filter((copies) => copies === told.each + 1)).toHaveLength(told.more)
         expect(came.filter((copies) => copies === told.each)).toHaveLength(count - told.more)
@@ -83,7 +83,7 @@ describe('counts', () => {
             fill: { repeat: 'counts' as const, counts },
             deal: { way, steps: 2 },
           }
-          expect(countWords(own, copies.length, seed)).toEqual(copies)
+          expect(counted(own, copies.length, seed)).toEqual(copies)
         },
       ),
     )

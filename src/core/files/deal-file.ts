@@ -1,5 +1,5 @@
-import { countWords } from '../count-words.ts'
 import { z } from 'zod'
+import { countWords } from '../count-words.ts'
 import { cardNames } from '../deck/card-name.ts'
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'

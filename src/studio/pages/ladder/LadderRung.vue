@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElInput } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconDown from '~icons/ph/caret-down'
@@ -9,6 +8,7 @@ import IconUp from '~icons/ph/caret-up'
 import IconWarn from '~icons/ph/warning-circle'
 import { computed, nextTick, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
+import { countWords } from '../../../core/count-words.ts'
 import { openCells } from '../../../core/board/cells.ts'
 import { type Level, resolveLevel } from '../../../core/settings/levels.ts'
 import { findingWords } from '../../../core/findings/words.ts'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElEmpty } from 'element-plus'
 import IconBin from '~icons/ph/trash'
 import { ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import type { Kept } from '../../store/db.ts'
 import { DAYS_IN_BIN, useShelf } from '../../store/shelf.ts'

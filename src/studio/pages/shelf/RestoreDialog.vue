@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { problemLine } from '../../../core/result.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElDropdown, ElDropdownItem, ElDropdownMenu } from 'element-plus'
 import IconMore from '~icons/ph/caret-down'
 import { defineAsyncComponent, ref, shallowRef } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { download } from '../../parts/look/download.ts'
 import { everTrue } from '../../parts/look/everTrue.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'

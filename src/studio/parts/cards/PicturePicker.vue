@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { pictureTitle } from '../../../core/deck/picture-words.ts'
 import { newId } from '../../../core/settings/new-id.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElSegmented } from 'element-plus'
 import { computed, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { NO_CARD } from '../../../core/deck/card.ts'
 import { frameOf, layoutIn } from '../../../core/board/frames.ts'
 import { openCells } from '../../../core/board/cells.ts'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElProgress } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
 import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { isSeed } from '../../../core/deal/seed.ts'
 import { seedsFrom, type DealtFormat } from '../../../core/files/dealt-file.ts'
 import { fileStem } from '../../../core/game/names.ts'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import IconDoubt from '~icons/ph/question'
 import IconFair from '~icons/ph/scales'
 import IconUnfair from '~icons/ph/warning-octagon'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import type { Report } from '../../../core/audit/report.ts'
 import type { Claim } from '../../../core/audit/theory.ts'
 import { oftenOf, oftenWords } from '../../../core/audit/often.ts'

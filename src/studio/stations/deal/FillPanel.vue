@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { copiesOf, evenCounts } from '../../../core/deal/copies.ts'
 import { drawnPairs, selectPairs } from '../../../core/deck/select.ts'
 import { openCells } from '../../../core/board/cells.ts'

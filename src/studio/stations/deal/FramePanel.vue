@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
 import { computed } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
 import { fileStem } from '../../../core/game/names.ts'
 import {

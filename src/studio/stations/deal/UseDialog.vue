@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElSegmented } from 'element-plus'
 import { computed, ref, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { selectPairs, tagsOf } from '../../../core/deck/select.ts'
 import type { Use } from '../../../core/settings/settings.ts'
 import NestedRows from '../../parts/cards/NestedRows.vue'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElEmpty, ElSegmented } from 'element-plus'
 import IconPairs from '~icons/ph/cards'
 import IconSearch from '~icons/ph/magnifying-glass'
 import { computed, nextTick, ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import { tagsOf } from '../../../core/deck/select.ts'
 import { carriesFiles } from '../../parts/look/stray-files.ts'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElCheckbox, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import IconFolder from '~icons/ph/folder-open'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 import FilePicker from '../../parts/look/FilePicker.vue'

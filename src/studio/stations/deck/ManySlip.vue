@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElInput } from 'element-plus'
 import IconBack from '~icons/ph/caret-left'
 import IconCopy from '~icons/ph/copy'
@@ -8,6 +7,7 @@ import IconDouble from '~icons/ph/copy-simple'
 import IconForward from '~icons/ph/caret-right'
 import IconRemove from '~icons/ph/trash'
 import { computed, ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { coloured, tagged } from '../../../core/deck/edit.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElCheckbox, ElInput } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { wordPairs, type Part, type WordPairs } from '../../../core/files/words-file.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'

@@ -1,5 +1,5 @@
-import { countWords } from '../../../core/count-words.ts'
 import type { Ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../../core/deck/edit.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'

@@ -1,5 +1,5 @@
-import { countWords } from '../../../core/count-words.ts'
 import { useEventListener } from '@vueuse/core'
+import { countWords } from '../../../core/count-words.ts'
 import { holdsPairs, readPairs, writePairs } from '../../../core/files/pairs-file.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { problemLine } from '../../../core/result.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import { computed } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { wantedShare } from '../../../core/odds/even-out.ts'
 import { LEVERS, leverPatch, leverValue, type Lever } from '../../../core/odds/levers.ts'
 import { writeSettings } from '../../../core/settings/levels.ts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { problemLine } from '../../../core/result.ts'
 import { TOO_FEW, type Fitted } from '../../../core/odds/fit.ts'
 import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'

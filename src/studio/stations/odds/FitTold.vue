@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { computed } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
 import { seconds } from '../../parts/look/seconds.ts'
 import { percent } from './odds-words.ts'

@@ -38,10 +38,10 @@ const STEP_WORDS: Record<string, string> = {
 }
 export function stepWords({ section, key, by }: { section: Section; key: string; by: number }): string {
   const amount =
-    section === 'limits'
-      ? key === 'lives'
+    section !== 'limits'
+      ? `${by / 1000} s`
+      : key === 'lives'
         ? countWords(by, 'life', 'lives')
         : countWords(by, 'turn')
-      : `${by / 1000} s`
   return `${amount} ${STEP_WORDS[`${section}.${key}`]!}`
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton } from 'element-plus'
 import IconKeep from '~icons/ph/bookmark-simple'
 import IconOpen from '~icons/ph/folder-open'
 import IconRemove from '~icons/ph/trash'
 import IconSave from '~icons/ph/download-simple'
 import { computed, ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import type { Check } from '../../../core/play/record.ts'
 import type { Checked } from '../../../core/game/check.ts'
 import { findLevel } from '../../../core/settings/levels.ts'

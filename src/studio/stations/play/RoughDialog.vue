@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElProgress, ElTable, ElTableColumn } from 'element-plus'
 import { computed, onBeforeUnmount, ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
 import { REFUSALS, type Input } from '../../../core/play/events.ts'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { computed } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { kilobytes } from '../../../ship/kilobytes.ts'
 
 /** What is in a zip: its files with their sizes; those of one folder in one line. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElProgress } from 'element-plus'
+import { countWords } from '../../../core/count-words.ts'
 import { KIT_BOUNDS, kitCards, kitCardSize, type KitOptions } from '../../../ship/kit/cards.ts'
 import { computed } from 'vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'

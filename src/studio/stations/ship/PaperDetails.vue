@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { computed } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { resolveLevel } from '../../../core/settings/levels.ts'
 import { languageName, type Language } from '../../../core/texts/languages.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { countWords } from '../../../core/count-words.ts'
 import { ElButton, ElTag } from 'element-plus'
 import IconRemove from '~icons/ph/x'
 import { computed } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { missingIn } from '../../../core/game/said.ts'
 import { languageName, LANGUAGES, type Language } from '../../../core/texts/languages.ts'

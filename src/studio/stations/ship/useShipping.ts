@@ -1,6 +1,6 @@
-import { countWords } from '../../../core/count-words.ts'
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
+import { countWords } from '../../../core/count-words.ts'
 import { fileStem, gameFileName } from '../../../core/game/names.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { good } from '../../../core/result.ts'
