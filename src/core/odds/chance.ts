@@ -39,11 +39,11 @@ export function spared(stream: Stream, chance: number, most: number): number {
 }
 
 /**
- * A draw from the standard normal distribution: the quantile of (u + ½) / 2³² for the next number u of the stream, right to 7 digits.
+ * The value below which a share (u + ½) / 2³² of the standard normal distribution lies, for a number u of 32 bits (0 to 2³² − 1); right to 7 digits.
  * Source: M. J. Wichura, "Algorithm AS 241: The percentage points of the normal distribution", Applied Statistics 37 (1988), PPND7, with coefficients of 8 digits; its third range begins beyond what 32 bits reach.
  */
-export function normal(stream: Stream): number {
-  const chance = ((stream.next() >>> 0) + 0.5) / TWO_32
+export function normalAt(drawn: number): number {
+  const chance = (drawn + 0.5) / TWO_32
   const fromMiddle = chance - 0.5
   if (Math.abs(fromMiddle) <= 0.425) {
     const r = 0.180625 - fromMiddle * fromMiddle

@@ -1,15 +1,18 @@
 import { describe, expect, test } from '@jest/globals'
 import { prepareDeal } from '../deal/deal.ts'
+import { cardOf } from '../deck/card.ts'
 import { newRound } from '../play/new-round.ts'
 import { READY_MINDS, type Memory, type Mind } from '../settings/mind.ts'
 import type { Own } from '../settings/levels.ts'
 import { exactTurns } from '../testing/exact-minds.ts'
 import { pairsNamed, settingsWith } from '../testing/games.ts'
 import { levelOf, mindWith, PERFECT } from '../testing/levels.ts'
+import { mindStreams } from './chance.ts'
 import { joinGames, playGames } from './games.ts'
 import { oddsOf, OddsTally, type Odds } from './odds-of.ts'
 import { par } from './par.ts'
 import { playMinds } from './play-minds.ts'
+import { MindPlayer } from './player-mind.ts'
 import { missChances } from './turns.ts'
 
 const ready = (id: string): Mind => READY_MINDS.find((mind) => mind.id === id)!
@@ -62,6 +65,28 @@ describe('a mind needs as many turns as its memory says', () => {
     )
     expect(turns).toEqual([...turns].sort((a, b) => a - b))
   })
+})
+
+test('each trace fades on its own, however old it is', () => {
+  const [fade, boards] = [0.25, 20_000]
+  const mind = mindWith({ fade })
+  const cells = pairsNamed(6).flatMap((_, pair) => [cardOf(pair, 'a', false), cardOf(pair, 'a', false)])
+  const misses = [0, 4, 8]
+  /** by cell: how often its trace is left after the three misses; and how often both of two are */
+  const left = new Array<number>(cells.length).fill(0)
+  let both = 0
+  for (let board = 1; board <= boards; board++) {
+    const player = new MindPlayer(mind, cells, 4, mindStreams('fades', board))
+    for (const cell of misses) player.settled(cell, cell + 2, false)
+    const held = new Set(player.traces.held())
+    for (const cell of held) left[cell]!++
+    if (held.has(0) && held.has(4)) both++
+  }
+  const isAbout = (count: number, chance: number): void =>
+    expect(Math.abs(count / boards - chance)).toBeLessThan(4 * Math.sqrt((chance * (1 - chance)) / boards))
+  for (const [at, cell] of misses.entries())
+    for (const one of [cell, cell + 2]) isAbout(left[one]!, (1 - fade) ** (misses.length - at))
+  isAbout(both, (1 - fade) ** 5)
 })
 
 describe('a first look', () => {

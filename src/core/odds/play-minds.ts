@@ -3,7 +3,8 @@ import { isOver, NEVER, type Round } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 import { mindStreams } from './chance.ts'
-import { MindPlayer } from './player-mind.ts'
+import type { MindPlayer } from './player-mind.ts'
+import { QuickMind } from './quick-mind.ts'
 
 /** The least time that a mind looks at judged cards before it cuts their look short, in ms. */
 const LOOKS_AT_LEAST = 400
@@ -26,7 +27,7 @@ export function playMinds(
   const { rules, cells } = round
   const seats = (round.seats ?? [null]).map(
     (_, seat) =>
-      new MindPlayer(minds[seat % minds.length]!, cells, rules.board.columns, mindStreams(seed, game, seat)),
+      new QuickMind(minds[seat % minds.length]!, cells, rules.board.columns, mindStreams(seed, game, seat)),
   )
   for (const player of seats) player.sawAll(rules.turn.firstLook)
   /** when the board is ready for the next turn */

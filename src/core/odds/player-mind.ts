@@ -4,8 +4,18 @@ import { draw } from '../deal/draw.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import { NEVER } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
-import { happens, normal, spared, type MindStreams } from './chance.ts'
+import { happens, normalAt, spared, type MindStreams } from './chance.ts'
 import { Traces, type KnownPair } from './traces.ts'
+
+/**
+ * How long a mind thinks: median × e^(spread × z), with z from the standard normal distribution; whole ms, 1 at least and NEVER at most. It rises with `drawn`, a number of
+ * 32 bits.
+ */
+export function thoughtMs(median: number, spread: number, drawn: number): number {
+  const ms = median * Math.exp(spread * normalAt(drawn))
+  // rounded by its bits: a small whole number keeps the state's fields fast
+  return ms < 1 ? 1 : ms > NEVER ? NEVER : (ms + 0.5) | 0
+}
 
 /**
  * A mind at one board, as docs/odds.md describes it. It knows of the cards only what it is told: those face up in the first look, and the two cards of each turn when they
@@ -13,9 +23,9 @@ import { Traces, type KnownPair } from './traces.ts'
  */
 export class MindPlayer {
   readonly traces: Traces
-  private readonly mind: Mind
+  protected readonly mind: Mind
   private readonly columns: number
-  private readonly streams: MindStreams
+  protected readonly streams: MindStreams
   private readonly cells: Cells
   private plan: KnownPair | null = null
 
@@ -51,11 +61,11 @@ export class MindPlayer {
       if (happens(remembering, notice)) traces.lay(second)
     }
     this.holdOnly()
-    const { count } = traces
-    let lost = spared(remembering, fade, count)
-    if (lost === count) return
-    for (const held = traces.held(); lost < count; lost += 1 + spared(remembering, fade, count - lost - 1))
-      traces.lose(held[lost]!)
+    let place = spared(remembering, fade, traces.count)
+    while (place < traces.count) {
+      traces.lose(place)
+      place += spared(remembering, fade, traces.count - place)
+    }
   }
 
   /** The cell of the first card of a turn. */
@@ -73,19 +83,17 @@ export class MindPlayer {
     return known >= 0 ? this.aim(known, first) : this.anyCell(first)
   }
 
-  /** How long after the board is ready, or after the first card, it presses; whole ms, 1 at least and NEVER at most. */
+  /** How long after the board is ready, or after the first card, it presses, in ms. */
   thought(card: 'first' | 'second'): number {
-    const { spread, first, second } = this.mind.pace
-    const median = card === 'first' ? first : second
-    if (spread === 0) return median
-    const ms = median * Math.exp(spread * normal(this.streams.pacing))
-    // rounded by its bits: a small whole number keeps the state's fields fast
-    return ms < 1 ? 1 : ms > NEVER ? NEVER : (ms + 0.5) | 0
+    const { pace } = this.mind
+    return pace.spread === 0
+      ? pace[card]
+      : thoughtMs(pace[card], pace.spread, this.streams.pacing.next() >>> 0)
   }
 
   private holdOnly(): void {
     const { hold } = this.mind.memory
-    while (hold !== null && this.traces.count > hold) this.traces.lose(this.traces.oldest())
+    while (hold !== null && this.traces.count > hold) this.traces.lose(0)
   }
 
   /** A face-down cell without a trace, or if there is none, any face-down cell; but not the first card's. */
