@@ -3,7 +3,7 @@ import { ElConfigProvider } from 'element-plus'
 import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
 import { ELEMENT_WORDS } from './parts/look/element-words.ts'
-import LostPart from './parts/look/LostPart.vue'
+import FaultBar from './parts/look/FaultBar.vue'
 import { refuseStrayFiles } from './parts/look/stray-files.ts'
 import TipHost from './parts/look/TipHost.vue'
 import { showToasts } from './parts/toast/showToasts.ts'
@@ -14,7 +14,7 @@ refuseStrayFiles()
 
 <template>
   <p v-if="storageProblem" class="storage" role="alert">{{ storageProblem }}</p>
-  <LostPart />
+  <FaultBar />
   <ElConfigProvider :locale="ELEMENT_WORDS">
     <RouterView />
     <TipHost />

@@ -5,5 +5,8 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import './parts/look/base.css'
 import { router } from './router.ts'
+import { tellFault } from './store/faults.ts'
 
-createApp(App).use(createPinia()).use(router).mount('#app')
+const app = createApp(App).use(createPinia()).use(router)
+app.config.errorHandler = tellFault
+app.mount('#app')

@@ -1,5 +1,5 @@
 import { pictureWords } from '../../core/deck/picture-words.ts'
-import { fileOfApp } from './lost-parts.ts'
+import { fileOfApp } from './faults.ts'
 
 /** The picture library as the studio has it: files beside the app, loaded on demand. */
 

@@ -4,7 +4,7 @@ import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, type Compo
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
 import { STATIONS, type Station } from '../stations.ts'
-import { isPartLost, SERVER_GONE } from '../../store/lost-parts.ts'
+import { isPartLost, SERVER_GONE } from '../../store/faults.ts'
 import { useBench } from '../../store/bench.ts'
 import BenchTop from './BenchTop.vue'
 import KeysDialog from './KeysDialog.vue'

@@ -2,7 +2,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { lentPath, type Lending } from '../../../core/files/lending.ts'
 import { useBench } from '../../store/bench.ts'
-import { SERVER_GONE } from '../../store/lost-parts.ts'
+import { SERVER_GONE } from '../../store/faults.ts'
 
 /** How lending stands, as the server told it last. */
 const lending = shallowRef<Lending | null>(null)

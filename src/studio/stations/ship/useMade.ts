@@ -3,7 +3,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
 import { idly } from '../../parts/look/idly.ts'
 import { useBench } from '../../store/bench.ts'
-import { isPartLost, SERVER_GONE } from '../../store/lost-parts.ts'
+import { isPartLost, SERVER_GONE } from '../../store/faults.ts'
 import { soundness } from '../../store/sound-images.ts'
 
 /** What most things depend on: the game, and the checks of its images. */

@@ -45,7 +45,7 @@ self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
   }
   setTimeout(
     () => {
-      if (latest === run) void find(run, game)
+      if (latest === run) find(run, game).catch(reportError)
     },
     restBefore(HEAD_START, took),
   )

@@ -1,4 +1,4 @@
-import { workerError } from '../../store/lost-parts.ts'
+import { workerError } from '../../store/faults.ts'
 import type { Message } from './answer.ts'
 
 /** Work in a worker, as one typed call with progress and cancel. */

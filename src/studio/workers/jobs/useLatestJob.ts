@@ -1,5 +1,6 @@
 import { onBeforeUnmount, watch } from 'vue'
-import type { Job } from './job.ts'
+import { tellFault } from '../../store/faults.ts'
+import { Cancelled, type Job } from './job.ts'
 import { restBefore } from './rest.ts'
 
 /**
@@ -26,8 +27,8 @@ export function useLatestJob<Out>(options: {
         took = performance.now() - began
         options.take(out)
       },
-      // a cancelled job has no answer
-      () => undefined,
+      // a cancelled job has no answer; of any other end nobody else tells
+      (error: unknown) => error instanceof Cancelled || tellFault(error),
     )
   }
   function stop(): void {

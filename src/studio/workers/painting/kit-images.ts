@@ -7,7 +7,7 @@ import {
   type Atlas,
   type KitCard,
 } from '../../../ship/kit/cards.ts'
-import { workerError } from '../../store/lost-parts.ts'
+import { workerError } from '../../store/faults.ts'
 import { Cancelled, workerCount, type Job } from '../jobs/job.ts'
 import { backForWorker, emblemOf, faceForWorker, pageFonts } from './for-workers.ts'
 import { imagesOf } from './load-image.ts'

@@ -10,9 +10,17 @@ export const SERVER_GONE = 'The server of Lucky Twin does not answer. Start it a
 export const isPartLost = ref(false)
 export const partLost = (): void => void (isPartLost.value = true)
 
+/** What the app itself did wrong, in the words of the error; empty if nothing. */
+export const fault = ref('')
+/** Tells of an error that nothing else tells of; what the browser refuses is told where it is asked for. */
+export function tellFault(error: unknown): void {
+  console.error(error)
+  if (error instanceof Error && !(error instanceof DOMException)) fault.value = error.message
+}
+
 /** What went wrong in a worker; one that says nothing of it could not be loaded. */
 export function workerError({ message }: ErrorEvent): Error {
-  if (message) return new Error(message)
+  if (message) return new Error(message.replace(/^(Uncaught )?(\w*Error: )?/, ''))
   partLost()
   return new Error(SERVER_GONE)
 }

@@ -1,13 +1,21 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { useEventListener } from '@vueuse/core'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import { storageProblem } from '../../store/db.ts'
-import { isPartLost, partLost, SERVER_GONE } from '../../store/lost-parts.ts'
+import { fault, isPartLost, partLost, SERVER_GONE, tellFault } from '../../store/faults.ts'
 
-/** Says that a part of the app could not be loaded, and loads the page again as soon as the server answers. */
+/** Says that a part of the app could not be loaded, or that it failed; loads the page again as soon as the server answers. */
 useEventListener(window, 'vite:preloadError', partLost)
+useEventListener(window, 'error', ({ error }) => tellFault(error))
+useEventListener(window, 'unhandledrejection', ({ reason }) => tellFault(reason))
 const isSilent = ref(false)
+const words = computed(() => {
+  if (isSilent.value) return SERVER_GONE
+  return isPartLost.value
+    ? 'A part of Lucky Twin could not be loaded. If its server has stopped, start it again with npm start.'
+    : `Lucky Twin made a mistake, and may not go on as it should: ${fault.value}.`
+})
 async function loadAgain(): Promise<void> {
   try {
     await fetch('/healthz')
@@ -19,13 +27,9 @@ async function loadAgain(): Promise<void> {
 </script>
 
 <template>
-  <div v-if="isPartLost" class="lost" role="alert">
+  <div v-if="isPartLost || fault" class="fault" role="alert">
     <p>
-      {{
-        isSilent
-          ? SERVER_GONE
-          : 'A part of Lucky Twin could not be loaded. If its server has stopped, start it again with npm start.'
-      }}
+      {{ words }}
       {{
         storageProblem
           ? 'What you made here ends when the page is loaded again: save it as a file first.'
@@ -37,7 +41,7 @@ async function loadAgain(): Promise<void> {
 </template>
 
 <style scoped>
-.lost {
+.fault {
   display: flex;
   flex-wrap: wrap;
   align-items: center;

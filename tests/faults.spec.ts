@@ -58,3 +58,30 @@ test('pictures and workers that do not come are told of too, and nothing is cut 
   await expect(page.getByRole('button', { name: 'On my phone' })).toBeInViewport({ ratio: 1 })
   await expectNoViolations(page)
 })
+
+test('a worker that fails is told of in its own words, and the page can be loaded again', async ({
+  page,
+}) => {
+  await page.route('**/findings.worker*', (route) =>
+    route.fulfill({
+      contentType: 'text/javascript',
+      body: 'onmessage = () => { throw new Error("no such rule") }',
+    }),
+  )
+  await page.route('**/figures.worker*', (route) =>
+    route.fulfill({
+      contentType: 'text/javascript',
+      body: 'onmessage = () => postMessage({ failed: "a board of no cells" })',
+    }),
+  )
+  await openStation(page, 'play/top-drawer')
+  await expect(alert(page)).toContainText(
+    'may not go on as it should: no such rule. Your games are kept.',
+  )
+  await station(page, 'Rules').click()
+  await expect(alert(page)).toContainText('a board of no cells')
+  await page.unrouteAll()
+  await alert(page).getByRole('button', { name: 'Load again' }).click()
+  await expect(page.getByRole('main')).toBeVisible()
+  await expect(alert(page)).toBeHidden()
+})
