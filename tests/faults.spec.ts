@@ -75,9 +75,7 @@ test('a worker that fails is told of in its own words, and the page can be loade
     }),
   )
   await openStation(page, 'play/top-drawer')
-  await expect(alert(page)).toContainText(
-    'may not go on as it should: no such rule. Your games are kept.',
-  )
+  await expect(alert(page)).toContainText('may not go on as it should: no such rule. Your games are kept.')
   await station(page, 'Rules').click()
   await expect(alert(page)).toContainText('a board of no cells')
   await page.unrouteAll()

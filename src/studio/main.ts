@@ -5,8 +5,8 @@ import { createApp } from 'vue'
 import App from './App.vue'
 import './parts/look/base.css'
 import { router } from './router.ts'
-import { tellFault } from './store/faults.ts'
 
 const app = createApp(App).use(createPinia()).use(router)
-app.config.errorHandler = tellFault
+// the browser writes it to its console, and FaultBar tells of it
+app.config.errorHandler = (error) => reportError(error)
 app.mount('#app')

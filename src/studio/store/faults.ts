@@ -12,9 +12,8 @@ export const partLost = (): void => void (isPartLost.value = true)
 
 /** What the app itself did wrong, in the words of the error; empty if nothing. */
 export const fault = ref('')
-/** Tells of an error that nothing else tells of; what the browser refuses is told where it is asked for. */
-export function tellFault(error: unknown): void {
-  console.error(error)
+/** Keeps an error that nobody took, or that was given to `reportError`; what the browser refuses is told where it is asked for. */
+export function noteFault(error: unknown): void {
   if (error instanceof Error && !(error instanceof DOMException)) fault.value = error.message
 }
 

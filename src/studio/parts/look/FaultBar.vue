@@ -3,12 +3,12 @@ import { ElButton } from 'element-plus'
 import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { storageProblem } from '../../store/db.ts'
-import { fault, isPartLost, partLost, SERVER_GONE, tellFault } from '../../store/faults.ts'
+import { fault, isPartLost, partLost, SERVER_GONE, noteFault } from '../../store/faults.ts'
 
 /** Says that a part of the app could not be loaded, or that it failed; loads the page again as soon as the server answers. */
 useEventListener(window, 'vite:preloadError', partLost)
-useEventListener(window, 'error', ({ error }) => tellFault(error))
-useEventListener(window, 'unhandledrejection', ({ reason }) => tellFault(reason))
+useEventListener(window, 'error', ({ error }) => noteFault(error))
+useEventListener(window, 'unhandledrejection', ({ reason }) => noteFault(reason))
 const isSilent = ref(false)
 const words = computed(() => {
   if (isSilent.value) return SERVER_GONE

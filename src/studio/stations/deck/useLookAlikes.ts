@@ -12,7 +12,7 @@ import type {
   Owner,
 } from '../../workers/painting/alike.worker.ts'
 import { imagesOf } from '../../workers/painting/load-image.ts'
-import { tellFault, workerError } from '../../store/faults.ts'
+import { workerError } from '../../store/faults.ts'
 import { nextTask } from '../../store/next-task.ts'
 import { smallestCard } from './smallest-card.ts'
 
@@ -75,7 +75,7 @@ export function useLookAlikes(game: () => Game) {
 
   // nothing is known then: the next edit asks again
   worker.onerror = (event) => {
-    tellFault(workerError(event))
+    reportError(workerError(event))
     asked = ''
     progress.value = null
   }

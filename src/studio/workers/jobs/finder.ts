@@ -4,7 +4,7 @@ import type { Face, Pair } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
 import type { Level } from '../../../core/settings/levels.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import { tellFault, workerError } from '../../store/faults.ts'
+import { workerError } from '../../store/faults.ts'
 import type { FindingsInput, FindingsOutput } from './findings.worker.ts'
 
 export type Finder = { find(game: Game): Promise<GameFindings>; end(): void }
@@ -47,7 +47,7 @@ export function newFinder(): Finder {
     started.onmessage = ({ data }: MessageEvent<FindingsOutput>) => {
       if (data.run === run) answer(data)
     }
-    started.onerror = (event) => tellFault(workerError(event))
+    started.onerror = (event) => reportError(workerError(event))
     return started
   }
   function find(game: Game): Promise<GameFindings> {

@@ -1,5 +1,4 @@
 import { onBeforeUnmount, watch } from 'vue'
-import { tellFault } from '../../store/faults.ts'
 import { Cancelled, type Job } from './job.ts'
 import { restBefore } from './rest.ts'
 
@@ -28,7 +27,7 @@ export function useLatestJob<Out>(options: {
         options.take(out)
       },
       // a cancelled job has no answer; of any other end nobody else tells
-      (error: unknown) => error instanceof Cancelled || tellFault(error),
+      (error: unknown) => error instanceof Cancelled || reportError(error),
     )
   }
   function stop(): void {

@@ -1,5 +1,5 @@
 import type { Face, Pair } from '../../../core/deck/pair.ts'
-import { tellFault, workerError } from '../../store/faults.ts'
+import { workerError } from '../../store/faults.ts'
 import { imagesOf } from './load-image.ts'
 import type { Motif, PaintInput, PaintOutput } from './paint.worker.ts'
 import { faceForWorker, pageFonts } from './for-workers.ts'
@@ -36,7 +36,7 @@ function startPainter(): Worker {
   }
   worker.onmessage = ({ data }: MessageEvent<PaintOutput>) => give(data.number, data.url)
   worker.onerror = (event) => {
-    tellFault(workerError(event))
+    reportError(workerError(event))
     painter = undefined
     for (const which of [...waiting.keys()]) give(which, '')
   }
