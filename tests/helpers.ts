@@ -253,6 +253,14 @@ export async function gameOf(page: Page) {
   return JSON.parse(readFileSync(path, 'utf8'))
 }
 
+/** The share of a picture (0 to 1) that has about this colour. */
+export function shareOf(picture: Buffer, colour: readonly number[]): number {
+  const { width, height, data } = PNG.sync.read(picture)
+  const has = (_: unknown, i: number): boolean =>
+    colour.every((value, channel) => Math.abs(data[i * 4 + channel]! - value) < 12)
+  return Array.from({ length: width * height }, has).filter(Boolean).length / (width * height)
+}
+
 /** A PNG of one colour. */
 export function png(width: number, height: number, colour: [number, number, number] = [90, 120, 60]): Buffer {
   const image = new PNG({ width, height })

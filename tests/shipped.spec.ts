@@ -4,7 +4,18 @@ import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { begin, byMouse, card, cards, down, expectNoViolations, found, playToTheWin, up } from './helpers.ts'
+import {
+  begin,
+  byMouse,
+  card,
+  cards,
+  down,
+  expectNoViolations,
+  found,
+  playToTheWin,
+  shareOf,
+  up,
+} from './helpers.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'games-'))
 const run = (...args: string[]): string =>
@@ -255,6 +266,26 @@ test('nothing moves from the deal to the win for those who ask for less motion',
   })
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
   expect(await moving()).toBe(0)
+})
+
+test('in the reader’s own colours a card keeps its paper, and the time that is left is seen', async ({
+  page,
+}) => {
+  const { url } = shipped('forced', (file) => {
+    file.levels[0].clock = { mode: 'down', limit: 60_000 }
+  })
+  await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' })
+  await page.goto(`${url}?level=warm-up`)
+  const [paper, lagoon] = [
+    [0xff, 0xfd, 0xf8],
+    [0x5c, 0xc4, 0xbd],
+  ]
+  await press(page, 3)
+  const clip = await page.getByRole('main').boundingBox()
+  const screen = await page.screenshot({ clip: { ...clip!, height: clip!.height / 4 } })
+  expect(shareOf(screen, lagoon)).toBeGreaterThan(0.005)
+  expect(shareOf(screen, [0, 0, 0])).toBeGreaterThan(0.5)
+  await expect.poll(async () => shareOf(await card(page, 3).screenshot(), paper)).toBeGreaterThan(0.4)
 })
 
 test('what stands on the table is what the level shows, in its order', async ({ page }) => {

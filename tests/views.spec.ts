@@ -9,6 +9,7 @@ import {
   fileOf,
   openStation,
   playToTheWin,
+  shareOf,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -104,6 +105,28 @@ test('on a screen 1024 px wide nothing runs out of its column, however long its 
         )
       expect(wide, `${id} ${station}`).toEqual([])
     }
+})
+
+test('in the reader’s own colours what is chosen stands out, and drawings keep theirs', async ({ page }) => {
+  await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' })
+  await openStation(page, 'deck')
+  const highlight = await page.evaluate(() => {
+    const probe = document.body.appendChild(document.createElement('i'))
+    probe.style.color = 'Highlight'
+    const [, ...colour] = /(\d+), (\d+), (\d+)/.exec(getComputedStyle(probe).color)!
+    probe.remove()
+    return colour.map(Number)
+  })
+  const share = async (name: string): Promise<number> =>
+    shareOf(await page.getByRole('radio', { name }).locator('..').screenshot(), highlight)
+  await expect.poll(() => share('everyone')).toBeGreaterThan(0.3)
+  expect(await share('protan')).toBe(0)
+  await page.getByRole('radio', { name: 'protan' }).locator('..').click()
+  await expect.poll(() => share('protan')).toBeGreaterThan(0.3)
+
+  await openStation(page, 'rules/top-drawer')
+  const strip = page.getByRole('region', { name: 'One turn, to scale' })
+  expect(shareOf(await strip.screenshot(), [0xb5, 0x50, 0x2a])).toBeGreaterThan(0.005)
 })
 
 test('every view has its own address and title, and Alt with a figure goes from station to station', async ({

@@ -20,7 +20,7 @@ onBeforeUnmount(() => chart?.dispose())
 </script>
 
 <template>
-  <div ref="box" class="chart" role="img" :aria-label="label" />
+  <div ref="box" class="chart keeps-colours" role="img" :aria-label="label" />
 </template>
 
 <style scoped>

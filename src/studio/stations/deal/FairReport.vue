@@ -122,7 +122,8 @@ const whole = computed(() => {
         <ChartView :option="steps" label="Steps between twins, seen as bars, expected as marks" />
       </div>
       <p>
-        Steps between twins, <b class="bar">seen</b> and <b class="mark">expected</b>. {{ twins.join(' ') }}
+        Steps between twins, <b class="bar keeps-colours">seen</b> and
+        <b class="mark keeps-colours">expected</b>. {{ twins.join(' ') }}
       </p>
     </section>
     <section class="verdict" :class="report.verdict" role="status">

@@ -86,7 +86,7 @@ function usePicture([pair]: Pair[]): void {
       <ElButton
         v-for="({ ink, paper }, name) in BACK_COLOURS"
         :key="ink"
-        class="ink"
+        class="ink keeps-colours"
         :aria-label="name"
         :data-tip="name"
         :aria-pressed="back.ink === ink && back.paper === paper"

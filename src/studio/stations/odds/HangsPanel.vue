@@ -38,7 +38,7 @@ const rows = computed(() =>
     <ul v-else aria-label="Small steps">
       <li v-for="row in rows" :key="row.section + row.key" :class="{ soft: !row.told }" :data-tip="row.about">
         <span>{{ row.words }}</span>
-        <span class="bar" aria-hidden="true">
+        <span class="bar keeps-colours" aria-hidden="true">
           <i
             :class="{ less: row.change < 0, unsure: !row.told }"
             :style="{ left: row.from, width: row.wide }"

@@ -28,7 +28,7 @@ const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
     <li v-for="{ mind, colour, on, left, words } in drawn" :key="mind.id" :class="{ on }">
       <ElButton class="mind" :aria-pressed="on" @click="emit('toggle', mind.id)">
         <b>{{ mind.name }}</b>
-        <span class="left" aria-hidden="true">
+        <span class="left keeps-colours" aria-hidden="true">
           <i
             v-for="(share, turn) in left"
             :key="turn"

@@ -119,7 +119,7 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
     </dl>
     <StarScale v-if="cost && settings.score.stars" :cost="cost" />
     <h3>A streak</h3>
-    <ol class="bars">
+    <ol class="bars keeps-colours">
       <li v-for="(points, i) in streak" :key="i">
         <span class="points">{{ points }}</span>
         <span class="bar" :style="{ height: `${(points / tallest) * 72}px` }" />

@@ -59,7 +59,7 @@ function key(event: KeyboardEvent, i: number): void {
   <ul>
     <li v-for="(at, i) in stars!.at" :key="i">
       <span class="stars" aria-hidden="true">{{ '★'.repeat(i + 1) }}</span>
-      <span class="track"
+      <span class="track keeps-colours"
         ><span
           class="star"
           role="slider"
@@ -78,7 +78,7 @@ function key(event: KeyboardEvent, i: number): void {
     </li>
     <li v-for="player in players" :key="player.words">
       <span>{{ player.words }}</span>
-      <span class="track"><span class="dot" :style="{ left: left(player.at) }" /></span>
+      <span class="track keeps-colours"><span class="dot" :style="{ left: left(player.at) }" /></span>
       <span class="value">{{ told(player.at) }}</span>
     </li>
   </ul>

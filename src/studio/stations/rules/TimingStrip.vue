@@ -67,7 +67,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
       </header>
       <div v-for="line in lines" :key="line.name" class="line">
         <span class="name">{{ line.name }}</span>
-        <div class="track">
+        <div class="track keeps-colours">
           <span
             v-for="(part, i) in line.parts"
             :key="i"

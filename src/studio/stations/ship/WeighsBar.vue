@@ -21,7 +21,7 @@ const parts = computed(() =>
 
 <template>
   <div>
-    <div class="bar" aria-hidden="true">
+    <div class="bar keeps-colours" aria-hidden="true">
       <span
         v-for="{ name, colour, bytes } in parts"
         :key="name"
@@ -30,7 +30,8 @@ const parts = computed(() =>
     </div>
     <ul>
       <li v-for="{ name, colour, bytes } in parts" :key="name">
-        <i :style="{ background: colour }" aria-hidden="true" />{{ name }} {{ Math.ceil(bytes / 1024) }} kB
+        <i class="keeps-colours" :style="{ background: colour }" aria-hidden="true" />{{ name }}
+        {{ Math.ceil(bytes / 1024) }} kB
       </li>
     </ul>
   </div>
