@@ -8,8 +8,7 @@ import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Section } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { bare, plain } from '../../workers/jobs/bare.ts'
-import { startJob } from '../../workers/jobs/job.ts'
-import type { OddsInput } from '../../workers/jobs/odds.worker.ts'
+import { askOdds } from '../../workers/jobs/ask-odds.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 
 /** How long to wait for another change before levels are solved anew, in ms. */
@@ -41,11 +40,8 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins
       })
       const { mind, by, band } = of
       const asked = { ask: 'even', mind, by, band: [...band] as [number, number] } as const
-      return startJob<OddsInput, (Solved | null)[]>(
-        new Worker(new URL('../../workers/jobs/odds.worker.ts', import.meta.url), { type: 'module' }),
-        plain({ pairs: bare(game.deck.pairs), levels: tables, seed: SEED, ...asked }),
-        (share) => (done.value = share),
-      )
+      const input = plain({ pairs: bare(game.deck.pairs), levels: tables, seed: SEED, ...asked })
+      return askOdds<'even'>(input, (share) => (done.value = share))
     },
     take: (found) => {
       solved.value = found

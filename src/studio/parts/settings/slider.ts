@@ -1,8 +1,8 @@
 /** Values that are set by dragging an element along its track, and by keys; for elements with the role of a slider. */
 
 /**
- * Follows a drag from its pointerdown on. `value` is the current value, `span` the range of the whole width of the element's parent;
- * `set` gets each new value, unrounded; `done` is called at the end.
+ * Follows a drag from its pointerdown on. `value` is the current value, `span` the range of the whole track: the element's parent, less `side` px at each end, across or
+ * from its foot up. `set` gets each new value, unrounded; `done` is called at the end.
  */
 export function dragValue(
   event: PointerEvent,
@@ -10,13 +10,16 @@ export function dragValue(
   span: number,
   set: (value: number) => void,
   done: () => void = () => undefined,
+  { up = false, side = 0 } = {},
 ): void {
   const handle = event.currentTarget as HTMLElement
-  const wide = handle.parentElement!.getBoundingClientRect().width
-  const from = event.clientX
+  const { width, height } = handle.parentElement!.getBoundingClientRect()
+  const long = (up ? height : width) - 2 * side
+  const along = (at: PointerEvent): number => (up ? -at.clientY : at.clientX)
+  const from = along(event)
   handle.focus()
   handle.setPointerCapture(event.pointerId)
-  const move = (now: PointerEvent): void => set(value + ((now.clientX - from) / wide) * span)
+  const move = (now: PointerEvent): void => set(value + ((along(now) - from) / long) * span)
   handle.addEventListener('pointermove', move)
   handle.addEventListener(
     'lostpointercapture',

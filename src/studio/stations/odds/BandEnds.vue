@@ -1,7 +1,6 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
-import { keyValue } from '../../parts/settings/slider.ts'
+import { dragValue, keyValue } from '../../parts/settings/slider.ts'
 import { PLOT } from './ladder-chart.ts'
 
 /** The two ends of the wanted band, dragged up and down over the chart or moved by keys: wins of 100. */
@@ -9,7 +8,6 @@ const props = defineProps<{ levels: number }>()
 const band = defineModel<[number, number]>({ required: true })
 const NAMES = ['Wins wanted on the first level', 'Wins wanted on the last level'] as const
 const [LEAST, MOST] = [1, 100]
-const box = ref<HTMLElement>()
 /** levels are in the middle of their part of the axis */
 const ends = computed(() =>
   NAMES.map((name, end) => ({
@@ -26,13 +24,15 @@ const set = (end: number, value: number): void => {
 const held = ref(-1)
 function hold(event: PointerEvent, end: number): void {
   held.value = end
-  ;(event.target as HTMLElement).setPointerCapture(event.pointerId)
+  dragValue(
+    event,
+    band.value[end]!,
+    100,
+    (value) => set(end, value),
+    () => (held.value = -1),
+    { up: true },
+  )
 }
-useEventListener(box, 'pointermove', (event) => {
-  if (held.value < 0) return
-  const { top, height } = box.value!.getBoundingClientRect()
-  set(held.value, 100 * (1 - (event.clientY - top) / height))
-})
 function byKey(event: KeyboardEvent, end: number): void {
   const value = keyValue(event, band.value[end]!, [LEAST, MOST], { step: 1, big: 10 })
   if (value !== null) set(end, value)
@@ -41,7 +41,6 @@ function byKey(event: KeyboardEvent, end: number): void {
 
 <template>
   <div
-    ref="box"
     class="ends"
     :style="{
       left: `${PLOT.left}px`,
@@ -63,9 +62,7 @@ function byKey(event: KeyboardEvent, end: number): void {
       aria-orientation="vertical"
       :class="{ held: held === end }"
       :style="{ left: `${across * 100}%`, top: `${100 - value}%` }"
-      @pointerdown="hold($event, end)"
-      @pointerup="held = -1"
-      @pointercancel="held = -1"
+      @pointerdown.prevent="hold($event, end)"
       @keydown="byKey($event, end)"
     />
   </div>

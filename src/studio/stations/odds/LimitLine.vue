@@ -1,8 +1,7 @@
 <script setup lang="ts">
-import { useEventListener } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { BOUNDS } from '../../../core/settings/settings.ts'
-import { keyValue } from '../../parts/settings/slider.ts'
+import { dragValue, keyValue } from '../../parts/settings/slider.ts'
 import { numberOf } from './odds-words.ts'
 
 /** The limit as a line over the chart, dragged or moved by keys: whole seconds, or turns. A move by keys applies once the keys rest. */
@@ -14,7 +13,6 @@ const props = defineProps<{
   height: number
 }>()
 const emit = defineEmits<{ drag: [value: number]; drop: [value: number, byKey: boolean] }>()
-const line = ref<HTMLElement>()
 const step = computed(() => (props.axis === 'time' ? 1000 : 1))
 const bounds = computed(() => (props.axis === 'time' ? BOUNDS.limit : BOUNDS.turns))
 const place = computed(() => (props.value - props.range[0]) / (props.range[1] - props.range[0]))
@@ -23,25 +21,22 @@ const within = (value: number): number =>
   Math.max(bounds.value[0], Math.min(bounds.value[1], Math.round(value / step.value) * step.value))
 
 const held = ref(false)
-let last = props.value
-function move(event: PointerEvent): void {
-  if (!held.value) return
-  const box = line.value!.parentElement!.getBoundingClientRect()
-  const share = (event.clientX - box.left - props.side) / (box.width - 2 * props.side)
-  last = within(props.range[0] + Math.max(0, Math.min(1, share)) * (props.range[1] - props.range[0]))
-  emit('drag', last)
-}
 function hold(event: PointerEvent): void {
   held.value = true
-  last = props.value
-  line.value!.setPointerCapture(event.pointerId)
+  let last = props.value
+  const [from, to] = props.range
+  dragValue(
+    event,
+    last,
+    to - from,
+    (value) => emit('drag', (last = within(Math.max(from, Math.min(to, value))))),
+    () => {
+      held.value = false
+      emit('drop', last, false)
+    },
+    { side: props.side },
+  )
 }
-function drop(): void {
-  if (!held.value) return
-  held.value = false
-  emit('drop', last, false)
-}
-useEventListener(line, 'pointermove', move)
 
 function byKey(event: KeyboardEvent): void {
   const value = keyValue(event, props.value, bounds.value, { step: step.value, big: 10 * step.value })
@@ -51,7 +46,6 @@ function byKey(event: KeyboardEvent): void {
 
 <template>
   <div
-    ref="line"
     class="limit"
     :class="{ held }"
     role="slider"
@@ -63,9 +57,7 @@ function byKey(event: KeyboardEvent): void {
     :aria-valuetext="words"
     aria-orientation="horizontal"
     :style="{ left: `calc(${side}px + (100% - ${2 * side}px) * ${place})`, height: `${height}px` }"
-    @pointerdown="hold"
-    @pointerup="drop"
-    @pointercancel="drop"
+    @pointerdown.prevent="hold"
     @keydown="byKey"
   >
     <b>{{ words }}</b>

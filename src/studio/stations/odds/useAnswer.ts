@@ -2,7 +2,7 @@ import { ref, shallowRef } from 'vue'
 import { SEED } from '../../../core/odds/games.ts'
 import type { OddsAnswers, OddsInput, OddsQuestion } from '../../workers/jobs/odds.worker.ts'
 import { plain } from '../../workers/jobs/bare.ts'
-import { startJob } from '../../workers/jobs/job.ts'
+import { askOdds } from '../../workers/jobs/ask-odds.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 import type { Asked } from './useAsked.ts'
 
@@ -46,11 +46,7 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
     },
     start: () => {
       if (!input || !working.value) return null
-      return startJob<OddsInput, OddsAnswers[Ask]>(
-        new Worker(new URL('../../workers/jobs/odds.worker.ts', import.meta.url), { type: 'module' }),
-        input,
-        (share) => (done.value = share),
-      )
+      return askOdds<Ask>(input, (share) => (done.value = share))
     },
     take: (found) => {
       kept.set(key, found)
