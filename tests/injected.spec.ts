@@ -7,6 +7,9 @@ import { card } from './helpers.ts'
 import { test } from './test.ts'
 import { cli, shipped } from './zips.ts'
 
+// opens pages from files
+test.use({ own: true })
+
 /** Short enough for the name of a player. */
 const SCRIPT = '<img src onerror=ran=1>'
 

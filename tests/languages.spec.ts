@@ -10,6 +10,9 @@ import { newSpeech } from '../src/core/texts/speech.ts'
 import { card, cards, expectNoViolations } from './helpers.ts'
 import { test } from './test.ts'
 
+// opens pages from files
+test.use({ own: true })
+
 const DEMO = 'demo/clockmakers-drawer.game.json'
 const run = (...args: string[]): string => {
   const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {

@@ -15,6 +15,9 @@ import {
 } from './helpers.ts'
 import { test } from './test.ts'
 
+// opens pages from files
+test.use({ own: true })
+
 /** A PNG of one colour. */
 function png(width: number, height: number): Buffer {
   const image = new PNG({ width, height })

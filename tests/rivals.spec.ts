@@ -7,6 +7,9 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
 import { begin, card, choose, down, expectNoViolations, gameOf, openStation, phase, up } from './helpers.ts'
 import { test } from './test.ts'
 
+// opens pages from files
+test.use({ own: true })
+
 const DEMO = 'demo/clockmakers-drawer.game.json'
 const run = (...args: string[]): string =>
   execFileSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {

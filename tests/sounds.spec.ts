@@ -18,6 +18,9 @@ import {
 } from './helpers.ts'
 import { test } from './test.ts'
 
+// opens pages from files
+test.use({ own: true })
+
 /** A WAV of one tone, this many s long. */
 const wav = (seconds: number, rate = 11_025): Buffer =>
   Buffer.from(

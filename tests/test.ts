@@ -5,7 +5,8 @@ type Shared = { context: BrowserContext; session: CDPSession }
 
 /**
  * Tests of one worker share a browser context, wiped between them: what the browser has loaded and compiled once serves all. A file whose tests need their own,
- * as those about storage do, says `test.use({ own: true })`.
+ * as those about storage do, says `test.use({ own: true })`. So must those that open pages from files: all such pages share one origin, and what a process of it keeps right
+ * after a wipe can be lost.
  */
 export const test = base.extend<{ own: boolean }, { shared: Shared }>({
   own: [false, { option: true }],
@@ -38,7 +39,7 @@ export const test = base.extend<{ own: boolean }, { shared: Shared }>({
       .map((url) => new URL(url).origin)
     for (const page of context.pages()) if (page !== keeper) await page.close()
     await context.clearPermissions()
-    for (const origin of new Set([baseURL!, 'file://', ...origins]))
+    for (const origin of new Set([baseURL!, ...origins]))
       await session.send('Storage.clearDataForOrigin', {
         origin,
         storageTypes: 'indexeddb,local_storage,cache_storage',
