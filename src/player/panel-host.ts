@@ -24,6 +24,7 @@ export class PanelHost {
     this.#drawnFor = table.panel
     this.#drawn?.remove()
     felt.classList.remove('lt-peek')
+    felt.dataset.panel = table.panel
     const peek = (): boolean => felt.classList.toggle('lt-peek')
     this.#drawn = panelFor(table, { ...this.acts, peek }, best(), isRecord)
     felt.classList.toggle('lt-covered', this.#drawn !== null)

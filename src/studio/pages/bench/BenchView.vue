@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, type Component } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, watchEffect, type Component } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
 import { STATIONS, type Station } from '../stations.ts'
@@ -16,6 +16,7 @@ const bench = useBench()
 const route = useRoute()
 const router = useRouter()
 const found = ref<boolean | null>(null)
+const isOpen = computed(() => !!bench.game && found.value === true)
 const keysOpen = ref(false)
 /** Opens by itself once, on a screen large enough; later from the question mark. */
 const walked = useLocalStorage('lucky-twin.walked', false)
@@ -104,6 +105,11 @@ useKeys({
   ...Object.fromEntries(STATIONS.map((name, i) => [`alt+${i + 1}`, () => void router.push(to(name))])),
 })
 
+// the bench alone fills the window
+const fillWindow = (fills: boolean): void => void document.documentElement.classList.toggle('at-bench', fills)
+watchEffect(() => fillWindow(isOpen.value))
+onBeforeUnmount(() => fillWindow(false))
+
 const saveNow = (): void => void bench.flush()
 useEventListener(window, 'pagehide', saveNow)
 useEventListener(document, 'visibilitychange', saveNow)
@@ -111,7 +117,7 @@ onBeforeUnmount(saveNow)
 </script>
 
 <template>
-  <div v-if="bench.game && found" class="bench">
+  <div v-if="isOpen" class="bench">
     <BenchTop :station="station" :to="to" @keys="keysOpen = true" />
     <div class="work" :class="{ ladder: withLadder }">
       <LadderView v-if="withLadder" :station="station" />
