@@ -268,6 +268,35 @@ test('nothing moves from the deal to the win for those who ask for less motion',
   expect(await moving()).toBe(0)
 })
 
+test('between two presses nothing is touched but the clock and its bar', async ({ page }) => {
+  const { url } = shipped('rest', (file) => {
+    file.house.players = { names: ['Ann', 'Ben'] }
+    file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
+  })
+  await page.goto(url)
+  await begin(page)
+  await page.getByRole('dialog', { name: 'Who plays?' }).getByRole('button', { name: 'Begin' }).click()
+  await card(page, 0).click()
+  await expect(up(page)).toHaveCount(1)
+  const touched = await page.evaluate(async () => {
+    await Promise.all(document.getAnimations().map(({ finished }) => finished))
+    const touched = new Set<string>()
+    const observer = new MutationObserver((changes) => {
+      for (const { target, type, attributeName } of changes) {
+        const box = target as Element
+        touched.add(box.closest('dl') ? 'figures' : `${box.className}: ${attributeName ?? type}`)
+      }
+    })
+    observer.observe(document.body, { subtree: true, attributes: true, childList: true, characterData: true })
+    // the clock shows another second at least once
+    for (const end = performance.now() + 1500; performance.now() < end; )
+      await new Promise(requestAnimationFrame)
+    observer.disconnect()
+    return [...touched].sort()
+  })
+  expect(touched).toEqual(['figures', 'lt-limit-fill: style'])
+})
+
 test('in the reader’s own colours a card keeps its paper, and the time that is left is seen', async ({
   page,
 }) => {

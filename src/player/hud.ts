@@ -83,24 +83,24 @@ export class Hud {
       this.#soundButton.replaceChildren(icon(table.sound ? 'sound' : 'silent'))
       this.#soundButton.setAttribute('aria-pressed', String(table.sound))
     }
-    this.#soundButton.hidden = !settings.sound.on
+    hide(this.#soundButton, !settings.sound.on)
     const playing = round !== null && !isOver(round)
     this.#pauseButton.disabled = !playing
-    this.#row.hidden = round === null
+    hide(this.#row, round === null)
     // a mind that plays on turns the cards back itself
     const isTheirs = MINDS_PLAY && table.seated?.haveTurn
     const button = !isTheirs && round !== null && isWaitingForButton(round)
-    this.#turnBackButton.hidden = !button
-    this.#line.hidden = button || round?.phase === 'paused'
+    hide(this.#turnBackButton, !button)
+    hide(this.#line, button || round?.phase === 'paused')
     if (!round) {
-      this.bar.hidden = true
-      this.#seats.hidden = true
+      hide(this.bar, true)
+      hide(this.#seats, true)
       return
     }
     const left = timeLeft(round)
     this.#drawFigures(round, left)
     this.#drawSeats()
-    this.bar.hidden = left === null
+    hide(this.bar, left === null)
     if (left !== null)
       this.#fill.style.transform = `scaleX(${Math.min(1, left / settings.clock.limit).toFixed(4)})`
     if (!isTheirs && isWaitingForPress(round)) this.say(say('pressAnywhere'), 'plain')
@@ -155,7 +155,7 @@ export class Hud {
     const names = playerNames(this.table)
     const { say } = this.table.speech
     const seats = round?.seats ?? []
-    this.#seats.hidden = seats.length === 0
+    hide(this.#seats, seats.length === 0)
     while (this.#seats.children.length > seats.length) this.#seats.lastChild!.remove()
     while (this.#seats.children.length < seats.length) this.#seats.append(newSeat())
     seats.forEach(({ score, matches }, at) => {
@@ -170,8 +170,8 @@ export class Hud {
           : ': ',
       )
       this.#put(won!, `${say('pairs', { n: matches })}, ${say('points', { n: score })}`)
-      if (now) seat.setAttribute('aria-current', 'true')
-      else seat.removeAttribute('aria-current')
+      if (!now) seat.removeAttribute('aria-current')
+      else if (!seat.hasAttribute('aria-current')) seat.setAttribute('aria-current', 'true')
     })
   }
 
@@ -180,6 +180,11 @@ export class Hud {
     this.#last.set(box, text)
     box.textContent = text
   }
+}
+
+/** Hides an element, or shows it; it is touched only when that changes, since each touch costs a frame its styles. */
+const hide = (box: HTMLElement, hidden: boolean): void => {
+  if (box.hidden !== hidden) box.hidden = hidden
 }
 
 /** A player at the table: name, whether it is their turn, what they have won. */
