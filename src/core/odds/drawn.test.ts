@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { READY_MINDS } from '../settings/mind.ts'
-import { mindWith, PERFECT } from '../testing/levels.ts'
+import { mindWith } from '../testing/levels.ts'
 import { countBins, kernelWidth, quantile, smooth } from './density.ts'
 import { exampleOf } from './example.ts'
 import { leftAfter } from './left-after.ts'
@@ -32,19 +32,19 @@ describe('a density', () => {
 
 describe('what is left of a card', () => {
   test('is what its memory says: all, none, or less each turn', () => {
-    expect(leftAfter(PERFECT, 4)).toEqual([1, 1, 1, 1])
-    expect(leftAfter({ ...PERFECT, notice: 0 }, 3)).toEqual([0, 0, 0])
-    expect(leftAfter({ ...PERFECT, hold: 0 }, 3)).toEqual([0, 0, 0])
-    leftAfter({ ...PERFECT, notice: 0.8, fade: 0.1 }, 6).forEach((share, turn) =>
+    expect(leftAfter(mindWith({}), 4)).toEqual([1, 1, 1, 1])
+    expect(leftAfter(mindWith({ notice: 0 }), 3)).toEqual([0, 0, 0])
+    expect(leftAfter(mindWith({ hold: 0 }), 3)).toEqual([0, 0, 0])
+    leftAfter(mindWith({ notice: 0.8, fade: 0.1 }), 6).forEach((share, turn) =>
       expect(Math.abs(share - 0.8 * 0.9 ** (turn + 1))).toBeLessThan(0.04),
     )
   })
   test('ends where as many fresher cards are held', () => {
     // four are held: the card's own turn leaves it, the next two push it out, the second of its turn a little later
-    const [first, second, third] = leftAfter({ ...PERFECT, hold: 4 }, 3)
+    const [first, second, third] = leftAfter(mindWith({ hold: 4 }), 3)
     expect([first, third]).toEqual([1, 0])
     expect(second).toBe(1)
-    expect(leftAfter({ ...PERFECT, hold: 3 }, 3)).toEqual([1, 0.5, 0])
+    expect(leftAfter(mindWith({ hold: 3 }), 3)).toEqual([1, 0.5, 0])
   })
 })
 

@@ -15,7 +15,7 @@ const TURNS = 10
 const drawn = computed(() =>
   props.minds.map((one) => ({
     ...one,
-    left: leftAfter(one.mind.memory, TURNS),
+    left: leftAfter(one.mind, TURNS),
     words: memoryWords(one.mind.memory),
   })),
 )
