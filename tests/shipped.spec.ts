@@ -289,7 +289,7 @@ test('between two presses nothing is touched but the clock and its bar', async (
     })
     observer.observe(document.body, { subtree: true, attributes: true, childList: true, characterData: true })
     // the clock shows another second at least once
-    for (const end = performance.now() + 1500; performance.now() < end; )
+    for (const end = performance.now() + 1500; performance.now() < end;)
       await new Promise(requestAnimationFrame)
     observer.disconnect()
     return [...touched].sort()
