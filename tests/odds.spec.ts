@@ -94,8 +94,11 @@ test('the limit is dragged and moved by keys, and the shares follow', async ({ p
   await page.mouse.up()
   await played(page)
   await expect(limit(page)).toHaveAttribute('aria-valuetext', shown!)
-  // games really played give the same
+  // games really played give the same, and so does the curve
   await expect.poll(async () => (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]).toBe(there)
+  await expect(
+    page.getByRole('img', { name: new RegExp(`^Up the ladder: .* Fleeting: [^.]*Bench ${there} of 100`) }),
+  ).toBeVisible()
   await expect(openRung(page)).toContainText(shown!)
   await limit(page).focus()
   await page.keyboard.press('ArrowRight')

@@ -1,5 +1,5 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch, type ShallowRef } from 'vue'
-import { joinGames, SEED, type Games } from '../../../core/odds/games.ts'
+import { GAMES, joinGames, SEED, type Games } from '../../../core/odds/games.ts'
 import { OddsTally, type Odds } from '../../../core/odds/odds-of.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { problemLine } from '../../../core/result.ts'
@@ -9,8 +9,6 @@ import type { GamesLot, Known } from '../../workers/jobs/games.worker.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import { deckKey, playedBy, type Asked } from './useAsked.ts'
 
-/** How many games of each mind are played. */
-export const GAMES = 4000
 /** Lots are shown as they come, but not more often than this, in ms. */
 const SHOWN_EVERY = 400
 /** How many results are kept during a visit. */

@@ -2,7 +2,7 @@ import { prepareDeal } from '../../../core/deal/deal.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { evenOut } from '../../../core/odds/even-out.ts'
 import { oddsOf, type Odds } from '../../../core/odds/odds-of.ts'
-import { playGames, type Playable } from '../../../core/odds/games.ts'
+import { GAMES, joinGames, playGames, type Playable } from '../../../core/odds/games.ts'
 import { hangsOn, type HangsOn } from '../../../core/odds/hangs-on.ts'
 import type { Lever } from '../../../core/odds/levers.ts'
 import {
@@ -50,10 +50,15 @@ export type OddsAnswers = {
   even: (Solved | null)[]
 }
 
-const GAMES = { hangs: 2000, ladder: 500 } as const
+/** How many games of each small step are played. */
+const STEP_GAMES = 2000
+/** How many games, or deals, are played: as many as take so many turns, within bounds. */
+type Room = { most: number; fewest: number; turns: number }
+/** The room of the whole ladder: each mind plays as many games of a level as the open level has, fewer if there are many levels or games are long. */
+const LADDER: Room = { most: GAMES, fewest: 200, turns: 10_000_000 }
 /** How often each deal is played; fewer deals if games are long. */
 const PLAYS = 5
-const DEALS = { most: 1000, fewest: 50, turns: 500_000 } as const
+const DEALS: Room = { most: 1000, fewest: 50, turns: 500_000 }
 
 answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
   const { pairs, seed } = input
@@ -61,11 +66,13 @@ answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
     const dealer = prepareDeal(pairs, settings, true)
     return dealer.ok ? { settings, dealer: dealer.value, rivals } : null
   })
-  if (input.ask === 'ladder')
+  if (input.ask === 'ladder') {
+    const room = { ...LADDER, turns: LADDER.turns / (levels.length * input.minds.length) }
     return levels.map((level, place) => {
       progress(place / levels.length)
-      return level && input.minds.map((mind) => oddsOf(playGames(level, mind, seed, 1, GAMES.ladder)))
+      return level && input.minds.map((mind) => oddsWithin(room, level, mind, seed))
     })
+  }
   if (input.ask === 'even') {
     const playable = levels.flatMap((level) => level ?? [])
     const solved = evenOut(playable, input.mind, input.band, input.by, seed, progress)
@@ -74,9 +81,22 @@ answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
   const [level] = levels
   if (!level) return null
   if (input.ask === 'solve') return solve(level, input.wanted, seed, progress)
-  if (input.ask === 'hangs') return hangsOn(level, input.mind, seed, GAMES.hangs, progress)
+  if (input.ask === 'hangs') return hangsOn(level, input.mind, seed, STEP_GAMES, progress)
   return luckTold(level, input.mind, input.other, seed, progress)
 })
+
+const mean = (values: ArrayLike<number>): number =>
+  Array.from(values).reduce((sum, value) => sum + value, 0) / values.length
+
+/** In: the mean turns of the first ones. */
+const countWithin = ({ most, fewest, turns }: Room, each: number): number =>
+  Math.max(fewest, Math.min(most, Math.floor(turns / Math.max(1, each))))
+
+function oddsWithin(room: Room, level: Playable, mind: Mind, seed: string): Odds {
+  const first = playGames(level, mind, seed, 1, room.fewest)
+  const count = countWithin(room, mean(first.turns))
+  return oddsOf(joinGames([first, playGames(level, mind, seed, room.fewest + 1, count)]))
+}
 
 function luckTold(
   level: Playable,
@@ -86,9 +106,10 @@ function luckTold(
   progress: (share: number) => void,
 ): LuckTold {
   const first = playDeals(level, mind, seed, [1, DEALS.fewest], PLAYS)
-  const turns = first.reduce((sum, { plays }) => sum + plays.reduce((some, play) => some + play.turns, 0), 0)
-  const mean = turns / DEALS.fewest
-  const count = Math.max(DEALS.fewest, Math.min(DEALS.most, Math.floor(DEALS.turns / Math.max(1, mean))))
+  const count = countWithin(
+    DEALS,
+    mean(first.map(({ plays }) => plays.reduce((sum, { turns }) => sum + turns, 0))),
+  )
   const deals = [...first]
   while (deals.length < count) {
     const to = Math.min(count, deals.length + DEALS.fewest)
