@@ -84,15 +84,13 @@ function play(seed: string): void {
   </section>
   <section v-if="ends.length" aria-labelledby="deals">
     <h2 id="deals">Deals</h2>
-    <dl>
+    <dl class="deals">
       <div v-for="end in ends" :key="end.words">
         <dt>{{ end.seed }}</dt>
-        <dd>
-          {{ end.words }}
-          <span class="acts">
-            <ElButton class="btn act" @click="play(end.seed)">Play it</ElButton>
-            <ElButton class="btn act" @click="fix(end.seed)">Always deal it</ElButton>
-          </span>
+        <dd>{{ end.words }}</dd>
+        <dd class="acts">
+          <ElButton class="btn act" @click="play(end.seed)">Play it</ElButton>
+          <ElButton class="btn act" @click="fix(end.seed)">Always deal it</ElButton>
         </dd>
       </div>
     </dl>
@@ -101,10 +99,14 @@ function play(seed: string): void {
 
 <style scoped src="./aside.css"></style>
 <style scoped>
+.deals div {
+  grid-template-columns: 84px minmax(0, 1fr);
+  gap: 4px 12px;
+}
 .acts {
   display: flex;
+  grid-column: 1 / -1;
   gap: 6px;
-  margin-top: 4px;
 }
 .act {
   min-height: 28px;
