@@ -94,7 +94,15 @@ test('on a screen 1024 px wide nothing runs out of its column, however long its 
     .setInputFiles(fileOf('long.game.json', JSON.stringify(game), 'application/json'))
   await expect(page.getByRole('article')).toHaveCount(4)
   for (const id of ['clockmakers-drawer', 'long-names'])
-    for (const station of ['deck', 'deal/bench', 'rules', 'rules/bench', 'play/bench', 'odds/bench', 'ship']) {
+    for (const station of [
+      'deck',
+      'deal/bench',
+      'rules',
+      'rules/bench',
+      'play/bench',
+      'odds/bench',
+      'ship',
+    ]) {
       await openStation(page, station, id)
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
       if (station.startsWith('odds'))
