@@ -27,8 +27,7 @@ const TURNS = 6000
  * the same figures. Players who flip unseen cards at random meet them in a shuffled order wherever they lie, so only the cards of a seed are needed. Cost: a few ms, up to 200 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
-  // a bonus moves the limit of a clock that counts down, and the time used of one that counts up
-  const free = freeOf(settings)
+  const free = unlimited(settings)
   const first = dealer.cards('cost-0')
   const { pairs } = dealer
   const isLimited =
@@ -61,11 +60,6 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
     perfect: land(PERFECT, Math.max(GAMES.least, Math.min(GAMES.perfect, Math.floor(GAMES.pairs / pairs)))),
     none: land(NO_MEMORY, Math.max(2, Math.min(GAMES.perfect, Math.round(TURNS / pairs ** 2)))),
   }
-}
-
-const freeOf = (settings: Settings): Settings => {
-  const free = unlimited(settings)
-  return { ...free, clock: { ...free.clock, mode: settings.clock.mode === 'up' ? 'up' : 'off' } }
 }
 
 /** How much time grows with each turn, by least squares; 0 if all games took as many turns. */

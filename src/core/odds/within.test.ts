@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import type { Own } from '../settings/levels.ts'
 import { READY_MINDS } from '../settings/mind.ts'
+import type { Settings } from '../settings/settings.ts'
 import { levelOf } from '../testing/levels.ts'
 import { playGames } from './games.ts'
 import { unlimited } from './unlimited.ts'
@@ -39,6 +40,11 @@ describe('games that nothing ends', () => {
     for (const moved of [{ matchBonus: 1000 }, { missPenalty: 1000 }])
       expect(tellsWithin(levelOf(PAIRS, { clock: { ...clock, ...moved } }).settings)).toBe(false)
     expect(tellsWithin(levelOf(PAIRS, { clock: { mode: 'up', matchBonus: 1000 } }).settings)).toBe(true)
+  })
+  test('take as long on a clock that counts up, which bonus and penalty move', () => {
+    const level = levelOf(PAIRS, { clock: { mode: 'up', matchBonus: 700, missPenalty: 300 } })
+    const timesOf = (settings: Settings) => playGames({ ...level, settings }, fleeting, 'up', 1, 20).time
+    expect(timesOf(unlimited(level.settings))).toEqual(timesOf(level.settings))
   })
   test('are as much longer as their misses are looked at', () => {
     const played = (missLook: number) =>
