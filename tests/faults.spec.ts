@@ -78,6 +78,8 @@ test('a worker that fails is told of in its own words, and the page can be loade
   await expect(alert(page)).toContainText('may not go on as it should: no such rule. Your games are kept.')
   await station(page, 'Rules').click()
   await expect(alert(page)).toContainText('a board of no cells')
+  // nor does it say for ever that it works
+  await expect(page.getByText('Working it out')).toHaveCount(0)
   await page.unrouteAll()
   await alert(page).getByRole('button', { name: 'Load again' }).click()
   await expect(page.getByRole('main')).toBeVisible()

@@ -279,7 +279,10 @@ test('between two presses nothing is touched but the clock and its bar', async (
   await card(page, 0).click()
   await expect(up(page)).toHaveCount(1)
   const touched = await page.evaluate(async () => {
+    const frame = () => new Promise(requestAnimationFrame)
     await Promise.all(document.getAnimations().map(({ finished }) => finished))
+    // the end of a motion is told in the frame after
+    for (let after = 0; after < 2; after++) await frame()
     const touched = new Set<string>()
     const observer = new MutationObserver((changes) => {
       for (const { target, type, attributeName } of changes) {

@@ -83,7 +83,9 @@ const wasEvening = everTrue(evening)
         <BandEnds v-if="of === 'wins'" v-model="wanted" :levels="names.length" />
       </template>
       <p v-else class="soft later" role="status">
-        {{ working ? `Playing the ladder … ${Math.round(done * 100)} %` : 'The ladder is next.' }}
+        {{
+          working ? `Playing the ladder … ${Math.round(done * 100)} %` : ready ? '' : 'The ladder is next.'
+        }}
       </p>
     </div>
     <EvenOut

@@ -54,6 +54,7 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
       answer.value = found
       working.value = false
     },
+    failed: () => (working.value = false),
   })
   return { answer, working, done }
 }

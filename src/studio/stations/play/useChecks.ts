@@ -33,6 +33,7 @@ export function useChecks(game: () => Game) {
       checked.value = new Map(all.map((one) => [one.id, one]))
       running.value = null
     },
+    failed: () => (running.value = null),
   })
   return { checked, running }
 }

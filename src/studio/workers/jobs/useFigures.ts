@@ -37,6 +37,10 @@ export function useFigures<What extends keyof Figures>(
       figures.value = found
       working.value = false
     },
+    failed: () => {
+      figures.value = null
+      working.value = false
+    },
   })
   return { figures, working }
 }

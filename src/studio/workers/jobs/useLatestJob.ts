@@ -4,7 +4,7 @@ import { restBefore } from './rest.ts'
 
 /**
  * Keeps a worker's answer up to date with a value: each change cancels the work on the one before. In: the value to follow; the least wait after a change, in ms; a function to call at
- * every change; one that starts the work, or gives null if there is nothing to do; one that takes the answer.
+ * every change; one that starts the work, or gives null if there is nothing to do; one that takes the answer; one to call where there will be none, since the worker made a mistake.
  */
 export function useLatestJob<Out>(options: {
   follow: () => unknown
@@ -12,6 +12,7 @@ export function useLatestJob<Out>(options: {
   changed?: () => void
   start: () => Job<Out> | null
   take: (out: Out) => void
+  failed?: () => void
 }): void {
   let job: Job<Out> | null = null
   let timer = 0
@@ -26,8 +27,12 @@ export function useLatestJob<Out>(options: {
         took = performance.now() - began
         options.take(out)
       },
-      // a cancelled job has no answer; of any other end nobody else tells
-      (error: unknown) => error instanceof Cancelled || reportError(error),
+      (error: unknown) => {
+        if (error instanceof Cancelled) return
+        options.failed?.()
+        // nobody else tells of it
+        reportError(error)
+      },
     )
   }
   function stop(): void {
