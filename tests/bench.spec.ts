@@ -1,5 +1,4 @@
 import { expect, type Page } from '@playwright/test'
-import { spawnSync } from 'node:child_process'
 import {
   boardAbove,
   card,
@@ -14,6 +13,7 @@ import {
   type,
   up,
 } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 test.describe('Deal', () => {
@@ -104,20 +104,10 @@ test.describe('Deal', () => {
     await choose(page, 'When the seed changes', 'always this one')
     await page.getByLabel('This deal').fill('tick-1')
     await page.getByLabel('This deal').press('Enter')
-    const { stdout } = spawnSync(
-      process.execPath,
-      [
-        'scripts/lucky-twin.mjs',
-        'deal',
-        'demo/clockmakers-drawer.game.json',
-        '--level',
-        'bench',
-        '--seed',
-        'tick-1',
-      ],
-      { encoding: 'utf8' },
+    const deal = await luckyTwin(
+      ...['deal', 'demo/clockmakers-drawer.game.json', '--level', 'bench', '--seed', 'tick-1'],
     )
-    const ids = (JSON.parse(stdout).cells as string[]).map((name) => name.slice(0, -2))
+    const ids = (JSON.parse(deal).cells as string[]).map((name) => name.slice(0, -2))
     const slug = (words: string): string => words.toLowerCase().replaceAll(' ', '-')
     const special: Record<string, string> = {
       'nut-and-bolt': 'bolt',
@@ -216,13 +206,8 @@ test.describe('Play', () => {
       page.getByRole('button', { name: 'Save as a record' }).click(),
     )
     expect(name).toBe('the-clockmakers-drawer-bench.play.json')
-    const { stdout, status } = spawnSync(
-      process.execPath,
-      ['scripts/lucky-twin.mjs', 'replay', 'demo/clockmakers-drawer.game.json', path],
-      { encoding: 'utf8' },
-    )
-    expect(status).toBe(0)
-    expect(JSON.parse(stdout)).toMatchObject({ turns: 1, flips: 2, refused: { 'face-up': 1 } })
+    const result = await luckyTwin('replay', 'demo/clockmakers-drawer.game.json', path)
+    expect(JSON.parse(result)).toMatchObject({ turns: 1, flips: 2, refused: { 'face-up': 1 } })
   })
 
   test('the ledger follows: phase, states, sights and events', async ({ page }) => {

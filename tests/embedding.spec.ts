@@ -1,20 +1,13 @@
 import { expect, type FrameLocator, type Page } from '@playwright/test'
-import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { createServer, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'embedding-'))
-const run = (...args: string[]): string => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
-    encoding: 'utf8',
-  })
-  expect(stderr + status).toMatch(/0$/)
-  return stdout
-}
 const game = join(folder, 'game.game.json')
 let servers: Server[]
 /** the origin of the page around the game, and that of the game */
@@ -28,7 +21,7 @@ test.beforeAll(async () => {
   Object.assign(file.house.turn, { matchLook: 0, missLook: 100 })
   file.house.finish.wait = 100
   writeFileSync(game, JSON.stringify(file))
-  run('ship', game, '--to', join(folder, 'game.html'))
+  await luckyTwin('ship', game, '--to', join(folder, 'game.html'))
   const pages: Record<string, string> = {
     '/game.html': join(folder, 'game.html'),
     '/example.html': 'docs/embedding-example.html',
@@ -63,7 +56,9 @@ const open = (page: Page, address: string): Promise<unknown> =>
 
 /** Wins the level of two pairs by pressing twins only. */
 async function win(page: Page): Promise<void> {
-  const { cells } = JSON.parse(run('deal', game, '--level', 'warm-up', '--seed', 'a')) as { cells: string[] }
+  const { cells } = JSON.parse(await luckyTwin('deal', game, '--level', 'warm-up', '--seed', 'a')) as {
+    cells: string[]
+  }
   const twin = cells.indexOf(cells[0]!, 1)
   const others = [1, 2, 3].filter((at) => at !== twin)
   for (const at of [0, twin, ...others]) await cell(page, at).click()
@@ -80,7 +75,7 @@ test('a page on another origin hears the whole game, and its record proves the r
   const record = join(folder, 'won.play.json')
   writeFileSync(record, JSON.stringify(won.record))
   const { luckyTwin: _, event: __, record: ___, level: ____, seed: _____, ...result } = won
-  expect(JSON.parse(run('replay', game, record))).toEqual(result)
+  expect(JSON.parse(await luckyTwin('replay', game, record))).toEqual(result)
 })
 
 test('the page deals, pauses and resumes, and ends the game with Leave', async ({ page }) => {

@@ -3,14 +3,13 @@ import { execFileSync, spawnSync } from 'node:child_process'
 import { copyFileSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import { luckyTwin } from './lucky-twin.ts'
 
 /** An empty project with the engine installed from the package that the command line writes. */
-function project(): string {
+async function project(): Promise<string> {
   const folder = mkdtempSync(join(tmpdir(), 'engine-'))
   const pack = join(folder, 'lucky-twin-engine.tgz')
-  execFileSync(process.execPath, ['scripts/lucky-twin.mjs', 'ship', DEMO, '--as', 'engine', '--to', pack], {
-    stdio: 'pipe',
-  })
+  await luckyTwin('ship', DEMO, '--as', 'engine', '--to', pack)
   writeFileSync(join(folder, 'package.json'), JSON.stringify({ name: 'mine', private: true, type: 'module' }))
   execFileSync('npm', ['install', pack, '--offline', '--no-audit', '--no-fund'], {
     cwd: folder,
@@ -27,8 +26,8 @@ const [prelude, ...examples] = [
 // what runs the tests may ask for colours
 const { FORCE_COLOR: _, ...env } = process.env
 let folder: string
-test.beforeAll(() => {
-  folder = project()
+test.beforeAll(async () => {
+  folder = await project()
 })
 
 test('every example of its docs does what it says, in plain JavaScript', () => {
@@ -85,9 +84,7 @@ export const wrong = (table: Round): void => press(table, 0, 'A1')
   expect(stdout).toBe('')
 })
 
-test('it reads, deals and replays as the command line does', () => {
-  const run = (...args: string[]): string =>
-    execFileSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], { encoding: 'utf8' })
+test('it reads, deals and replays as the command line does', async () => {
   for (const [file, level] of [
     ['clockmakers-drawer', 'cabinet'],
     ['signal-room', undefined],
@@ -97,12 +94,15 @@ test('it reads, deals and replays as the command line does', () => {
     const id = level ?? JSON.parse(readFileSync(path, 'utf8')).levels[0].id
     const code = `import { readFileSync } from 'node:fs'
 import { deal, readGame } from 'lucky-twin-engine'
+import { luckyTwin } from './lucky-twin.ts'
 const { cards, ...dealt } = deal(readGame(readFileSync(process.argv[1], 'utf8')).value, process.argv[2], 'x').value
 console.log(JSON.stringify(dealt))`
     const { stdout } = spawnSync(process.execPath, ['--input-type=module', '-e', code, resolve(path), id], {
       cwd: folder,
       encoding: 'utf8',
     })
-    expect(JSON.parse(stdout)).toEqual(JSON.parse(run('deal', path, '--level', id, '--seed', 'x')))
+    expect(JSON.parse(stdout)).toEqual(
+      JSON.parse(await luckyTwin('deal', path, '--level', id, '--seed', 'x')),
+    )
   }
 })

@@ -1,8 +1,8 @@
 import { expect, type Page } from '@playwright/test'
-import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { resolve } from 'node:path'
 import { cards, downloadOf, openStation, tiles, toGameFile } from './helpers.ts'
+import { callBuilt } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 const DEMO = readFileSync('demo/clockmakers-drawer.game.json', 'utf8')
@@ -200,8 +200,7 @@ test('a page that was shipped is opened again, here and on the command line', as
   await page.goto('/')
   await page.getByLabel('Game files').setInputFiles(given('sent.html', readFileSync(path), 'text/html'))
   await expect(page.getByRole('heading', { name: 'Sent out' })).toHaveCount(2)
-  const check = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'check', path], { encoding: 'utf8' })
-  expect([check.status, check.stdout, check.stderr]).toEqual([0, 'no findings\n', ''])
+  expect(await callBuilt('check', path)).toEqual({ code: 0, out: 'no findings\n', err: '' })
 
   await page
     .getByLabel('Game files')

@@ -1,5 +1,4 @@
 import { expect, test } from '@playwright/test'
-import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -10,19 +9,17 @@ import { FIGURES } from '../src/core/settings/settings.ts'
 import type { Game } from '../src/core/game/game.ts'
 import type { Own } from '../src/core/settings/levels.ts'
 import { cards } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 
 /** The shipped page of the clockmaker's game with one level that sets all this itself, and that level's rules. */
-function shipped(own: Own): { file: string; settings: ReturnType<typeof resolveLevel> } {
+async function shipped(own: Own): Promise<{ file: string; settings: ReturnType<typeof resolveLevel> }> {
   const folder = mkdtempSync(join(tmpdir(), 'geometry-'))
   const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8')) as Game
   const [first] = game.levels
   game.levels = [{ id: first!.id, name: first!.name, ...own }]
   const [path, file] = [join(folder, 'one.game.json'), join(folder, 'one.html')]
   writeFileSync(path, JSON.stringify(game))
-  const made = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'ship', path, '--to', file], {
-    encoding: 'utf8',
-  })
-  expect(made.status, made.stderr).toBe(0)
+  await luckyTwin('ship', path, '--to', file)
   return { file, settings: resolveLevel(game, game.levels[0]) }
 }
 
@@ -92,7 +89,7 @@ const CASES: [string, Own][] = [
 
 for (const [what, own] of CASES)
   test(`the placement table has the cards where the player lays them: ${what}`, async ({ page }) => {
-    const { file, settings } = shipped(own)
+    const { file, settings } = await shipped(own)
     const gaps = new Set(settings.board.gaps)
     for (const { width, height } of Object.values(FRAMES)) {
       await page.setViewportSize({ width, height })

@@ -4,8 +4,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { card } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
-import { cli, shipped } from './zips.ts'
+import { shipped } from './zips.ts'
 
 // opens pages from files
 test.use({ own: true })
@@ -57,11 +58,11 @@ test('a script in every text of a game runs nowhere: on its panels, its cards, i
 }) => {
   const game = scripted()
   const html = join(mkdtempSync(join(tmpdir(), 'injected-')), 'game.html')
-  cli('ship', game, '--to', html)
+  await luckyTwin('ship', game, '--to', html)
   const asked: string[] = []
   page.on('request', (request) => asked.push(request.url()))
-  const { cells } = JSON.parse(cli('deal', game, '--seed', 's')) as { cells: string[] }
-  for (const file of [html, join(shipped(game, 'site').folder, 'index.html')]) {
+  const { cells } = JSON.parse(await luckyTwin('deal', game, '--seed', 's')) as { cells: string[] }
+  for (const file of [html, join((await shipped(game, 'site')).folder, 'index.html')]) {
     asked.length = 0
     const address = pathToFileURL(file).href
     await page.goto(address)

@@ -27,13 +27,13 @@ function liesAt(whole: PNG, part: PNG, { x, y }: { x: number; y: number }): bool
   return true
 }
 
-test('a second program, written from the README alone, plays every test game to the same events and result', () => {
+test('a second program, written from the README alone, plays every test game to the same events and result', async () => {
   for (const [game, count] of [
     ['clockmakers-drawer', 4 * 12],
     ['signal-room', 3 * 12],
     ['tile-yard', 5 * 12],
   ] as const) {
-    const { folder } = shipped(
+    const { folder } = await shipped(
       `demo/${game}.game.json`,
       'kit',
       '--games',
@@ -47,7 +47,7 @@ test('a second program, written from the README alone, plays every test game to 
   }
 })
 
-test('so it does under every kind of rule', () => {
+test('so it does under every kind of rule', async () => {
   const game = JSON.parse(readFileSync('demo/signal-room.game.json', 'utf8'))
   let state = 7
   const one = <T>(...all: T[]): T => {
@@ -97,7 +97,7 @@ test('so it does under every kind of rule', () => {
   game.checks = []
   const path = join(mkdtempSync(join(tmpdir(), 'kit-')), 'rules.game.json')
   writeFileSync(path, JSON.stringify(game))
-  const { folder } = shipped(path, 'kit', '--games', '10', '--deals', '1', '--width', '32')
+  const { folder } = await shipped(path, 'kit', '--games', '10', '--deals', '1', '--width', '32')
   expect(prove(folder)).toBe('600 games as they are told')
   // and it is told where they part, if they do
   const name = join(folder, 'test-games/l7.jsonl')
@@ -120,7 +120,7 @@ test('the studio makes the same kit in workers: cards in three sizes, and each a
   )
   expect(name).toBe('the-clockmakers-drawer-kit.zip')
   const mine = unpacked(path)
-  const theirs = shipped(DEMO, 'kit', '--width', '60').folder
+  const theirs = (await shipped(DEMO, 'kit', '--width', '60')).folder
   const list = (folder: string): string[] =>
     readdirSync(folder, { recursive: true })
       .map(String)

@@ -1,5 +1,4 @@
 import { expect, type Locator } from '@playwright/test'
-import { execFileSync } from 'node:child_process'
 import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -16,6 +15,7 @@ import {
   rungs,
   type,
 } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 async function typeWithin(box: Locator, name: string, value: string): Promise<void> {
@@ -25,11 +25,10 @@ async function typeWithin(box: Locator, name: string, value: string): Promise<vo
 }
 
 /** How many of 100 everyday players win a level, as the command line says. */
-function winsOf(game: object, level: string): number {
+async function winsOf(game: object, level: string): Promise<number> {
   const path = join(mkdtempSync(join(tmpdir(), 'ladder-')), 'made.game.json')
   writeFileSync(path, JSON.stringify(game))
-  const asked = ['odds', path, '--level', level, '--mind', 'everyday', '--json']
-  const told = JSON.parse(execFileSync('node', ['scripts/lucky-twin.mjs', ...asked], { encoding: 'utf8' }))
+  const told = JSON.parse(await luckyTwin('odds', path, '--level', level, '--mind', 'everyday', '--json'))
   return (100 * told.won) / told.games
 }
 
@@ -102,7 +101,7 @@ test.describe('the ladder, made at once', () => {
       expect(limits.lives).toBeGreaterThan(0)
     }
     // as many everyday players win the last one as was asked for, by the command line too
-    const told = winsOf(await gameOf(page), levels.at(-1).id)
+    const told = await winsOf(await gameOf(page), levels.at(-1).id)
     expect(told).toBeGreaterThan(55)
     expect(told).toBeLessThan(85)
   })

@@ -1,5 +1,4 @@
 import { expect, type Page } from '@playwright/test'
-import { spawnSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -8,32 +7,26 @@ import { LANGUAGES, type Language } from '../src/core/texts/languages.ts'
 import { messagesIn } from '../src/core/texts/ready.ts'
 import { newSpeech } from '../src/core/texts/speech.ts'
 import { card, cards, expectNoViolations } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 // opens pages from files
 test.use({ own: true })
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
-const run = (...args: string[]): string => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
-    encoding: 'utf8',
-  })
-  expect(stderr + status).toMatch(/0$/)
-  return stdout
-}
 
 /** The demo game, changed and shipped. */
-function shipped(change: (game: any) => void): { url: string; game: string } {
+async function shipped(change: (game: any) => void): Promise<{ url: string; game: string }> {
   const folder = mkdtempSync(join(tmpdir(), 'languages-'))
   const game = join(folder, 'game.game.json')
   const file = JSON.parse(readFileSync(DEMO, 'utf8'))
   change(file)
   writeFileSync(game, JSON.stringify(file))
-  run('ship', game, '--to', join(folder, 'game.html'))
+  await luckyTwin('ship', game, '--to', join(folder, 'game.html'))
   return { url: pathToFileURL(join(folder, 'game.html')).href, game }
 }
-const dealt = (game: string, level: string, seed: string): (string | null)[] =>
-  JSON.parse(run('deal', game, '--level', level, '--seed', seed)).cells
+const dealt = async (game: string, level: string, seed: string): Promise<(string | null)[]> =>
+  JSON.parse(await luckyTwin('deal', game, '--level', level, '--seed', seed)).cells
 
 /** Texts of the player that run over the page, over their button or their figure, or into the text beside them. */
 const misfits = (page: Page): Promise<string[]> =>
@@ -86,29 +79,33 @@ const speechIn = async (language: Language) => newSpeech(language, (await messag
 test.describe('on the smallest phone', () => {
   test.beforeEach(({ page }) => page.setViewportSize({ width: 320, height: 568 }))
 
-  const { url, game } = shipped((file) => {
-    file.texts = { languages: LANGUAGES, own: {} }
-    file.house.limits = { lives: 1, livesLostOn: 'miss', turns: 40 }
-    Object.assign(file.house.turn, { onMiss: 'press', matchLook: 100 })
-    file.house.finish.wait = 100
-    Object.assign(file.levels[0], {
-      board: { rows: 3, columns: 4 },
-      turn: { firstLook: 1100 },
-      clock: { mode: 'down', limit: 600_000 },
+  let url: string
+  let cells: (string | null)[]
+  test.beforeAll(async () => {
+    const page = await shipped((file) => {
+      file.texts = { languages: LANGUAGES, own: {} }
+      file.house.limits = { lives: 1, livesLostOn: 'miss', turns: 40 }
+      Object.assign(file.house.turn, { onMiss: 'press', matchLook: 100 })
+      file.house.finish.wait = 100
+      Object.assign(file.levels[0], {
+        board: { rows: 3, columns: 4 },
+        turn: { firstLook: 1100 },
+        clock: { mode: 'down', limit: 600_000 },
+      })
+      file.levels[1] = {
+        id: 'two',
+        name: 'Two',
+        board: { rows: 1, columns: 2, gaps: [] },
+        head: { figures: ['time-used', 'flips', 'pairs-left', 'streak', 'best'] },
+      }
     })
-    file.levels[1] = {
-      id: 'two',
-      name: 'Two',
-      board: { rows: 1, columns: 2, gaps: [] },
-      head: { figures: ['time-used', 'flips', 'pairs-left', 'streak', 'best'] },
-    }
+    url = page.url
+    cells = await dealt(page.game, 'warm-up', 'a')
   })
-
-  const cells = dealt(game, 'warm-up', 'a')
 
   test('what is too long is found', async ({ page }) => {
     const long = 'Donaudampfschifffahrtsgesellschaft'
-    const wide = shipped((file) => {
+    const wide = await shipped((file) => {
       file.texts = { languages: ['de'], own: { de: { says: { turns: `${long}${long}`, begin: long } } } }
     })
     await page.goto(wide.url)
@@ -125,7 +122,7 @@ test.describe('on the smallest phone', () => {
     test(`beside "${name}" its place among the levels is ${room ? 'whole' : 'not shown in part'}`, async ({
       page,
     }) => {
-      const named = shipped((file) => {
+      const named = await shipped((file) => {
         file.levels[0].name = name
         file.texts = { languages: ['de'], own: {} }
       })
@@ -185,7 +182,7 @@ test.describe('on the smallest phone', () => {
 test('the player sees the language of the browser, another by the address or the menu; a game that is played goes on in it', async ({
   page,
 }) => {
-  const { url } = shipped((file) => {
+  const { url } = await shipped((file) => {
     file.texts = {
       languages: ['de', 'en'],
       own: {
@@ -229,7 +226,7 @@ test('the player sees the language of the browser, another by the address or the
 async function heard(page: Page, url: string, game: string, language: Language): Promise<string[]> {
   const { say } = await speechIn(language)
   await page.goto(`${url}?lang=${language}&seed=a`)
-  const cells = dealt(game, 'warm-up', 'a')
+  const cells = await dealt(game, 'warm-up', 'a')
   const words: string[] = []
   const next = async (cell: number): Promise<void> => {
     await card(page, cell).click()
@@ -249,7 +246,7 @@ async function heard(page: Page, url: string, game: string, language: Language):
 
 for (const language of ['en', 'ar'] as const)
   test(`a whole game is told to a screen reader in ${language}`, async ({ page }) => {
-    const { url, game } = shipped((file) => {
+    const { url, game } = await shipped((file) => {
       file.texts = { languages: ['en', 'ar'], own: {} }
       file.levels[0].board = { rows: 2, columns: 2 }
       Object.assign(file.house.turn, { matchLook: 0, missLook: 300 })
@@ -257,7 +254,7 @@ for (const language of ['en', 'ar'] as const)
       file.levels[0].turn = { firstLook: 0 }
     })
     const { say } = await speechIn(language)
-    const cells = dealt(game, 'warm-up', 'a')
+    const cells = await dealt(game, 'warm-up', 'a')
     const { pairs } = JSON.parse(readFileSync(game, 'utf8')).deck as { pairs: { id: string; name: string }[] }
     const flipped = (cell: number): string =>
       say('flipped', {
@@ -280,7 +277,7 @@ for (const language of ['en', 'de', 'ar', 'ja'] as const)
   test(`axe finds nothing in ${language}: opening panel, table, pause, languages, credits and result`, async ({
     page,
   }) => {
-    const { url } = shipped((file) => {
+    const { url } = await shipped((file) => {
       file.texts = { languages: ['en', 'de', 'ar', 'ja'], own: {} }
       file.house.finish.wait = 100
       file.credits = ['Drawn by Ada']

@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test'
-import { execFileSync } from 'node:child_process'
 import { choice, choose, expectNoViolations, openRung, openStation, type } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 import { gameNow, limit, mindCard, played, winsOf } from './odds-page.ts'
 import { test } from './test.ts'
 
@@ -18,23 +18,9 @@ test('minds play the open level as they do on the command line, and are switched
   await expect(page.getByRole('heading', { name: 'Top drawer, 4,000 games a mind' })).toBeVisible()
   await played(page)
   const told = JSON.parse(
-    execFileSync(
-      'node',
-      [
-        'scripts/lucky-twin.mjs',
-        'odds',
-        'demo/clockmakers-drawer.game.json',
-        '--level',
-        'top-drawer',
-        '--mind',
-        'everyday',
-        '--games',
-        '4000',
-        '--json',
-      ],
-      {
-        encoding: 'utf8',
-      },
+    await luckyTwin(
+      ...['odds', 'demo/clockmakers-drawer.game.json', '--level', 'top-drawer'],
+      ...['--mind', 'everyday', '--games', '4000', '--json'],
     ),
   ) as { won: number; games: number; interval: number[]; lostBy: { lives: number } }
   const [low, high] = told.interval.map((share) => Math.round(share * 100))

@@ -1,5 +1,4 @@
 import { expect, type Locator, type Page } from '@playwright/test'
-import { spawnSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import {
   card,
@@ -13,6 +12,7 @@ import {
   up,
   toGameFile,
 } from './helpers.ts'
+import { callBuilt } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 const chips = (page: Page): Locator =>
@@ -113,11 +113,9 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   const { path } = await downloadOf(page, () =>
     page.getByRole('button', { name: 'Download the game file' }).click(),
   )
-  const run = spawnSync(process.execPath, ['scripts/lucky-twin.mjs', 'check', path, '--json'], {
-    encoding: 'utf8',
-  })
-  expect(run.status).toBe(1)
-  expect(JSON.parse(run.stdout)).toContainEqual(
+  const { code, out } = await callBuilt('check', path, '--json')
+  expect(code).toBe(1)
+  expect(JSON.parse(out)).toContainEqual(
     expect.objectContaining({
       code: 'kept-check-failed',
       at: 'checks[0]',

@@ -28,8 +28,8 @@ test.describe.serial('a project from its zip', () => {
   let running: ChildProcess | undefined
   const npm = (...args: string[]) =>
     spawnSync('npm', args, { cwd: folder, env, encoding: 'utf8', timeout: 150_000 })
-  test.beforeAll(() => {
-    folder = shipped(DEMO, 'project').folder
+  test.beforeAll(async () => {
+    folder = (await shipped(DEMO, 'project')).folder
   })
   test.afterAll(() => {
     // its own group: npm starts another program
@@ -127,7 +127,7 @@ test('the studio gives the same project', async ({ page }) => {
     page.getByRole('button', { name: 'Download the project' }).click(),
   )
   expect(name).toBe('the-clockmakers-drawer-project.zip')
-  const [mine, theirs] = [unpacked(path), shipped(DEMO, 'project').folder]
+  const [mine, theirs] = [unpacked(path), (await shipped(DEMO, 'project')).folder]
   const list = (folder: string): string[] => readdirSync(folder, { recursive: true }).map(String).sort()
   expect(list(mine)).toEqual(list(theirs))
   for (const file of ['package.json', 'public/game.json', 'src/core/play/machine.ts', 'LICENSES.txt'])

@@ -1,30 +1,25 @@
 import { expect, type Page } from '@playwright/test'
-import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { begin, card, choose, down, expectNoViolations, gameOf, openStation, phase, up } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 // opens pages from files
 test.use({ own: true })
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
-const run = (...args: string[]): string =>
-  execFileSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
-    encoding: 'utf8',
-    stdio: ['ignore', 'pipe', 'ignore'],
-  })
 const seats = (page: Page) => page.getByRole('list', { name: 'Players' }).getByRole('listitem')
 
 /** Ships the clockmaker's game with its players, quick looks, and a mind that thinks this long before each press; gives its address and the first level's deal of a seed. */
-function shipped(
+async function shipped(
   name: string,
   players: object,
   turn: object = {},
   thinks = 60,
-): { url: string; size: number; deal: (string | null)[] } {
+): Promise<{ url: string; size: number; deal: (string | null)[] }> {
   const file = JSON.parse(readFileSync(DEMO, 'utf8'))
   file.levels[0].turn.firstLook = 0
   Object.assign(file.house.turn, { matchLook: 100, missLook: 100, ...turn })
@@ -42,8 +37,10 @@ function shipped(
   const game = join(folder, `${name}.game.json`)
   writeFileSync(game, JSON.stringify(file))
   const html = join(folder, `${name}.html`)
-  run('ship', game, '--to', html)
-  const deal = JSON.parse(run('deal', game, '--level', file.levels[0].id, '--seed', 'tick-1')).cells
+  await luckyTwin('ship', game, '--to', html)
+  const deal = JSON.parse(
+    await luckyTwin('deal', game, '--level', file.levels[0].id, '--seed', 'tick-1'),
+  ).cells
   return { url: `${pathToFileURL(html).href}?seed=tick-1`, size: readFileSync(html).length, deal }
 }
 /** Two cells that are face down and do not match. */
@@ -119,16 +116,18 @@ test('a seat is given to a mind in Rules, which plays it in Play at its own pace
   await expectNoViolations(page)
 })
 
-test('a page in which nobody plays but persons has nothing of minds in its script', () => {
+test('a page in which nobody plays but persons has nothing of minds in its script', async () => {
   const ofMinds = /haveTurn|mindKeen/
-  const scriptOf = (players: object): string =>
-    readFileSync(fileURLToPath(shipped('script', players).url.split('?')[0]!), 'utf8').split('<script>')[1]!
-  expect(scriptOf({})).not.toMatch(ofMinds)
-  expect(scriptOf({ names: ['Ann', 'Quick'], minds: [null, 'quick'] })).toMatch(ofMinds)
+  const scriptOf = async (players: object): Promise<string> => {
+    const { url } = await shipped('script', players)
+    return readFileSync(fileURLToPath(url.split('?')[0]!), 'utf8').split('<script>')[1]!
+  }
+  expect(await scriptOf({})).not.toMatch(ofMinds)
+  expect(await scriptOf({ names: ['Ann', 'Quick'], minds: [null, 'quick'] })).toMatch(ofMinds)
 })
 
 test('nothing can be pressed for a mind', async ({ page }) => {
-  const { url, deal } = shipped('patient', { names: ['Ann', 'Quick'], minds: [null, 'keen'] })
+  const { url, deal } = await shipped('patient', { names: ['Ann', 'Quick'], minds: [null, 'keen'] })
   await page.goto(url)
   await page.getByRole('button', { name: 'Begin' }).click()
   for (const cell of await missOf(page, deal)) await card(page, cell).click()
@@ -139,7 +138,7 @@ test('nothing can be pressed for a mind', async ({ page }) => {
 })
 
 test('the button that turns missed cards back is there for a person alone', async ({ page }) => {
-  const { url, deal } = shipped(
+  const { url, deal } = await shipped(
     'button',
     { names: ['Ann', 'Quick'], minds: [null, 'none'] },
     { onMiss: 'button' },
@@ -158,7 +157,7 @@ test('the button that turns missed cards back is there for a person alone', asyn
 })
 
 test('a person plays against a mind to the end, in the shipped file', async ({ page }) => {
-  const { url, deal } = shipped('quick', { names: ['Ann', 'Quick'], minds: [null, 'quick'] })
+  const { url, deal } = await shipped('quick', { names: ['Ann', 'Quick'], minds: [null, 'quick'] })
   await page.goto(url)
   const panel = page.getByRole('dialog', { name: 'Who plays?' })
   // only persons are asked for their names
@@ -174,7 +173,7 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
   page,
 }) => {
   // a quick one might have won before the game is left
-  const offered = shipped('offered', { offersRival: true }, {}, 20_000)
+  const offered = await shipped('offered', { offersRival: true }, {}, 20_000)
   await page.goto(offered.url.replace('?seed=tick-1', ''))
   await begin(page)
   const panel = page.getByRole('dialog', { name: 'Who plays?' })
@@ -202,14 +201,14 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
   await page.getByRole('button', { name: 'Go on' }).click()
   await expect(seats(page).nth(1)).toContainText('Quick')
 
-  const alone = shipped('alone', {})
+  const alone = await shipped('alone', {})
   expect(offered.size - alone.size).toBeGreaterThan(1000)
   await page.goto(alone.url)
   await expect(panel).toBeHidden()
 })
 
 test('a chosen rival is called by its name in the language of the page', async ({ page }) => {
-  const { url } = shipped('german', { offersRival: true }, {}, 20_000)
+  const { url } = await shipped('german', { offersRival: true }, {}, 20_000)
   await page.goto(url.replace('?seed=tick-1', '?lang=de'))
   await page.getByRole('button', { name: 'Los geht’s' }).click()
   await page.getByRole('button', { name: 'Gegen Alltäglich' }).click()
@@ -230,7 +229,7 @@ test('a mind is watched on the table of Play: the game that Odds counted, on the
   await page.getByRole('radiogroup', { name: 'Time' }).getByText('8×').click()
   await expect(page.getByRole('dialog', { name: 'All pairs found' })).toBeVisible()
   const { turns } = JSON.parse(
-    run('odds', DEMO, '--level', 'warm-up', '--mind', 'perfect', '--games', '1', '--json'),
+    await luckyTwin('odds', DEMO, '--level', 'warm-up', '--mind', 'perfect', '--games', '1', '--json'),
   )
   await expect(
     page

@@ -1,5 +1,4 @@
 import { devices, expect, test, type Page } from '@playwright/test'
-import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -16,16 +15,15 @@ import {
   shareOf,
   up,
 } from './helpers.ts'
+import { luckyTwin } from './lucky-twin.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'games-'))
-const run = (...args: string[]): string =>
-  execFileSync(process.execPath, ['scripts/lucky-twin.mjs', ...args], {
-    encoding: 'utf8',
-    stdio: ['ignore', 'pipe', 'ignore'],
-  })
 
 /** Ships the clockmaker's game with its house rules changed, and gives its address. */
-function shipped(name: string, change: (game: any) => void = () => undefined): { url: string; game: string } {
+async function shipped(
+  name: string,
+  change: (game: any) => void = () => undefined,
+): Promise<{ url: string; game: string }> {
   const file = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
   file.levels[0].turn.firstLook = 0
   Object.assign(file.house.turn, { matchLook: 200, missLook: 250 })
@@ -34,19 +32,19 @@ function shipped(name: string, change: (game: any) => void = () => undefined): {
   const game = join(folder, `${name}.game.json`)
   writeFileSync(game, JSON.stringify(file))
   const html = join(folder, `${name}.html`)
-  run('ship', game, '--to', html)
+  await luckyTwin('ship', game, '--to', html)
   return { url: pathToFileURL(html).href, game }
 }
 
-const deal = (game: string, level: string, seed: string): (string | null)[] =>
-  JSON.parse(run('deal', game, '--level', level, '--seed', seed)).cells
+const deal = async (game: string, level: string, seed: string): Promise<(string | null)[]> =>
+  JSON.parse(await luckyTwin('deal', game, '--level', level, '--seed', seed)).cells
 
 test('level and seed in the address choose what is dealt, just as the command line deals it', async ({
   page,
 }) => {
-  const { url, game } = shipped('address')
+  const { url, game } = await shipped('address')
   await page.goto(`${url}?level=cabinet&seed=tick-1`)
-  const cells = deal(game, 'cabinet', 'tick-1')
+  const cells = await deal(game, 'cabinet', 'tick-1')
   await expect(page.getByRole('grid', { name: 'Cabinet, 6 rows, 6 columns' })).toBeVisible()
   await expect(cards(page)).toHaveCount(32)
   const first = cells.indexOf(cells[0]!, 1)
@@ -58,9 +56,9 @@ test('level and seed in the address choose what is dealt, just as the command li
 })
 
 test('a card that lies face down tells nothing, neither by name nor in the page', async ({ page }) => {
-  const { url, game } = shipped('silent')
+  const { url, game } = await shipped('silent')
   await page.goto(`${url}?seed=a`)
-  const cells = deal(game, 'warm-up', 'a')
+  const cells = await deal(game, 'warm-up', 'a')
   await expect(card(page, 3)).toHaveAttribute('aria-label', 'D1, face down')
   await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
   await card(page, 3).click()
@@ -73,7 +71,7 @@ test('a card that lies face down tells nothing, neither by name nor in the page'
 })
 
 test('the policy forbids every request and every script that is not its own', async ({ page }) => {
-  const { url } = shipped('policy')
+  const { url } = await shipped('policy')
   await page.goto(url)
   const blocked = await page.evaluate(async () => {
     const violations: string[] = []
@@ -94,7 +92,7 @@ test('the policy forbids every request and every script that is not its own', as
 test('best results stay, stars are shown beside the levels, and next goes up the ladder', async ({
   page,
 }) => {
-  const { url } = shipped('best')
+  const { url } = await shipped('best')
   await page.goto(url)
   await begin(page)
   await playToTheWin(page, byMouse)
@@ -119,9 +117,9 @@ const press = async (page: Page, ...cells: number[]): Promise<void> => {
 const miss = (cells: (string | null)[]): [number, number] => [0, cells.findIndex((name) => name !== cells[0])]
 
 test('a game is lost by its lives', async ({ page }) => {
-  const { url, game } = shipped('lives', (file) => (file.house.limits.lives = 1))
+  const { url, game } = await shipped('lives', (file) => (file.house.limits.lives = 1))
   await page.goto(`${url}?level=warm-up&seed=a`)
-  await press(page, ...miss(deal(game, 'warm-up', 'a')))
+  await press(page, ...miss(await deal(game, 'warm-up', 'a')))
   const dialog = page.getByRole('dialog', { name: 'Not this time' })
   await expect(dialog).toContainText('No lives left. 6 pairs were left.')
   await dialog.getByRole('button', { name: 'Try again' }).click()
@@ -129,16 +127,16 @@ test('a game is lost by its lives', async ({ page }) => {
 })
 
 test('by its turns, and by the clock, at the right instant', async ({ page }) => {
-  const turns = shipped('turns', (file) => (file.levels[0].limits = { turns: 6 }))
+  const turns = await shipped('turns', (file) => (file.levels[0].limits = { turns: 6 }))
   await page.goto(`${turns.url}?seed=a`)
-  const [one, other] = miss(deal(turns.game, 'warm-up', 'a'))
+  const [one, other] = miss(await deal(turns.game, 'warm-up', 'a'))
   for (let i = 0; i < 6; i++) {
     await press(page, one, other)
     await expect(up(page)).toHaveCount(0)
   }
   await expect(page.getByRole('dialog')).toContainText('No turns left')
 
-  const clock = shipped('clock', (file) =>
+  const clock = await shipped('clock', (file) =>
     Object.assign(file.levels[0], { clock: { mode: 'down', limit: 2000, matchBonus: 0 } }),
   )
   await page.goto(`${clock.url}?seed=a`)
@@ -148,7 +146,7 @@ test('by its turns, and by the clock, at the right instant', async ({ page }) =>
 })
 
 test('a silent level makes no sound and has none to switch off; elsewhere it can be', async ({ page }) => {
-  const { url } = shipped('sound', (file) => {
+  const { url } = await shipped('sound', (file) => {
     file.levels[0].turn.firstLook = 0
     file.levels[1].sound = { on: false }
     file.levels[1].turn = { firstLook: 0 }
@@ -187,7 +185,7 @@ test('a silent level makes no sound and has none to switch off; elsewhere it can
 test('after the end the cards are dealt again, or the next level begins, where the rules say so', async ({
   page,
 }) => {
-  const again = shipped('again', (file) => {
+  const again = await shipped('again', (file) => {
     file.house.finish.then = 'deal-again'
     file.levels[0].board = { rows: 1, columns: 2 }
   })
@@ -196,7 +194,7 @@ test('after the end the cards are dealt again, or the next level begins, where t
   await press(page, 0, 1)
   // after the win, the two are face up; only a new deal turns them down
   await expect(down(page)).toHaveCount(2)
-  const next = shipped('next', (file) => {
+  const next = await shipped('next', (file) => {
     file.house.finish.then = 'next-level'
     file.levels[0].board = { rows: 1, columns: 2 }
   })
@@ -217,7 +215,7 @@ test('after the end the cards are dealt again, or the next level begins, where t
 test('several players name themselves before they begin, and are known at the next visit', async ({
   page,
 }) => {
-  const { url } = shipped('names', (file) => {
+  const { url } = await shipped('names', (file) => {
     file.house.players = { names: ['Ann', 'Ben'], matchGoesAgain: true }
     file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
   })
@@ -240,7 +238,7 @@ test('several players name themselves before they begin, and are known at the ne
 })
 
 test('a first look is told when it begins, and not under the opening panel', async ({ page }) => {
-  const { url } = shipped('look', (file) => (file.levels[0].turn.firstLook = 60_000))
+  const { url } = await shipped('look', (file) => (file.levels[0].turn.firstLook = 60_000))
   await page.goto(url)
   const told = page.getByRole('status')
   await expect(page.getByRole('dialog')).toBeVisible()
@@ -252,7 +250,7 @@ test('a first look is told when it begins, and not under the opening panel', asy
 })
 
 test('nothing moves from the deal to the win for those who ask for less motion', async ({ page }) => {
-  const { url } = shipped('still', (file) => (file.house.look.celebration = 'sparks'))
+  const { url } = await shipped('still', (file) => (file.house.look.celebration = 'sparks'))
   await page.emulateMedia({ reducedMotion: 'reduce' })
   await page.goto(url)
   const moving = () => page.evaluate(() => document.getAnimations().length)
@@ -269,7 +267,7 @@ test('nothing moves from the deal to the win for those who ask for less motion',
 })
 
 test('between two presses nothing is touched but the clock and its bar', async ({ page }) => {
-  const { url } = shipped('rest', (file) => {
+  const { url } = await shipped('rest', (file) => {
     file.house.players = { names: ['Ann', 'Ben'] }
     file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
   })
@@ -303,7 +301,7 @@ test('between two presses nothing is touched but the clock and its bar', async (
 test('in the reader’s own colours a card keeps its paper, and the time that is left is seen', async ({
   page,
 }) => {
-  const { url } = shipped('forced', (file) => {
+  const { url } = await shipped('forced', (file) => {
     file.levels[0].clock = { mode: 'down', limit: 60_000 }
   })
   await page.emulateMedia({ forcedColors: 'active', colorScheme: 'dark' })
@@ -321,7 +319,7 @@ test('in the reader’s own colours a card keeps its paper, and the time that is
 })
 
 test('what stands on the table is what the level shows, in its order', async ({ page }) => {
-  const { url } = shipped('head', (file) => {
+  const { url } = await shipped('head', (file) => {
     file.levels[0].head = { figures: ['pairs-left', 'best', 'time-used', 'lives', 'streak'], title: true }
   })
   await page.goto(url)
@@ -332,9 +330,9 @@ test('what stands on the table is what the level shows, in its order', async ({ 
 })
 
 test('missed cards wait for the next press, and say so', async ({ page }) => {
-  const { url, game } = shipped('press', (file) => (file.house.turn.onMiss = 'press'))
+  const { url, game } = await shipped('press', (file) => (file.house.turn.onMiss = 'press'))
   await page.goto(`${url}?seed=a`)
-  const [one, other] = miss(deal(game, 'warm-up', 'a'))
+  const [one, other] = miss(await deal(game, 'warm-up', 'a'))
   await press(page, one, other)
   await expect(page.getByText('press anywhere to turn them back')).toBeVisible()
   await press(page, one)
@@ -343,7 +341,7 @@ test('missed cards wait for the next press, and say so', async ({ page }) => {
 })
 
 test('a pause hides the cards and stops the clock', async ({ page }) => {
-  const { url } = shipped('pause', (file) => Object.assign(file.levels[0], { clock: { mode: 'up' } }))
+  const { url } = await shipped('pause', (file) => Object.assign(file.levels[0], { clock: { mode: 'up' } }))
   await page.goto(url)
   await begin(page)
   await press(page, 0)
@@ -360,9 +358,9 @@ test('a pause hides the cards and stops the clock', async ({ page }) => {
 })
 
 test('a screen reader is told each card, and what came of it', async ({ page }) => {
-  const { url, game } = shipped('spoken')
+  const { url, game } = await shipped('spoken')
   await page.goto(`${url}?seed=a`)
-  const cells = deal(game, 'warm-up', 'a')
+  const cells = await deal(game, 'warm-up', 'a')
   const twin = cells.indexOf(cells[0]!, 1)
   await press(page, 0)
   await expect(page.getByRole('status')).toHaveText(/^A1: .+\.$/)
@@ -375,9 +373,9 @@ test.describe('on a phone', () => {
   test.use({ ...phone, viewport: { width: 360, height: 640 } })
 
   test('cards are pressed by touch, and every target is large enough', async ({ page }) => {
-    const { url, game } = shipped('touch')
+    const { url, game } = await shipped('touch')
     await page.goto(`${url}?seed=a`)
-    const cells = deal(game, 'warm-up', 'a')
+    const cells = await deal(game, 'warm-up', 'a')
     await card(page, 0).tap()
     await card(page, cells.indexOf(cells[0]!, 1)).tap()
     await expect(found(page)).toHaveCount(2)
@@ -391,7 +389,7 @@ test.describe('on a phone', () => {
 })
 
 test('a game that was left open goes on where it stood, also after a reload', async ({ page }) => {
-  const { url } = shipped('open')
+  const { url } = await shipped('open')
   await page.goto(url)
   await begin(page)
   await card(page, 0).click()
@@ -413,11 +411,11 @@ test('a game that was left open goes on where it stood, also after a reload', as
 })
 
 test('two players share a table, by keys and by touch the same', async ({ page }) => {
-  const { url, game } = shipped('two', (file) => {
+  const { url, game } = await shipped('two', (file) => {
     file.house.players = { names: ['Ann', 'Ben'], matchGoesAgain: false }
   })
   await page.goto(`${url}?level=warm-up&seed=pair`)
-  const cells = deal(game, 'warm-up', 'pair')
+  const cells = await deal(game, 'warm-up', 'pair')
   const left = new Set(cells.map((_, cell) => cell))
   const seats = page.getByRole('list', { name: 'Players' }).getByRole('listitem')
   await page.getByRole('button', { name: 'Begin' }).click()

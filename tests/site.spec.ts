@@ -50,7 +50,7 @@ const isInstalled = (page: Page): Promise<boolean> =>
 test('a site in a folder of any server installs, asks for nothing else, and plays to the win without it', async ({
   page,
 }) => {
-  const { folder } = shipped(DEMO, 'site')
+  const { folder } = await shipped(DEMO, 'site')
   const { server, address } = await serve(folder)
   const foreign: string[] = []
   page.context().on('request', (request) => {
@@ -83,8 +83,8 @@ test('a site in a folder of any server installs, asks for nothing else, and play
 })
 
 test('a newer version takes the place of the one that is installed', async ({ page }) => {
-  const { folder } = shipped(DEMO, 'site')
-  const newer = shipped(DEMO, 'site', '--lang', 'fr').folder
+  const { folder } = await shipped(DEMO, 'site')
+  const newer = (await shipped(DEMO, 'site', '--lang', 'fr')).folder
   const served = { folder }
   const { server, address } = await serve(folder)
   await page.goto(address)
@@ -120,7 +120,7 @@ test('the studio gives the same site, with icons drawn from the game, and reads 
     page.getByRole('button', { name: 'Download the site' }).click(),
   )
   expect(name).toBe('the-clockmakers-drawer-site.zip')
-  const [mine, theirs] = [unpacked(path), shipped(DEMO, 'site').folder]
+  const [mine, theirs] = [unpacked(path), (await shipped(DEMO, 'site')).folder]
   // the two draw the icons with other pixels, and the version counts them
   const text = (folder: string, file: string): string =>
     readFileSync(join(folder, file), 'utf8').replace(/(?<=CACHE = MINE \+ ')\w{16}/, 'version')

@@ -17,10 +17,10 @@ import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { failedChecks } from '../core/findings/failed-checks.ts'
 import { quoted, quotedValue } from '../core/result.ts'
-import { boardsAt, gameAt, pictureLibrary, recordAt, textAt, Unusable } from './files.ts'
+import { boardsAt, gameAt, pictureLibrary, recordAt, textAt } from './files.ts'
+import { Unusable, type Shell } from './shell.ts'
 
-/** What each command does. Data goes to `print`, messages to `tell`; the number is the exit code. */
-export type Out = { print(line: string): void; tell(line: string): void }
+/** What each command does; the number is its exit code. */
 
 const LEVELS_NAMED = 12
 
@@ -38,13 +38,13 @@ export function levelOf(game: Game, id: string | undefined): Level {
 export type DealOptions = { level?: string; seed?: string; count?: number; text?: boolean; csv?: boolean }
 
 /** Without a seed, the level's own rule gives one; 1 if the level cannot be dealt. */
-export function deal(path: string, options: DealOptions, out: Out): number {
-  const game = gameAt(path)
+export function deal(path: string, options: DealOptions, shell: Shell): number {
+  const game = gameAt(path, shell)
   const level = levelOf(game, options.level)
   const settings = resolveLevel(game, level)
   const dealer = prepareDeal(game.deck.pairs, settings)
   if (!dealer.ok) {
-    out.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
+    shell.tell(`${level.id}: ${dealer.problem.at}: ${dealer.problem.message}`)
     return 1
   }
   const count = options.count ?? 1
@@ -57,7 +57,7 @@ export function deal(path: string, options: DealOptions, out: Out): number {
   for (const one of seeds) {
     const text = dealtText(game, level, dealer.value, one, format)
     // each print ends its own line
-    out.print(format === 'grid' ? text : text.trimEnd())
+    shell.print(format === 'grid' ? text : text.trimEnd())
   }
   return 0
 }
@@ -67,32 +67,32 @@ export function replayRecord(
   gamePath: string,
   recordPath: string,
   options: { events?: boolean },
-  out: Out,
+  shell: Shell,
 ): number {
-  const game = gameAt(gamePath)
-  const record = recordAt(recordPath, game)
+  const game = gameAt(gamePath, shell)
+  const record = recordAt(recordPath, game, shell)
   if (record.game !== game.id)
     throw new Unusable(`${recordPath}: game: a record of "${record.game}", not of "${game.id}"`)
   const table = tableOf(game, record)
   if (!table.ok) {
     const { at, message } = table.problem
     if (at === 'level') throw new Unusable(`${recordPath}: level: ${message}`)
-    out.tell(`${record.level}: ${at}: ${message}`)
+    shell.tell(`${record.level}: ${at}: ${message}`)
     return 1
   }
   const { rules, cells } = table.value
   const round = replay(rules, cells, record)
   const result = resultOf(round)
-  out.print(JSON.stringify(options.events ? { ...result, events: round.events } : result))
+  shell.print(JSON.stringify(options.events ? { ...result, events: round.events } : result))
   const wrong = differences(record.expect ?? {}, result)
   for (const { key, expected, actual } of wrong)
-    out.tell(`expected ${key} ${quotedValue(expected)}, but it is ${quotedValue(actual)}`)
+    shell.tell(`expected ${key} ${quotedValue(expected)}, but it is ${quotedValue(actual)}`)
   return wrong.length ? 1 : 0
 }
 
 /** Prints the findings; 1 if one of them stops the game, or a kept check fails. */
-export function check(path: string, options: { json?: boolean }, out: Out): number {
-  const game = gameAt(path)
+export function check(path: string, options: { json?: boolean }, shell: Shell): number {
+  const game = gameAt(path, shell)
   const findings = [...findingsOf(game, new Set(Object.keys(pictureLibrary()))), ...failedChecks(game)]
   const told = findings.map((finding) => ({
     level: finding.severity,
@@ -100,9 +100,9 @@ export function check(path: string, options: { json?: boolean }, out: Out): numb
     at: whereText(finding.where),
     message: findingLine(finding, game.levels),
   }))
-  if (options.json) out.print(JSON.stringify(told))
-  else if (told.length === 0) out.print('no findings')
-  else for (const { level, code, at, message } of told) out.print(`${level}  ${code}  ${at}  ${message}`)
+  if (options.json) shell.print(JSON.stringify(told))
+  else if (told.length === 0) shell.print('no findings')
+  else for (const { level, code, at, message } of told) shell.print(`${level}  ${code}  ${at}  ${message}`)
   return told.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
 }
 
@@ -117,40 +117,42 @@ function auditJson(read: ReadBoards, { tally, report, reason }: Audit): object {
 export function auditDeals(
   path: string,
   options: { rows?: number; columns?: number; json?: boolean },
-  out: Out,
+  shell: Shell,
 ): number {
-  const read = boardsAt(path, options)
+  const read = boardsAt(path, options, shell)
   const { board, boards, names, guessed, problems, leftOut, twinsKnown } = read
   const audit = auditBoards(read)
   const { report, reason } = audit
-  for (const problem of problems) out.tell(`${path}: ${problem}: left out`)
-  if (leftOut > problems.length) out.tell(`${path}: and ${leftOut - problems.length} more lines left out`)
+  for (const problem of problems) shell.tell(`${path}: ${problem}: left out`)
+  if (leftOut > problems.length) shell.tell(`${path}: and ${leftOut - problems.length} more lines left out`)
   if (guessed)
-    out.tell(`${path}: taken as ${board.rows} × ${board.columns}; say --rows and --columns if that is wrong`)
-  if (!twinsKnown) out.tell(`${path}: every card has a name of its own, so twins are not known`)
+    shell.tell(
+      `${path}: taken as ${board.rows} × ${board.columns}; say --rows and --columns if that is wrong`,
+    )
+  if (!twinsKnown) shell.tell(`${path}: every card has a name of its own, so twins are not known`)
   if (report.verdict === 'too-few') throw new Unusable(`${path}: ${verdictWords(report, 'shuffled')}`)
-  if (options.json) out.print(JSON.stringify(auditJson(read, audit)))
+  if (options.json) shell.print(JSON.stringify(auditJson(read, audit)))
   else {
-    out.print(
+    shell.print(
       `${countWords(boards.length, 'board')} of ${board.rows} × ${board.columns}, ${countWords(names.length, 'pair')}`,
     )
     const { places, beside, steps, repeats } = report
     if (places)
-      out.print(
+      shell.print(
         `pair by place      chi-square ${places.statistic.toFixed(1)} on ${places.degrees.toFixed(0)} degrees of freedom, ${chanceWords(places.p)}`,
       )
     if (beside)
-      out.print(
+      shell.print(
         `twins side by side ${beside.seen.toFixed(3)} per board, ${beside.expected.toFixed(3)} expected, ${chanceWords(beside.p)}`,
       )
     if (steps)
-      out.print(
+      shell.print(
         `steps between them ${steps.meanSeen.toFixed(3)} on average, ${steps.meanExpected.toFixed(3)} expected, ${chanceWords(steps.p)}`,
       )
-    out.print(oftenWords(oftenOf(audit.tally), names))
-    out.print(`different boards   ${repeats.distinct} of ${report.deals}`)
-    out.print(`${VERDICT_NAMES[report.verdict]}. ${verdictWords(report, 'shuffled')}`)
-    if (reason) out.print(reason.message)
+    shell.print(oftenWords(oftenOf(audit.tally), names))
+    shell.print(`different boards   ${repeats.distinct} of ${report.deals}`)
+    shell.print(`${VERDICT_NAMES[report.verdict]}. ${verdictWords(report, 'shuffled')}`)
+    if (reason) shell.print(reason.message)
   }
   return report.verdict === 'unfair' ? 1 : 0
 }
@@ -160,17 +162,17 @@ export function auditGameLog(
   gamePath: string,
   logPath: string,
   options: { json?: boolean },
-  out: Out,
+  shell: Shell,
 ): number {
-  const audit = auditLog(gameAt(gamePath), textAt(logPath))
+  const audit = auditLog(gameAt(gamePath, shell), textAt(logPath, shell))
   if (!audit.ok)
     throw new Unusable(
       `${logPath}: ${audit.problem.at ? `${audit.problem.at}: ` : ''}${audit.problem.message}`,
     )
   const { torn, lines, presses, breach } = audit.value
-  for (const problem of torn) out.tell(`${logPath}: ${problem}: left out`)
-  if (options.json) out.print(JSON.stringify(audit.value))
-  else if (breach) out.print(`line ${breach.line}, at ${breach.at} ms: ${breach.message}`)
-  else out.print(`${lines} lines, ${presses} presses: the rules were kept`)
+  for (const problem of torn) shell.tell(`${logPath}: ${problem}: left out`)
+  if (options.json) shell.print(JSON.stringify(audit.value))
+  else if (breach) shell.print(`line ${breach.line}, at ${breach.at} ms: ${breach.message}`)
+  else shell.print(`${lines} lines, ${presses} presses: the rules were kept`)
   return breach ? 1 : 0
 }

@@ -1,5 +1,6 @@
-import { readFileSync, statSync } from 'node:fs'
+import { readFileSync, statSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
+import { resolve } from 'node:path'
 import { readBoards, type GivenSize, type ReadBoards } from '../core/files/boards-file.ts'
 import { readAnyGame } from '../core/files/any-game.ts'
 import { readMind } from '../core/files/mind-file.ts'
@@ -11,14 +12,13 @@ import type { Mind } from '../core/settings/mind.ts'
 import { largerThan, SIZES } from '../core/settings/settings.ts'
 import { problemLine, type Result } from '../core/result.ts'
 import { pictureSvg } from '../ship/pictures.ts'
+import { Unusable, type Shell } from './shell.ts'
 
-/** The call or a file is unusable: one line that says what and where; the command ends with 2. */
-export class Unusable extends Error {}
-
-function readBytes(path: string): Buffer {
+function readBytes(path: string, { folder }: Shell): Buffer {
   try {
-    if (statSync(path).size > SIZES.file) throw new Unusable(`${path}: ${largerThan(SIZES.file)}`)
-    return readFileSync(path)
+    const whole = resolve(folder, path)
+    if (statSync(whole).size > SIZES.file) throw new Unusable(`${path}: ${largerThan(SIZES.file)}`)
+    return readFileSync(whole)
   } catch (error) {
     if (error instanceof Unusable) throw error
     const { code } = error as NodeJS.ErrnoException
@@ -28,28 +28,38 @@ function readBytes(path: string): Buffer {
   }
 }
 
+/** Writes a file. */
+export function writeAt(path: string, content: string | Uint8Array, { folder }: Shell): void {
+  try {
+    writeFileSync(resolve(folder, path), content)
+  } catch (error) {
+    throw new Unusable(`${path}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
+  }
+}
+
 function usable<T>(path: string, result: Result<T>): T {
   if (result.ok) return result.value
   throw new Unusable(`${path}: ${problemLine(result.problem)}`)
 }
 
 /** A game from its file, or from a shipped page. */
-export const gameAt = (path: string): Game => usable(path, readAnyGame(readBytes(path)))
+export const gameAt = (path: string, shell: Shell): Game => usable(path, readAnyGame(readBytes(path, shell)))
 
 /** A record of this game. */
-export const recordAt = (path: string, game: Game): PlayRecord => usable(path, readRecord(textAt(path), game))
+export const recordAt = (path: string, game: Game, shell: Shell): PlayRecord =>
+  usable(path, readRecord(textAt(path, shell), game))
 
 /** A simulated player. */
-export const mindAt = (path: string): Mind => usable(path, readMind(textAt(path)))
+export const mindAt = (path: string, shell: Shell): Mind => usable(path, readMind(textAt(path, shell)))
 
 const textOf = (path: string, bytes: Uint8Array): string => usable(path, readUtf8(bytes))
 
 /** The text of a file. */
-export const textAt = (path: string): string => textOf(path, readBytes(path))
+export const textAt = (path: string, shell: Shell): string => textOf(path, readBytes(path, shell))
 
 /** Boards that another program dealt. */
-export const boardsAt = (path: string, size: GivenSize): ReadBoards =>
-  usable(path, readBoards(textAt(path), size))
+export const boardsAt = (path: string, size: GivenSize, shell: Shell): ReadBoards =>
+  usable(path, readBoards(textAt(path, shell), size))
 
 let library: Record<string, { body: string }> | null = null
 

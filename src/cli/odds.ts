@@ -4,8 +4,9 @@ import { OddsTally, type Mean, type Odds } from '../core/odds/odds-of.ts'
 import { quoted } from '../core/result.ts'
 import { resolveLevel } from '../core/settings/levels.ts'
 import { READY_MINDS, type Mind } from '../core/settings/mind.ts'
-import { levelOf, type Out } from './commands.ts'
-import { gameAt, mindAt, Unusable } from './files.ts'
+import { levelOf } from './commands.ts'
+import { gameAt, mindAt } from './files.ts'
+import { Unusable, type Shell } from './shell.ts'
 
 const GAMES = 1000
 export type OddsOptions = {
@@ -17,10 +18,10 @@ export type OddsOptions = {
 }
 
 /** Prints how simulated players do on each level, or on one; 1 if one of them cannot be dealt. */
-export function odds(path: string, options: OddsOptions, out: Out): number {
-  const game = gameAt(path)
+export function odds(path: string, options: OddsOptions, shell: Shell): number {
+  const game = gameAt(path, shell)
   const levels = options.level === undefined ? game.levels : [levelOf(game, options.level)]
-  const minds = options.mind?.map(mindOf) ?? READY_MINDS
+  const minds = options.mind?.map((name) => mindOf(name, shell)) ?? READY_MINDS
   const seed = options.seed ?? SEED
   const games = options.games ?? GAMES
   if (!isSeed(`${seed}-${games}`)) throw new Unusable(`--seed: ${quoted(seed)} is too long, or empty`)
@@ -28,15 +29,17 @@ export function odds(path: string, options: OddsOptions, out: Out): number {
   for (const level of levels) {
     const playable = playableOf(game, resolveLevel(game, level))
     if (!playable.ok) {
-      out.tell(`${level.id}: ${playable.problem.at}: ${playable.problem.message}`)
+      shell.tell(`${level.id}: ${playable.problem.at}: ${playable.problem.message}`)
       code = 1
       continue
     }
     for (const mind of minds) {
       const told = playedOdds(playable.value, mind, seed, games)
       if (told.games < games)
-        out.tell(`${level.id}  ${mind.id}: games are long here; only ${told.games} were played, not ${games}`)
-      out.print(
+        shell.tell(
+          `${level.id}  ${mind.id}: games are long here; only ${told.games} were played, not ${games}`,
+        )
+      shell.print(
         options.json
           ? JSON.stringify({ level: level.id, mind: mind.id, ...told })
           : `${level.id}  ${mind.id}  ${oddsWords(told)}`,
@@ -58,10 +61,10 @@ function playedOdds(level: Playable, mind: Mind, seed: string, games: number): O
 }
 
 /** A built-in mind by its id, or one from a file. */
-export function mindOf(name: string): Mind {
+export function mindOf(name: string, shell: Shell): Mind {
   const ready = READY_MINDS.find(({ id }) => id === name)
   if (ready) return ready
-  if (/\.json$/i.test(name)) return mindAt(name)
+  if (/\.json$/i.test(name)) return mindAt(name, shell)
   throw new Unusable(
     `--mind: no mind ${quoted(name)}; there are ${READY_MINDS.map(({ id }) => id).join(', ')}, or a NAME.mind.json`,
   )

@@ -1,4 +1,4 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { whereText } from '../core/findings/finding.ts'
 import { findingsOf } from '../core/findings/findings.ts'
 import { findingLine } from '../core/findings/words.ts'
@@ -18,19 +18,10 @@ import { gatherArt, svgOf } from '../ship/pictures.ts'
 import { projectFiles, type ProjectParts } from '../ship/project/files.ts'
 import { shipSite } from '../ship/site.ts'
 import { zipOf } from '../ship/zip.ts'
-import type { Out } from './commands.ts'
-import { drawIcons, drawKit } from './draw.ts'
-import { gameAt, pictureAt, Unusable } from './files.ts'
+import { SHIPPED_AS, type ShippedAs } from './arguments.ts'
+import { gameAt, pictureAt, writeAt } from './files.ts'
+import { Unusable, type Shell } from './shell.ts'
 
-/** What a game can be shipped as: how the name of that file ends, and what it is. */
-export const SHIPPED_AS = {
-  page: { ends: /\.html?$/i, what: 'the page is written as HTML; end its name in .html' },
-  site: { ends: /\.zip$/i, what: 'the site is a zip; end its name in .zip' },
-  engine: { ends: /\.tgz$/i, what: 'the engine is a package; end its name in .tgz' },
-  project: { ends: /\.zip$/i, what: 'the project is a zip; end its name in .zip' },
-  kit: { ends: /\.zip$/i, what: 'the kit is a zip; end its name in .zip' },
-} as const
-type ShippedAs = keyof typeof SHIPPED_AS
 export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] } & Partial<KitOptions>
 
 /** What is shipped, as a file; a problem names the part of the game that prevents it. `tell` gets what the author should know of it. */
@@ -39,7 +30,7 @@ type Maker = (
   art: Record<string, string>,
   built: Built,
   options: ShipOptions,
-  tell: Out['tell'],
+  tell: Shell['tell'],
 ) => Promise<Result<string | Uint8Array>>
 
 /** Reads what was built. In: the folder it is in. */
@@ -77,6 +68,7 @@ const MAKERS: Record<ShippedAs, Maker> = {
     return { ok: true, value: shipHtml(game, await withWords(game, art), built.player(game)) }
   },
   async site(game, art, built) {
+    const { drawIcons } = await import('./draw.ts')
     const icons = await drawIcons(game)
     return zipped(shipSite(game, await withWords(game, art), built.player(game), icons))
   },
@@ -98,6 +90,7 @@ const MAKERS: Record<ShippedAs, Maker> = {
     const docs = { readme: built.text('../docs/kit.md'), shuffle: built.text('../docs/shuffle.md') }
     const files = kitFiles(game, laid, { width, ...counts }, { docs, credits: built.credits(game) })
     if (!files.ok) return files
+    const { drawKit } = await import('./draw.ts')
     const { images, undrawn } = await drawKit(game, laid, width)
     for (const card of undrawn) tell(`${card}: its image cannot be drawn; its words stand there`)
     return zipped({ ...files.value, ...images })
@@ -114,29 +107,25 @@ function speaking(game: Game, asked: readonly string[] | undefined): Game {
   return { ...game, texts: { own: game.texts?.own ?? {}, languages: languages as Language[] } }
 }
 
-/** Writes what a game is shipped as. In: `built`, the folder with all that is built. */
-export async function ship(path: string, options: ShipOptions, built: string, out: Out): Promise<number> {
+/** Writes what a game is shipped as. */
+export async function ship(path: string, options: ShipOptions, shell: Shell): Promise<number> {
   const { to, as, lang } = options
   const { ends, what } = SHIPPED_AS[as]
   if (!ends.test(to)) throw new Unusable(`${to}: ${what}`)
   if (as === 'engine' && lang) throw new Unusable('--lang: the engine is the same in every language')
-  const game = speaking(gameAt(path), lang)
+  const game = speaking(gameAt(path, shell), lang)
   // the engine has no game inside
   const stops = as === 'engine' ? [] : findingsOf(game).filter(({ severity }) => severity === 'stops')
-  for (const stop of stops) out.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
+  for (const stop of stops) shell.tell(`${whereText(stop.where)}: ${findingLine(stop, game.levels)}`)
   const art = as === 'engine' ? ({ ok: true, value: {} } as const) : await gatherArt(game, pictureAt)
-  if (!art.ok) out.tell(problemLine(art.problem))
+  if (!art.ok) shell.tell(problemLine(art.problem))
   if (!art.ok || stops.length) return 1
-  const made = await MAKERS[as](game, art.value, builtIn(built), options, out.tell)
+  const made = await MAKERS[as](game, art.value, builtIn(shell.built), options, shell.tell)
   if (!made.ok) {
-    out.tell(problemLine(made.problem))
+    shell.tell(problemLine(made.problem))
     return 1
   }
-  try {
-    writeFileSync(to, made.value)
-  } catch (error) {
-    throw new Unusable(`${to}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
-  }
-  out.tell(`${to}: ${kilobytes(Buffer.byteLength(made.value))}`)
+  writeAt(to, made.value, shell)
+  shell.tell(`${to}: ${kilobytes(Buffer.byteLength(made.value))}`)
   return 0
 }

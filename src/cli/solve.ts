@@ -1,17 +1,16 @@
-import { InvalidArgumentError } from 'commander'
-import { writeFileSync } from 'node:fs'
 import { countWords } from '../core/count-words.ts'
 import { writeGame } from '../core/files/game-file.ts'
 import { fitMind, TOO_FEW, type Fit, type Fitted } from '../core/odds/fit.ts'
 import { gatherShown } from '../core/odds/fit-records.ts'
 import { playableOf, SEED } from '../core/odds/games.ts'
-import { LEVERS, leverPatch, type Lever } from '../core/odds/levers.ts'
+import { leverPatch, type Lever } from '../core/odds/levers.ts'
 import { solve as solveFor, type Solved } from '../core/odds/solve.ts'
 import { resolveLevel, writeSettings } from '../core/settings/levels.ts'
 import type { Section } from '../core/settings/settings.ts'
-import { levelOf, type Out } from './commands.ts'
-import { gameAt, recordAt, Unusable } from './files.ts'
+import { levelOf } from './commands.ts'
+import { gameAt, recordAt, writeAt } from './files.ts'
 import { mindOf, percent } from './odds.ts'
+import type { Shell } from './shell.ts'
 
 export type SolveOptions = {
   level: string
@@ -23,40 +22,25 @@ export type SolveOptions = {
   write?: string
 }
 
-export function leverOf(text: string): Lever {
-  if ((LEVERS as readonly string[]).includes(text)) return text as Lever
-  throw new InvalidArgumentError(`one of ${LEVERS.join(', ')} is expected.`)
-}
-export function shareOf(text: string): number {
-  const share = Number(text)
-  if (text.trim() === '' || !(share > 0 && share <= 1))
-    throw new InvalidArgumentError('a share above 0, up to 1, is expected.')
-  return share
-}
-
 /** The value of a rule with which a mind wins a share of its games; 1 if no value does it, or the level cannot be dealt. */
-export function solve(path: string, options: SolveOptions, out: Out): number {
-  const game = gameAt(path)
+export function solve(path: string, options: SolveOptions, shell: Shell): number {
+  const game = gameAt(path, shell)
   const level = levelOf(game, options.level)
   const playable = playableOf(game, resolveLevel(game, level))
   if (!playable.ok) {
-    out.tell(`${level.id}: ${playable.problem.at}: ${playable.problem.message}`)
+    shell.tell(`${level.id}: ${playable.problem.at}: ${playable.problem.message}`)
     return 1
   }
-  const mind = mindOf(options.mind)
+  const mind = mindOf(options.mind, shell)
   const { by, win: share } = options
   const solved = solveFor(playable.value, { mind, by, share }, options.seed ?? SEED)
-  if (options.json) out.print(JSON.stringify({ level: level.id, mind: mind.id, by, win: share, ...solved }))
-  else out.print(solvedWords(solved, by))
+  if (options.json) shell.print(JSON.stringify({ level: level.id, mind: mind.id, by, win: share, ...solved }))
+  else shell.print(solvedWords(solved, by))
   if (!solved.ok) return 1
   if (options.write !== undefined) {
     const patch = Object.entries(leverPatch(by, solved.value)) as [Section, object][]
     const changed = patch.reduce((one, [section, keys]) => writeSettings(one, level.id, section, keys), game)
-    try {
-      writeFileSync(options.write, writeGame(changed))
-    } catch (error) {
-      throw new Unusable(`${options.write}: cannot be written (${(error as NodeJS.ErrnoException).code})`)
-    }
+    writeAt(options.write, writeGame(changed), shell)
   }
   return 0
 }
@@ -79,15 +63,20 @@ function solvedWords(solved: Solved, by: Lever): string {
 }
 
 /** The mind that fits the records of a game; 1 if there are too few for any figure. */
-export function fit(path: string, records: readonly string[], options: { json?: boolean }, out: Out): number {
-  const game = gameAt(path)
+export function fit(
+  path: string,
+  records: readonly string[],
+  options: { json?: boolean },
+  shell: Shell,
+): number {
+  const game = gameAt(path, shell)
   const { shown, used, left } = gatherShown(
     game,
-    records.map((name) => ({ name, record: recordAt(name, game) })),
+    records.map((name) => ({ name, record: recordAt(name, game, shell) })),
   )
-  for (const { name, why } of left) out.tell(`${name}: left out: ${why}`)
+  for (const { name, why } of left) shell.tell(`${name}: left out: ${why}`)
   const fitted = fitMind(shown)
-  out.print(options.json ? JSON.stringify({ records: used, left, ...fitted }) : fitWords(fitted, used))
+  shell.print(options.json ? JSON.stringify({ records: used, left, ...fitted }) : fitWords(fitted, used))
   return fitted.notice || fitted.first ? 0 : 1
 }
 
