@@ -94,7 +94,6 @@ test('it reads, deals and replays as the command line does', async () => {
     const id = level ?? JSON.parse(readFileSync(path, 'utf8')).levels[0].id
     const code = `import { readFileSync } from 'node:fs'
 import { deal, readGame } from 'lucky-twin-engine'
-import { luckyTwin } from './lucky-twin.ts'
 const { cards, ...dealt } = deal(readGame(readFileSync(process.argv[1], 'utf8')).value, process.argv[2], 'x').value
 console.log(JSON.stringify(dealt))`
     const { stdout } = spawnSync(process.execPath, ['--input-type=module', '-e', code, resolve(path), id], {
