@@ -1,6 +1,5 @@
 import eslint from '@eslint/js'
 import prettier from 'eslint-config-prettier'
-import importX from 'eslint-plugin-import-x'
 import vue from 'eslint-plugin-vue'
 import globals from 'globals'
 import ts from 'typescript-eslint'
@@ -126,17 +125,6 @@ export default ts.config(
     },
   },
   ...ROOMS,
-  {
-    // a path pattern cannot see circles; lazy imports count too
-    files: ['src/**/*.{ts,vue}', 'scripts/**/*.{ts,mjs}'],
-    plugins: { 'import-x': importX },
-    languageOptions: { parserOptions: { parser: ts.parser } },
-    settings: {
-      'import-x/parsers': { '@typescript-eslint/parser': ['.ts', '.mjs'], 'vue-eslint-parser': ['.vue'] },
-      'import-x/resolver-next': [importX.createNodeResolver({ extensions: ['.ts', '.vue', '.mjs'] })],
-    },
-    rules: { 'import-x/no-cycle': ['error', { ignoreExternal: true }] },
-  },
   {
     files: ['**/*.test.ts', 'tests/**/*.ts'],
     rules: { '@typescript-eslint/no-explicit-any': 'off', 'max-lines': 'off' },
