@@ -183,7 +183,7 @@ test('a refused storage says so, and the game can be saved as a file', async ({ 
   )
   expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
     format: 'lucky-twin/game',
-    version: 3,
+    version: 1,
     title: 'For this tab only',
   })
 })

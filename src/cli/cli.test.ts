@@ -147,7 +147,7 @@ describe('fit', () => {
   const record = (i: number, change: object = {}) =>
     file(`fit-${i}.play.json`, {
       format: 'lucky-twin/play',
-      version: 3,
+      version: 1,
       game: 'clockmakers-drawer',
       level: 'top-drawer',
       seed: `fit-${i}`,
@@ -281,7 +281,7 @@ test('replay prints the result, with --events every event, and exits 1 if it is 
       { at: 2200, do: 'press', cell: twin },
     ],
     until: 5000,
-    expect: { outcome: 'open', lucky: 1, score: 100 },
+    expect: { outcome: 'open', glimpsed: 1, score: 100 },
   }
   const path = file('good.play.json', record)
   const { code, out } = await run('replay', CLOCK, path)
@@ -318,7 +318,7 @@ test('replay prints the result, with --events every event, and exits 1 if it is 
   const wrong = await run(
     'replay',
     CLOCK,
-    file('wrong.play.json', { ...record, expect: { lucky: 0, refused: { locked: 1 } } }),
+    file('wrong.play.json', { ...record, expect: { glimpsed: 0, refused: { locked: 1 } } }),
   )
   expect(wrong.code).toBe(1)
   expect(wrong.err).toContain('expected glimpsed 0, but it is 1')

@@ -70,7 +70,7 @@ export function replayRecord(
   shell: Shell,
 ): number {
   const game = gameAt(gamePath, shell)
-  const record = recordAt(recordPath, game, shell)
+  const record = recordAt(recordPath, shell)
   if (record.game !== game.id)
     throw new Unusable(`${recordPath}: game: a record of "${record.game}", not of "${game.id}"`)
   const table = tableOf(game, record)

@@ -45,9 +45,9 @@ function usable<T>(path: string, result: Result<T>): T {
 /** A game from its file, or from a shipped page. */
 export const gameAt = (path: string, shell: Shell): Game => usable(path, readAnyGame(readBytes(path, shell)))
 
-/** A record of this game. */
-export const recordAt = (path: string, game: Game, shell: Shell): PlayRecord =>
-  usable(path, readRecord(textAt(path, shell), game))
+/** A played game. */
+export const recordAt = (path: string, shell: Shell): PlayRecord =>
+  usable(path, readRecord(textAt(path, shell)))
 
 /** A simulated player. */
 export const mindAt = (path: string, shell: Shell): Mind => usable(path, readMind(textAt(path, shell)))

@@ -72,7 +72,7 @@ export function fit(
   const game = gameAt(path, shell)
   const { shown, used, left } = gatherShown(
     game,
-    records.map((name) => ({ name, record: recordAt(name, game, shell) })),
+    records.map((name) => ({ name, record: recordAt(name, shell) })),
   )
   for (const { name, why } of left) shell.tell(`${name}: left out: ${why}`)
   const fitted = fitMind(shown)

@@ -4,7 +4,7 @@ import { bad, good, quoted, type Result } from '../core/result.ts'
 import { SECTIONS } from '../core/settings/settings.ts'
 
 /**
- * A game from a NAME.game.json: its text, or the object in it. Older versions are brought up to date, a newer one is refused. Wrong: not JSON, not a game, or parts of it are missing;
+ * A game from a NAME.game.json: its text, or the object in it. A newer version is refused. Wrong: not JSON, not a game, or parts of it are missing;
  * single values are not checked, as `npx lucky-twin check` does.
  */
 export function readGame(file: string | object): Result<Game> {

@@ -194,7 +194,7 @@ describe('broken on the way', () => {
     })
     fc.assert(
       fc.property(anyChanges, (changes) =>
-        expectSound(readRecord(broken(text, changes), game), (record) => {
+        expectSound(readRecord(broken(text, changes)), (record) => {
           const table = tableOf(game, record)
           expectSound(table, ({ rules, cells }) => {
             const round = replay(rules, cells, record)

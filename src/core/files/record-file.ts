@@ -1,11 +1,8 @@
 import { z } from 'zod'
 import { idSchema } from '../game/id-schema.ts'
 import { expectSchema, playedShape } from '../game/check-schema.ts'
-import type { Game } from '../game/game.ts'
-import { migratePlayed } from '../play/migrate-played.ts'
 import { inOrder, recordHead, type PlayRecord } from '../play/record.ts'
 import { good, type Result } from '../result.ts'
-import { findLevel, resolveLevel } from '../settings/levels.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 
 const recordShape = { game: idSchema, ...playedShape, expect: expectSchema.optional() }
@@ -18,19 +15,13 @@ export const recordFileSchema = z.strictObject({
   ...recordShape,
 })
 
-/**
- * A record from the text of a NAME.play.json. Its times may not run backwards. Version 1 lacked `deal` and `story`; up to version 2 a match that only the first
- * look had shown was lucky: `game` is the game that was played, whose levels say which have a first look.
- */
-export function readRecord(text: string, game: Game): Result<PlayRecord> {
+/** A record from the text of a NAME.play.json. Its times may not run backwards. */
+export function readRecord(text: string): Result<PlayRecord> {
   const json = parseJson(text)
   if (!json.ok) return json
   const head = readHead(json.value, recordHead.format, recordHead.version)
   if (!head.ok) return head
-  const { rest, version } = head.value
-  const level = findLevel(game, typeof rest.level === 'string' ? rest.level : undefined)
-  const isOld = version < 3 && level !== undefined && rest.game === game.id
-  const read = readWith(recordSchema, isOld ? migratePlayed(rest, resolveLevel(game, level)) : rest)
+  const read = readWith(recordSchema, head.value.rest)
   if (!read.ok) return read
   const record = read.value as PlayRecord
   const problem = inOrder(record)

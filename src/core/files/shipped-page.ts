@@ -72,7 +72,6 @@ export function readShippedPage(text: string): Result<Game> {
   if (end < 0) return bad('', 'this page is cut off in the middle of its game')
   const json = parseJson(text.slice(at + BEGIN.length, end))
   if (!json.ok) return json
-  // the first pages did not state the version of their game; all had this one
-  const { version = 2, game } = (json.value ?? {}) as { version?: unknown; game?: object }
+  const { version, game } = (json.value ?? {}) as { version?: unknown; game?: object }
   return gameFrom({ checks: [], ...game, format: GAME_FORMAT, version })
 }

@@ -102,25 +102,4 @@ describe('own sounds of a game', () => {
     expect(told({ 'game.json': entries['game.json']! })).toContain('no "sound/1.wav" in this zip')
     expect(told({ ...entries, 'sound/1.wav': strToU8('text') })).toContain('house.sound.match.src')
   })
-  test('versions before knew only on and off, of the house rules and of a level', () => {
-    const old = JSON.parse(writeGame(gameWith({})))
-    const { sound: _sound, ...house } = old.house
-    const { missMotion: _m, missStrength: _s, celebration: _c, ...look } = house.look
-    const version2 = {
-      ...old,
-      version: 2,
-      house: { ...house, look: { ...look, sounds: false } },
-      levels: [...old.levels, { id: 'loud', name: 'Loud', look: { sounds: true, flip: 'tip' } }],
-    }
-    const read = readGame(JSON.stringify(version2))
-    if (!read.ok) throw new Error(problemLine(read.problem))
-    expect(read.value.house.sound).toEqual({ ...DEFAULTS.sound, on: false })
-    expect(read.value.house.look).toEqual(DEFAULTS.look)
-    expect(read.value.levels.at(-1)).toEqual({
-      id: 'loud',
-      name: 'Loud',
-      look: { flip: 'tip' },
-      sound: { on: true },
-    })
-  })
 })

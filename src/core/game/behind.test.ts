@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals'
 import { unzipSync } from 'fflate'
 import { fromUint8Array } from 'js-base64'
-import { gameFrom, readGame, writeGame } from '../files/game-file.ts'
+import { gameFrom, writeGame } from '../files/game-file.ts'
 import { readGameZip, writeGameZip } from '../files/game-zip.ts'
 import { problemLine } from '../result.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
 import { gifOf } from '../testing/images.ts'
 import { imagesOf } from './own-files.ts'
-import { DEFAULTS, type Behind } from '../settings/settings.ts'
+import type { Behind } from '../settings/settings.ts'
 
 const src = `data:image/gif;base64,${fromUint8Array(gifOf(3, 2, [[3, 2]]))}`
 const image: Behind = { kind: 'image', src, alt: 'A bridge at night' }
@@ -33,18 +33,3 @@ describe('the picture behind the cards', () => {
     expect(read.ok ? 'read' : problemLine(read.problem)).toContain(place)
   })
 })
-
-test.each([1, 2])(
-  'a file of version %i that knows none of the newer settings is read with their defaults',
-  (version) => {
-    const file = JSON.parse(writeGame(gameWith({}, pairsNamed(8)))) as {
-      version: number
-      house: { look: Record<string, unknown>; players?: unknown }
-    }
-    file.version = version
-    for (const key of ['flip', 'dealIn', 'behind']) delete file.house.look[key]
-    if (version === 1) delete file.house.players
-    const read = readGame(JSON.stringify(file))
-    expect(read.ok && read.value.house).toEqual({ ...DEFAULTS })
-  },
-)

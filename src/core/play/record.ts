@@ -21,7 +21,7 @@ export type PlayRecord = Played & { game: string; expect?: Partial<RoundResult> 
 export type Check = Played & { id: string; name: string; expect: Partial<RoundResult> }
 
 /** How a record begins as a file of its own. */
-export const recordHead = { format: 'lucky-twin/play', version: 3 } as const
+export const recordHead = { format: 'lucky-twin/play', version: 1 } as const
 
 /** Inputs may not run backwards in time; the message names the first that does. */
 export function inOrder(played: {

@@ -1,8 +1,7 @@
-import Dexie, { type Table, type Transaction } from 'dexie'
+import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
-import { migrateGame } from '../../core/game/migrations.ts'
-import { artOf, packed, rememberSound, unpack, type StoredImage } from './art.ts'
+import { packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 import { nextTask } from './next-task.ts'
 
@@ -26,74 +25,18 @@ class Shelf extends Dexie {
   art!: Table<StoredImage, string>
   constructor() {
     super('lucky-twin')
-    this.version(1).stores({ games: 'key', notes: 'name' })
-    this.version(2)
-      .stores({ art: 'hash' })
-      .upgrade(async (change) => {
-        for (const row of await change.table<Kept>('games').toArray()) {
-          const { game, art } = packed(row.game)
-          await change.table('art').bulkPut(art)
-          await change.table('games').put({ ...row, game })
-        }
-      })
-    this.version(3).upgrade(async (change) => {
-      for (const row of await change.table<Kept>('games').toArray()) {
-        const game = migrateGame(row.game as unknown as Record<string, unknown>, 1)
-        await change.table('games').put({ ...row, game })
-      }
-    })
     // a save only checks whether the row it started from is still the newest
-    this.version(4)
-      .stores({ games: 'key, [key+rev]' })
-      .upgrade(async (change) => {
-        for (const { game, ...row } of await change.table<Kept>('games').toArray())
-          await change.table('games').put({ ...row, text: JSON.stringify(game), art: artOf(game) })
-      })
-    this.version(5)
-      .stores({ parts: '[key+at]' })
-      .upgrade(async (change) => {
-        const rows = await change.table<Omit<Row, 'frame'> & { text: string }>('games').toArray()
-        for (const { text, ...row } of rows) {
-          const game = JSON.parse(text) as Game
-          await change.table('games').put({ ...row, frame: frameText(game) } satisfies Row)
-          await change.table('parts').bulkPut(partRows(row.key, game))
-        }
-      })
-    // all pairs were one part
-    this.version(6).upgrade((change) => writeAnew(change, (game) => game))
-    // the game format reached version 3
-    this.version(7).upgrade((change) =>
-      writeAnew(change, (game) =>
-        'layout' in game.house ? game : (migrateGame(game as unknown as Record<string, unknown>, 2) as Game),
-      ),
-    )
-    this.version(8).stores({ steps: '[key+id]' })
-    // house rules gained the loudness of each sound, and before that what is heard
-    this.version(9).upgrade((change) =>
-      writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
-    )
-    // seats gained minds
-    this.version(10).upgrade((change) =>
-      writeAnew(change, (game) => migrateGame(game as unknown as Record<string, unknown>, 3) as Game),
-    )
+    this.version(1).stores({
+      games: 'key, [key+rev]',
+      parts: '[key+at]',
+      steps: '[key+id]',
+      notes: 'name',
+      art: 'hash',
+    })
+    // a later version, and how it takes over what is stored, goes here: CONTRIBUTING.md
   }
 }
 
-/** Writes every game anew, in the current form. */
-async function writeAnew(change: Transaction, made: (game: Game) => Game): Promise<void> {
-  const partTable = change.table<PartRow>('parts')
-  for (const row of await change.table<Row>('games').toArray()) {
-    const parts = partTable.where('[key+at]').between(...allOf(row.key))
-    const texts = (await parts.toArray()).map(({ text }) => text)
-    const game = made(gameOf(row.frame, texts))
-    await parts.delete()
-    await partTable.bulkPut(partRows(row.key, game))
-    await change.table('games').put({ ...row, frame: frameText(game) })
-  }
-}
-
-const partRows = (key: string, game: Game): PartRow[] =>
-  [...partsOf(game)].map(([at, part]) => ({ key, at, text: plainJson(part) }))
 const allOf = (key: string): [[string, number], unknown[]] => [
   [key, 0],
   [key, Dexie.maxKey],

@@ -18,7 +18,7 @@ export function useRecords(
   async function open(file: File): Promise<void> {
     const { readRecord } = await import('../../../core/files/record-file.ts')
     const text = await textOf(file)
-    const read = text.ok ? readRecord(text.value, bench.game!) : text
+    const read = text.ok ? readRecord(text.value) : text
     if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
     const { game, expect: _expect, ...played } = read.value
     if (game !== bench.game!.id)

@@ -13,7 +13,7 @@ answer<FitInput, FitOutput>(({ game, files, kept }) => {
   const broken: Gathered['left'] = []
   const records = [...kept]
   for (const { name, text } of files) {
-    const read = readRecord(text, game)
+    const read = readRecord(text)
     if (read.ok) records.push({ name, record: read.value })
     else broken.push({ name, why: problemLine(read.problem) })
   }
