@@ -43,7 +43,7 @@ test.each([
   [
     'with nothing in its place',
     page(gameElement(gameWith(), nothingBeside).replace(/>\{.*\}</, '>null<')),
-    'not a Lucky Twin game',
+    'version: a whole number from 1 is expected',
   ],
   [
     'of a newer version',
