@@ -1,6 +1,8 @@
 export default {
   // all cores: nothing else runs beside
   maxWorkers: '100%',
+  // as generous as the browser tests: no test is about speed
+  testTimeout: 180_000,
   roots: ['<rootDir>/src'],
   testMatch: ['**/*.test.ts'],
   extensionsToTreatAsEsm: ['.ts'],

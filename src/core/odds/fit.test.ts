@@ -5,6 +5,7 @@ import type { Input } from '../play/events.ts'
 import type { Own } from '../settings/levels.ts'
 import type { Mind } from '../settings/mind.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
+import { countBounds, testSeed } from '../testing/chance.ts'
 import { levelOf, mindWith } from '../testing/levels.ts'
 import { fitMind, TOO_FEW, type Fitted } from './fit.ts'
 import { joinShown, shownBy } from './shown.ts'
@@ -39,28 +40,34 @@ const shownIn = (mind: Mind, games: number, pairs: number, seed?: string) =>
 const holds = ({ interval: [low, high] }: Fitted, value: number): boolean => low <= value && value <= high
 
 describe('fitting', () => {
-  test.each<[string, Partial<Mind['memory']>, Partial<Mind['pace']>]>([
-    ['a good memory', { notice: 0.95, fade: 0.02 }, { first: 1200, second: 800, spread: 0.3 }],
-    ['one that fades', { notice: 0.9, fade: 0.1 }, { first: 900, second: 700, spread: 0.5 }],
-    ['one that hardly notices', { notice: 0.5, fade: 0.05 }, { first: 1500, second: 1500, spread: 0.2 }],
-  ])('gives back %s from 40 records, as often as its intervals of 95 %% say', (_name, memory, pace) => {
-    const mind = mindWith(memory, pace)
-    const fits = ['one', 'two', 'three', 'four'].map((seed) => fitMind(shownIn(mind, 40, 12, seed)))
-    const figures = fits.flatMap(({ notice, fade, first, second, spread }) =>
-      Object.entries({ notice, fade, first, second, spread }),
+  // 30 figures, of whose intervals one in 20 misses: more than 10 miss once in a million seeds; intervals that miss half the time are seen 19 times of 20
+  test('gives back minds from 40 records, as often as its intervals of 95 % say', () => {
+    const minds = [
+      mindWith({ notice: 0.95, fade: 0.02 }, { first: 1200, second: 800, spread: 0.3 }),
+      mindWith({ notice: 0.9, fade: 0.1 }, { first: 900, second: 700, spread: 0.5 }),
+      mindWith({ notice: 0.5, fade: 0.05 }, { first: 1500, second: 1500, spread: 0.2 }),
+    ]
+    const figures = minds.flatMap((mind) =>
+      ['one', 'two'].flatMap((seed) => {
+        const fit = fitMind(shownIn(mind, 40, 12, testSeed(seed)))
+        expect(fit.turns).toBeGreaterThan(150)
+        // the curve is that of the turns themselves
+        expect(fit.curve.reduce((sum, { of }) => sum + of, 0)).toBe(fit.turns)
+        const steps = fit.curve.map(({ ago }) => ago)
+        expect(steps).toEqual([...steps].sort((a, b) => a - b))
+        const { notice, fade } = mind.memory
+        const { first, second, spread } = mind.pace
+        return [
+          holds(fit.notice!, notice),
+          holds(fit.fade!, fade),
+          holds(fit.first!, first),
+          holds(fit.second!, second),
+          holds(fit.spread!, spread),
+        ]
+      }),
     )
-    const known = { ...mind.memory, ...mind.pace }
-    const missed = figures.filter(([name, fitted]) => !holds(fitted!, known[name as keyof typeof known]!))
-    // of 20 more than 4 miss in 1 of 400 cases
-    expect(figures).toHaveLength(20)
-    expect(missed.length <= 4 ? [] : missed).toEqual([])
-    const [fit] = fits
-    expect(fit!.turns).toBeGreaterThan(150)
-    // the curve is that of the turns themselves
-    expect(fit!.curve.reduce((sum, { of }) => sum + of, 0)).toBe(fit!.turns)
-    expect(fit!.curve.map(({ ago }) => ago)).toEqual(
-      [...fit!.curve.map(({ ago }) => ago)].sort((a, b) => a - b),
-    )
+    expect(figures).toHaveLength(30)
+    expect(figures.filter((isWithin) => !isWithin).length).toBeLessThanOrEqual(countBounds(30, 0.05)[1])
   })
   test('of a perfect memory ends at 1 and 0', () => {
     const { notice, fade } = fitMind(shownIn(mindWith({}), 20, 10))

@@ -3,6 +3,7 @@ import { streamOf } from '../deal/seed.ts'
 import { draw } from '../deal/draw.ts'
 import type { Own } from '../settings/levels.ts'
 import { READY_MINDS } from '../settings/mind.ts'
+import { testSeed } from '../testing/chance.ts'
 import { levelOf, mindWith } from '../testing/levels.ts'
 import { wantedShare, evenOut } from './even-out.ts'
 import { exactOf, exactWins } from './exact.ts'
@@ -26,9 +27,9 @@ describe('levers', () => {
 })
 
 describe('solving', () => {
-  // random levels: some pairs, a mind, a rule and a share, all by one seed each
-  const LEVELS = Array.from({ length: 30 }, (_, i) => {
-    const stream = streamOf(`solve-${i}`, 'choosing')
+  // random levels: some pairs, a mind, a rule and a share, all by one seed each; 12 of them see a fault in one of three kinds of level 99 times of 100
+  const LEVELS = Array.from({ length: 12 }, (_, i) => {
+    const stream = streamOf(testSeed(`solve-${i}`), 'choosing')
     const of = <T>(all: readonly T[]): T => all[draw(stream, all.length)]!
     const by = of<Lever>(['clock', 'lives', 'turns', 'miss-look'])
     const own: Own =

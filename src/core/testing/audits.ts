@@ -3,6 +3,7 @@ import { streamOf, type Stream } from '../deal/seed.ts'
 import { auditBoards, type Audit } from '../audit/audit.ts'
 import type { ReadBoards } from '../files/boards-file.ts'
 import type { Board } from '../board/cells.ts'
+import { testSeed } from './chance.ts'
 
 export const read = (board: Board, boards: Card[][], pairs: number): ReadBoards => ({
   format: 'tokens',
@@ -23,7 +24,7 @@ export function dealtBy(
   seed: string,
   count: number,
 ): Audit {
-  const stream = streamOf(seed, 'shuffling')
+  const stream = streamOf(testSeed(seed), 'shuffling')
   const boards = Array.from({ length: count }, (_, i) => {
     const deck = deckOf(18)
     move(deck, stream, i)
