@@ -4,8 +4,8 @@ import { choose, expectNoViolations, openStation } from './helpers.ts'
 import { test } from './test.ts'
 import * as pdfjs from 'pdfjs-dist/legacy/build/pdf.mjs'
 
-/** px of a drawn page for each mm: a tenth of a mm is 2.4 px. */
-const SCALE = 24
+/** px of a drawn page for each mm: a tenth of a mm is 1.2 px. */
+const SCALE = 12
 const POINTS = 25.4 / 72
 
 /** The page that is given to the printer: what prints in the frame is kept instead. */

@@ -94,16 +94,17 @@ test('on a screen 1024 px wide nothing runs out of its column, however long its 
     .setInputFiles(fileOf('long.game.json', JSON.stringify(game), 'application/json'))
   await expect(page.getByRole('article')).toHaveCount(4)
   for (const id of ['clockmakers-drawer', 'long-names'])
-    for (const station of [
-      'deck',
-      'deal/bench',
-      'rules',
-      'rules/bench',
-      'play/bench',
-      'odds/bench',
-      'ship',
-    ]) {
-      await openStation(page, station, id)
+    for (const [station, way] of [
+      ['rules', () => openStation(page, 'rules', id)],
+      ['rules/bench', () => rungs(page).nth(1).getByRole('link').click()],
+      ['deck', () => page.keyboard.press('Alt+1')],
+      ['deal/bench', () => page.keyboard.press('Alt+2')],
+      ['play/bench', () => page.keyboard.press('Alt+4')],
+      ['odds/bench', () => page.keyboard.press('Alt+5')],
+      ['ship', () => page.keyboard.press('Alt+6')],
+    ] as const) {
+      await way()
+      await expect(page).toHaveURL(new RegExp(`/games/${id}/${station}$`))
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
       if (station.startsWith('odds'))
         await expect(page.getByRole('heading', { name: 'Deals', exact: true })).toBeVisible()

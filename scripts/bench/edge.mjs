@@ -5,7 +5,7 @@ import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
 import { ROOT } from '../tools/root.mjs'
 import { served } from './frames.mjs'
 
-const OPEN = 1500
+const OPEN = 2000
 const HELD = 50
 
 /** 1,000 pairs with 20 tags each, 100 levels of 400 cards that name their pairs by id. */
