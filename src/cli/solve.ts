@@ -1,7 +1,7 @@
 import { countWords } from '../core/count-words.ts'
 import { writeGame } from '../core/files/game-file.ts'
 import { fitMind, TOO_FEW, type Fit, type Fitted } from '../core/odds/fit.ts'
-import { gatherShown } from '../core/odds/fit-records.ts'
+import { gatherEvidence } from '../core/odds/fit-records.ts'
 import { playableOf, SEED } from '../core/odds/games.ts'
 import { leverPatch, type Lever } from '../core/odds/levers.ts'
 import { solve as solveFor, type Solved } from '../core/odds/solve.ts'
@@ -70,7 +70,7 @@ export function fit(
   shell: Shell,
 ): number {
   const game = gameAt(path, shell)
-  const { shown, used, left } = gatherShown(
+  const { shown, used, left } = gatherEvidence(
     game,
     records.map((name) => ({ name, record: recordAt(name, shell) })),
   )

@@ -114,14 +114,14 @@ export function dealTable(table: Table, level: Level, seed?: string, cells?: Cel
   table.held = false
   const dealer = prepareDeal(table.game.deck.pairs, settings)
   table.round = dealer.ok ? newRound(settings, cells ?? dealer.value.deal(table.seed)) : null
-  sit(table)
+  seatRivals(table)
   table.problem = dealer.ok ? '' : dealer.problem.message
   table.panel = dealer.ok ? 'none' : 'problem'
   table.cursor = Math.max(0, table.round?.states.findIndex((state) => state !== null) ?? 0)
 }
 
 /** Gives minds their seats at a new round. */
-function sit(table: Table): void {
+function seatRivals(table: Table): void {
   if (MINDS_PLAY) table.seated = table.rivals?.seat(table)
 }
 
@@ -144,7 +144,7 @@ export function standTable(table: Table, inputs: readonly Input[], at: number): 
   if (!table.round) return
   const { round, inputs: used } = standingWhen(table.settings, table.round.cells, inputs, at)
   table.round = round
-  sit(table)
+  seatRivals(table)
   table.inputs = used
   table.heard = round.events!.length
   table.endsAt = NaN

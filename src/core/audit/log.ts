@@ -117,7 +117,8 @@ function breachOf(game: Game, round: Round, line: Line): string {
     for (const [name, seen] of Object.entries(line.see)) {
       const is = round.states[cellOf(name)] ?? null
       if (is === null) return `${cut(name)} is seen, but there is no card`
-      if (is !== seen) return `${cut(name)} is seen ${STATES[seen]}, but by the rules it ${lies(round, is)}`
+      if (is !== seen)
+        return `${cut(name)} is seen ${STATES[seen]}, but by the rules it ${stateWords(round, is)}`
     }
     return ''
   }
@@ -153,7 +154,7 @@ const STATES: Record<CardState, string> = {
   matched: 'matched',
   gone: 'gone',
 }
-function lies(round: Round, state: CardState): string {
+function stateWords(round: Round, state: CardState): string {
   const look = round.dueAt === NEVER ? '' : ` until ${round.dueAt} ms`
   return state === 'up' ? `is face up${look}` : `is ${STATES[state]} at ${round.at} ms`
 }

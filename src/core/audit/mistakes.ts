@@ -116,7 +116,7 @@ export function likeMistakes(
     Math.max(
       ...STARTS.map((start) => {
         const tries = Math.max(200, Math.floor(WORK / places))
-        const counts = tryOut(mistake, start(pairs), tries, pairs)
+        const counts = countPlaces(mistake, start(pairs), tries, pairs)
         const theirs = deviations(counts, tries, pairs)
         const power = dot(theirs, theirs) - noise(tries)
         // a mistake that leaves no mark on this table cannot be recognised by it
@@ -138,7 +138,7 @@ export function likeMistakes(
   ].sort((a, b) => b.likeness - a.likeness)
 }
 
-function tryOut(mistake: Mistake, start: number[], tries: number, pairs: number): Uint32Array {
+function countPlaces(mistake: Mistake, start: number[], tries: number, pairs: number): Uint32Array {
   const stream = streamOf('mistakes', 'shuffling')
   const counts = new Uint32Array(start.length * pairs)
   for (let t = 0; t < tries; t++) {

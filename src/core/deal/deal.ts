@@ -11,7 +11,7 @@ import { streamOf, type Stream } from './seed.ts'
 import { shuffle } from './shuffle.ts'
 import { isTooFar, mostApart, repeatsApart, type Fills } from './repeats.ts'
 import { stepLimit, stepLimits, stepRule, type StepWay } from './step-rule.ts'
-import { randomMatching } from './worms.ts'
+import { randomMatching } from './directed-loop-walk.ts'
 
 /** The cells of a filled board, row by row; NO_CARD in a gap. */
 export type Cells = readonly Card[]

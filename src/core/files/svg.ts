@@ -248,21 +248,21 @@ function drawnAt(node: Node, following: Following): Drawn {
     all.filtered += drawn.filtered * times
   }
   let [masksIn, filtersIn] = [0, 0]
-  const lies = (drawn: Drawn): void => {
+  const noteDepth = (drawn: Drawn): void => {
     masksIn = Math.max(masksIn, drawn.masks)
     filtersIn = Math.max(filtersIn, drawn.filters)
   }
   for (const child of node.children) {
     const drawn = drawnAt(child, inside)
     add(drawn)
-    lies(drawn)
+    noteDepth(drawn)
   }
   for (const href of node.hrefs) {
     const target = ids.get(href)
     if (!target || node.tag === 'textpath') continue
     const drawn = drawnAt(target, { ...following, asked: true })
     add(drawn)
-    lies(drawn)
+    noteDepth(drawn)
   }
   let masked = false
   for (const id of node.refers) {
@@ -276,7 +276,7 @@ function drawnAt(node: Node, following: Following): Drawn {
       continue
     }
     add(drawn, other.tag === 'marker' ? Math.max(1, node.corners) : 1)
-    lies(drawn)
+    noteDepth(drawn)
     if (other.tag === 'mask' || other.tag === 'clippath') masked = true
   }
   all.masks = masksIn + (masked ? 1 : 0)

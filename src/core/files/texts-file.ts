@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { Game } from '../game/game.ts'
 import { languagesOf } from '../game/in-language.ts'
-import { canSay, ownSaid, saidBefore, saidRows, saySo } from '../game/said.ts'
+import { canSay, ownSaid, saidBefore, saidRows, saySo } from '../game/message-table.ts'
 import { textsSchema } from '../game/texts-schema.ts'
 import { bad, good, quoted, type Result } from '../result.ts'
 import { isLanguage, languageName, type Language } from '../texts/languages.ts'

@@ -5,14 +5,20 @@ import { frameOf, touchSize, type FrameName } from '../board/frames.ts'
 import { TOUCHABLE } from '../board/geometry.ts'
 import { playableOf, type Playable } from '../odds/games.ts'
 import { LEVER_PLACES } from '../odds/levers.ts'
-import { limitsOf, type Tried } from '../odds/minded.ts'
+import { limitsOf, type Trial } from '../odds/difficulty.ts'
 import { BY_LUCK, valueToWin, winsUnder, type Limit } from '../odds/winning.ts'
 import { luckiestLoss } from '../odds/luckiest.ts'
 import type { Game } from '../game/game.ts'
 import { type Level, resolveLevel } from '../settings/levels.ts'
 import { EVERYDAY } from '../settings/mind.ts'
 import type { Section, Settings } from '../settings/settings.ts'
-import { fareOn, foundByMinds, isEasier, wayOut, type Fare } from './by-minds.ts'
+import {
+  playStandardMinds,
+  difficultyFindings,
+  isEasier,
+  suggestLimit,
+  type MindResults,
+} from './difficulty-findings.ts'
 import type { Finding, FindingCode, FindingOf, Where } from './finding.ts'
 
 /** For at most this many levels with such findings the value that would mend them is worked out; more would take too long. */
@@ -78,35 +84,35 @@ export function levelFindings(game: Game, level: Level, index: number | null, is
   return looked.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
 }
 
-const fares = new WeakMap<Level, Omit<Looked, 'found'> & { fare: Fare }>()
+const resultsCache = new WeakMap<Level, Omit<Looked, 'found'> & { results: MindResults }>()
 
 /** How minds do on a level, kept like its findings; null if they were not asked to play. */
-function knownFare({ house, deck }: Game, level: Level): Fare | null {
-  const kept = fares.get(level)
-  return kept?.house === house && kept.pairs === deck.pairs ? kept.fare : null
+function cachedMindResults({ house, deck }: Game, level: Level): MindResults | null {
+  const kept = resultsCache.get(level)
+  return kept?.house === house && kept.pairs === deck.pairs ? kept.results : null
 }
-function fareOf(game: Game, level: Level, playable: Playable): Fare {
+function mindResultsOf(game: Game, level: Level, playable: Playable): MindResults {
   const { house, deck, levels } = game
-  const known = knownFare(game, level)
+  const known = cachedMindResults(game, level)
   if (known) return known
-  const fare = fareOn(playable, levels.length > TURNS.levels ? TURNS.fewest : TURNS.most)
-  fares.set(level, { house, pairs: deck.pairs, fare })
-  return fare
+  const results = playStandardMinds(playable, levels.length > TURNS.levels ? TURNS.fewest : TURNS.most)
+  resultsCache.set(level, { house, pairs: deck.pairs, results })
+  return results
 }
 
 /** The finding of a level on which everyday players win more than on the one before; null if there is none. `solves`: also work out the value with which they win as many. */
 function easierThanBefore(game: Game, index: number, solves: boolean): Finding | null {
   const [before, level] = [game.levels[index - 1]!, game.levels[index]!]
-  const there = knownFare(game, before)?.everyday ?? null
-  const here = knownFare(game, level)?.everyday ?? null
+  const there = cachedMindResults(game, before)?.everyday ?? null
+  const here = cachedMindResults(game, level)?.everyday ?? null
   if (!isEasier(there, here)) return null
   const playable = playableOf(game, resolveLevel(game, level))
   const share = there!.won / there!.games
-  const way = solves && share > 0 && playable.ok ? wayOut(playable.value, here!, EVERYDAY, share) : null
+  const way = solves && share > 0 && playable.ok ? suggestLimit(playable.value, here!, EVERYDAY, share) : null
   const [limit] = playable.ok ? limitsOf(playable.value) : []
   const by = way?.by ?? limit ?? null
   const { section, key } = LEVER_PLACES[by ?? 'clock']
-  const of = ({ won, games }: Tried): { won: number; games: number } => ({ won, games })
+  const of = ({ won, games }: Trial): { won: number; games: number } => ({ won, games })
   return {
     severity: 'warns',
     code: 'easier-than-before',
@@ -180,7 +186,7 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   // where not even a perfect memory wins, that says it all
   if (found.some(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')) return found
   const playable = { settings, dealer }
-  for (const one of foundByMinds(playable, fareOf(game, level, playable), !isBrief))
+  for (const one of difficultyFindings(playable, mindResultsOf(game, level, playable), !isBrief))
     add('warns', one.code, one.section, one.key, one.values)
   return found
 }

@@ -8,7 +8,7 @@ import { SEED } from './games.ts'
 import { highestScore, type Highest } from './highest.ts'
 import { playLuckiest } from './luckiest.ts'
 import { playMinds } from './play-minds.ts'
-import { unlimited } from './unlimited.ts'
+import { withoutLimits } from './without-limits.ts'
 
 /**
  * How a mind does at its own pace; time in ms. `turns` and `time` are what it needs to clear the board, `score` is what it makes under the level's own
@@ -27,7 +27,7 @@ const TURNS = 6000
  * the same figures. Players who flip unseen cards at random meet them in a shuffled order wherever they lie, so only the cards of a seed are needed. Cost: a few ms, up to 200 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
-  const free = unlimited(settings)
+  const free = withoutLimits(settings)
   const first = dealer.cards('cost-0')
   const { pairs } = dealer
   const isLimited =

@@ -4,7 +4,7 @@ import { replay } from '../play/replay.ts'
 import { firstDifference, storyOf } from '../play/tape.ts'
 import type { Played } from '../play/record.ts'
 import { quoted } from '../result.ts'
-import { joinShown, shownBy, type Shown } from './shown.ts'
+import { joinEvidence, evidenceOf, type Shown } from './memory-evidence.ts'
 
 /** A played game by its name, and the game it belongs to. */
 export type NamedRecord = { name: string; record: Played & { game?: string } }
@@ -12,7 +12,7 @@ export type NamedRecord = { name: string; record: Played & { game?: string } }
 export type Gathered = { shown: Shown; used: number; left: { name: string; why: string }[] }
 
 /** Gathers what records of a game show. A record that no longer plays the same, because its level has changed, is left out. */
-export function gatherShown(game: Game, records: readonly NamedRecord[]): Gathered {
+export function gatherEvidence(game: Game, records: readonly NamedRecord[]): Gathered {
   const shown: Shown[] = []
   const left: Gathered['left'] = []
   for (const { name, record } of records) {
@@ -20,7 +20,7 @@ export function gatherShown(game: Game, records: readonly NamedRecord[]): Gather
     if (typeof one === 'string') left.push({ name, why: one })
     else shown.push(one)
   }
-  return { shown: joinShown(shown), used: shown.length, left }
+  return { shown: joinEvidence(shown), used: shown.length, left }
 }
 
 /** What a record shows, or why it does not fit. */
@@ -35,5 +35,5 @@ function shownOf(game: Game, record: NamedRecord['record']): Shown | string {
     const turn = firstDifference(record.story, story)
     if (turn > 0) return `its level has changed since: turn ${turn} plays another way`
   }
-  return shownBy(rules, cells, record)
+  return evidenceOf(rules, cells, record)
 }

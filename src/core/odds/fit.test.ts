@@ -8,8 +8,8 @@ import { gameWith, pairsNamed } from '../testing/games.ts'
 import { countBounds, testSeed } from '../testing/chance.ts'
 import { levelOf, mindWith } from '../testing/levels.ts'
 import { fitMind, TOO_FEW, type Fitted } from './fit.ts'
-import { joinShown, shownBy } from './shown.ts'
-import { gatherShown } from './fit-records.ts'
+import { joinEvidence, evidenceOf } from './memory-evidence.ts'
+import { gatherEvidence } from './fit-records.ts'
 import { playMinds } from './play-minds.ts'
 
 /** Games that a mind played, as what was pressed. */
@@ -32,9 +32,9 @@ function recorded(mind: Mind, games: number, pairs: number, own: Own = {}, seed 
   })
 }
 const shownIn = (mind: Mind, games: number, pairs: number, seed?: string) =>
-  joinShown(
+  joinEvidence(
     recorded(mind, games, pairs, {}, seed).map(({ settings, cells, inputs }) =>
-      shownBy(settings, cells, { inputs }),
+      evidenceOf(settings, cells, { inputs }),
     ),
   )
 const holds = ({ interval: [low, high] }: Fitted, value: number): boolean => low <= value && value <= high
@@ -96,7 +96,7 @@ describe('fitting', () => {
       { at: 9000, do: 'resume' },
       { at: 9700, do: 'press', cell: 1 },
     ]
-    expect(shownBy(settings, cells, { inputs })).toEqual({ games: [], first: [300], second: [] })
+    expect(evidenceOf(settings, cells, { inputs })).toEqual({ games: [], first: [300], second: [] })
   })
 })
 
@@ -108,7 +108,7 @@ describe('records of a game', () => {
     record: { game: 'test-game', level: 'first', seed, inputs, story },
   }))
   test('that play as they did are used', () => {
-    const { used, left, shown } = gatherShown(game, records)
+    const { used, left, shown } = gatherEvidence(game, records)
     expect([used, left]).toEqual([5, []])
     expect(shown.games).toHaveLength(5)
   })
@@ -117,7 +117,7 @@ describe('records of a game', () => {
     one!.record.game = 'other-game'
     two!.record.level = 'gone'
     three!.record.story = ['A1 A2 fresh 7', ...three!.record.story.slice(1)]
-    const { used, left } = gatherShown(game, [one!, two!, three!, four!])
+    const { used, left } = gatherEvidence(game, [one!, two!, three!, four!])
     expect(used).toBe(1)
     expect(left).toEqual([
       { name: '0.play.json', why: 'a record of "other-game"' },

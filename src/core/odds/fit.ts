@@ -1,5 +1,5 @@
 import { rememberedLikelihood } from './remembering.ts'
-import { tellsMemory, type Shown, type ShownGame } from './shown.ts'
+import { tellsMemory, type Shown, type ShownGame } from './memory-evidence.ts'
 import { wilson, Z } from './wilson.ts'
 
 /** Below this many turns too little is known for any figure. */

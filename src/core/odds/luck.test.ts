@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { READY_MINDS } from '../settings/mind.ts'
 import { levelOf, mindWith } from '../testing/levels.ts'
-import { hangsOn, stepsThatMatter } from './hangs-on.ts'
+import { sensitivities, stepsThatMatter } from './sensitivity.ts'
 import { playGames, type OneGame } from './games.ts'
 import { betterShare, dealsShare, kindToHard, luckOf, playDeals, takeApart } from './luck.ts'
 
@@ -145,7 +145,7 @@ describe('what wins hang on', () => {
   test('more turns help, a longer look under a clock hurts, and what does nothing is not told apart from 0', () => {
     const level = levelOf(6, { clock: { mode: 'down', limit: 33_000 }, limits: { turns: 40 } })
     const told = Object.fromEntries(
-      hangsOn(level, ready('everyday'), 'hang', 1000).map((one) => [one.key, one]),
+      sensitivities(level, ready('everyday'), 'hang', 1000).map((one) => [one.key, one]),
     )
     expect(told.limit).toMatchObject({ by: 5000, told: true })
     expect(told.limit!.change).toBeGreaterThan(0)

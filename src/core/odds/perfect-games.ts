@@ -2,8 +2,8 @@ import type { Dealer } from '../deal/deal.ts'
 import { PERFECT } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 import { playGames, SEED, winsOf, type Games, type Playable } from './games.ts'
-import { unlimited } from './unlimited.ts'
-import { tellsWithin, winsWithin } from './within.ts'
+import { withoutLimits } from './without-limits.ts'
+import { decidesWins, winsUnderLimits } from './wins-under-limits.ts'
 
 /** How many games are played on small boards, and on larger ones fewer: about this many pairs in all. */
 const GAMES = { most: 200, fewest: 20, pairs: 2000 } as const
@@ -27,7 +27,7 @@ const known = new WeakMap<Dealer, Games>()
 export function perfectGames(settings: Settings, dealer: Dealer): Games {
   let games = known.get(dealer)
   if (!games) {
-    games = playGames(quick(unlimited(settings), dealer), PERFECT, SEED, 1, countFor(dealer))
+    games = playGames(quick(withoutLimits(settings), dealer), PERFECT, SEED, 1, countFor(dealer))
     known.set(dealer, games)
   }
   return games
@@ -35,6 +35,6 @@ export function perfectGames(settings: Settings, dealer: Dealer): Games {
 
 /** How many of those games a perfect memory wins under the limits of these settings. */
 export const perfectWins = (settings: Settings, dealer: Dealer): number =>
-  tellsWithin(settings)
-    ? winsWithin(perfectGames(settings, dealer), settings, dealer.pairs)
+  decidesWins(settings)
+    ? winsUnderLimits(perfectGames(settings, dealer), settings, dealer.pairs)
     : winsOf(playGames(quick(settings, dealer), PERFECT, SEED, 1, countFor(dealer)))

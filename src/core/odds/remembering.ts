@@ -1,4 +1,4 @@
-import { tellsMemory, type ShownGame } from './shown.ts'
+import { tellsMemory, type ShownGame } from './memory-evidence.ts'
 
 /**
  * How likely it is that a player remembered what these games show, as a logarithm, if each missed card is noticed with one chance, and forgotten with another at each turn.

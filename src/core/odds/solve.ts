@@ -1,9 +1,9 @@
 import type { Mind } from '../settings/mind.ts'
 import { ENDS, playGames, winsOf, type End, type Games, type Playable } from './games.ts'
 import { LEVER_PLACES, leverSteps, withLever, type Lever } from './levers.ts'
-import { unlimited } from './unlimited.ts'
+import { withoutLimits } from './without-limits.ts'
 import { wilson } from './wilson.ts'
-import { looksAddUp, tellsWithin, winsWithin, withLongerLook } from './within.ts'
+import { looksAddUp, decidesWins, winsUnderLimits, withLongerLook } from './wins-under-limits.ts'
 
 /** The aim: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
 export type Wanted = { mind: Mind; share: number; by: Lever }
@@ -112,16 +112,16 @@ function trials(
 ): (value: number) => Wins {
   const { dealer, settings } = level
   const follows =
-    tellsWithin(levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings) &&
+    decidesWins(levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings) &&
     (by === 'miss-look' ? looksAddUp(settings) : by !== 'first-look')
   let free: Games | null = null
   const known = new Map<number, Wins>()
   const wonAt = (value: number): number => {
     const there = levelAt(level, by, value)
     if (follows) {
-      free ??= playGames({ ...level, settings: unlimited(settings) }, mind, seed, 1, games)
+      free ??= playGames({ ...level, settings: withoutLimits(settings) }, mind, seed, 1, games)
       const longer = there.settings.turn.missLook - settings.turn.missLook
-      return winsWithin(
+      return winsUnderLimits(
         longer ? withLongerLook(free, longer, dealer.pairs) : free,
         there.settings,
         dealer.pairs,

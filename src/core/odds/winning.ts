@@ -5,7 +5,7 @@ import { exactOf, exactWins } from './exact.ts'
 import { withLever } from './levers.ts'
 import { livesNeeded } from './lives.ts'
 import { countFor, perfectWins } from './perfect-games.ts'
-import { unlimited } from './unlimited.ts'
+import { withoutLimits } from './without-limits.ts'
 
 /** Whether a perfect memory wins, limit by limit: a level that it wins in a smaller share of games than BY_LUCK is won by luck alone; in at least WELL of them, fairly. */
 export const BY_LUCK = 1 / 20
@@ -18,7 +18,7 @@ export type Wins = { share: number; won: number; games: number }
 /** The level with one of its limits alone. */
 function only(settings: Settings, by: Limit): Settings {
   const { lives, turns } = settings.limits
-  const free = unlimited(settings)
+  const free = withoutLimits(settings)
   return {
     ...free,
     clock: by === 'clock' ? settings.clock : free.clock,
@@ -62,7 +62,7 @@ export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins |
 /** The share of games that a perfect memory wins, by the number of turns it has, where that is known exactly. */
 function exactly(settings: Settings, dealer: Dealer): ((turns: number) => number) | null {
   const exact = exactOf({ settings, dealer }, PERFECT, dealer.cards('winning-1'))
-  return exact && ((turns) => exactWins(exact, withLever(unlimited(settings), 'turns', turns))!)
+  return exact && ((turns) => exactWins(exact, withLever(withoutLimits(settings), 'turns', turns))!)
 }
 
 /**
@@ -77,8 +77,8 @@ export function valueToWin(settings: Settings, dealer: Dealer, by: Limit): numbe
   const exact = by === 'turns' ? exactly(settings, dealer) : null
   const wins = (value: number): boolean => {
     if (exact) return exact(value) >= WELL
-    const tried = withLever(settings, by, by === 'clock' ? value * 1000 : value)
-    return play(only(tried, by), dealer).share >= WELL
+    const trial = withLever(settings, by, by === 'clock' ? value * 1000 : value)
+    return play(only(trial, by), dealer).share >= WELL
   }
   let [low, high] =
     by === 'turns' ? [dealer.pairs, BOUNDS.turns[1]] : [BOUNDS.limit[0] / 1000, BOUNDS.limit[1] / 1000]

@@ -141,11 +141,11 @@ function settle(round: Round, by: 'time' | 'press' | 'button'): void {
   round.first = -1
   round.second = -1
   round.dueAt = NEVER
-  const goesOn = round.phase === 'judged'
-  if (goesOn) round.phase = 'ready'
+  const isPlaying = round.phase === 'judged'
+  if (isPlaying) round.phase = 'ready'
   setClockForLook(round)
   if (round.events) tell(round, { kind: 'settled', first, second, to, by })
-  if (goesOn && round.seats) passTurn(round)
+  if (isPlaying && round.seats) passTurn(round)
 }
 
 function pause(round: Round): void {

@@ -5,7 +5,7 @@ import { gameWith } from '../../core/testing/games.ts'
 
 await import('../testing/browser.ts')
 const { default: Dexie } = await import('dexie')
-const { allGames, Changed, dropGame, keepGame, onceEver, oneGame, onOtherTab, putBack, sweepArt } =
+const { allGames, SaveConflict, dropGame, keepGame, onceEver, oneGame, onOtherTab, putBack, sweepArt } =
   await import('./db.ts')
 
 const image = (content: string): Pair => ({
@@ -37,7 +37,7 @@ describe('a kept game', () => {
     ['a rev that is not there yet', 3],
     ['a new row under its key', 0],
   ])('is not written over from %s', async (_what, before) => {
-    await expect(keepGame('rev', titled('Lost'), before)).rejects.toBeInstanceOf(Changed)
+    await expect(keepGame('rev', titled('Lost'), before)).rejects.toBeInstanceOf(SaveConflict)
     expect((await oneGame('rev'))!.game.title).toBe('Second')
   })
   test('is there to be put back after it was removed, with its images', async () => {

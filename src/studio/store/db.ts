@@ -79,7 +79,7 @@ export function onOtherTab(tell: (key: string) => void): () => void {
   return () => void tellers.delete(tell)
 }
 
-export class Changed extends Error {}
+export class SaveConflict extends Error {}
 
 async function open(): Promise<boolean> {
   if (refused) return false
@@ -94,7 +94,7 @@ async function open(): Promise<boolean> {
 }
 
 /** Rows with their parts and images put back; `parts` in the order of their keys. */
-async function whole(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
+async function joinRows(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
   const hashes = [...new Set(rows.flatMap((row) => row.art))]
   const art = new Map<string, string>()
   for (const one of await db.art.bulkGet(hashes)) {
@@ -143,7 +143,7 @@ async function written(
 
 /**
  * Stores a prepared row, with the steps of its history: other stored steps are dropped. Within a transaction. Each answer of the storage has to wait until
- * the page has time for it, so everything is looked up at once and written at once. A save gives the rev that must be there (`before`, 0 for none), or it throws Changed; its
+ * the page has time for it, so everything is looked up at once and written at once. A save gives the rev that must be there (`before`, 0 for none), or it throws SaveConflict; its
  * transaction ends here, and no longer needs the page. Out: the steps as they are then stored.
  */
 async function put(
@@ -178,7 +178,7 @@ async function put(
 /** Every game of this browser, including those in the bin. */
 export async function allGames(): Promise<Kept[]> {
   if (!(await open())) return [...memory.values()]
-  return db.transaction('r', TABLES, async () => whole(await db.games.toArray(), await db.parts.toArray()))
+  return db.transaction('r', TABLES, async () => joinRows(await db.games.toArray(), await db.parts.toArray()))
 }
 
 /** The stored steps of a game, in any order. */
@@ -196,7 +196,7 @@ async function anyGame(key: string): Promise<Kept | undefined> {
   if (!(await open())) return memory.get(key)
   const kept = await db.transaction('r', TABLES, async () => {
     const row = await db.games.get(key)
-    return row && (await whole([row], await partsUnder(key).toArray()))[0]
+    return row && (await joinRows([row], await partsUnder(key).toArray()))[0]
   })
   if (kept) stored.set(key, { rev: kept.rev, parts: partsOf(kept.game) })
   return kept
@@ -214,7 +214,7 @@ export async function sweepArt(): Promise<void> {
 
 /**
  * Saves a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and redone from it: other stored steps are dropped. Out: the new rev.
- * Throws Changed if another tab has saved since, and whatever the browser throws when storage is full.
+ * Throws SaveConflict if another tab has saved since, and whatever the browser throws when storage is full.
  */
 export async function keepGame(
   key: string,
@@ -230,19 +230,19 @@ export async function keepGame(
     storedSteps.set(key, await db.transaction('rw', TABLES, () => put(made, history, before)))
     stored.set(key, { rev: row.rev, parts: made.parts })
   } else {
-    if ((memory.get(key)?.rev ?? 0) !== before) throw new Changed()
+    if ((memory.get(key)?.rev ?? 0) !== before) throw new SaveConflict()
     memory.set(key, row)
   }
   channel?.postMessage(key)
   return row.rev
 }
 
-/** Throws Changed if the row stored under a key is not the one that was read. Within a transaction. */
+/** Throws SaveConflict if the row stored under a key is not the one that was read. Within a transaction. */
 async function isNewest(key: string, before: number): Promise<void> {
   const there = before
     ? await db.games.where('[key+rev]').equals([key, before]).count()
     : await db.games.where('key').equals(key).count()
-  if (Boolean(there) !== before > 0) throw new Changed()
+  if (Boolean(there) !== before > 0) throw new SaveConflict()
 }
 
 /** Stores a row just as it is, replacing what is under its key; it has no history. */

@@ -1,6 +1,6 @@
 import { computed, ref, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
-import { Changed, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
+import { SaveConflict, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 import { nextTask } from './next-task.ts'
 
 /** How long edits are collected before they are saved, in ms, from the first unsaved one: constant editing does not postpone it. */
@@ -62,7 +62,7 @@ export function useSaving(
       if (!dirty) state.value = 'saved'
     } catch (error) {
       dirty = true
-      state.value = error instanceof Changed ? 'clash' : 'failed'
+      state.value = error instanceof SaveConflict ? 'clash' : 'failed'
       failure.value = whyNot(error as Error)
     }
   }

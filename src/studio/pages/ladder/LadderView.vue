@@ -11,7 +11,7 @@ import { newId } from '../../../core/settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { useSortable } from '../../parts/look/useSortable.ts'
 import type { Station } from '../stations.ts'
-import { everTrue } from '../../parts/look/everTrue.ts'
+import { onceTrue } from '../../parts/look/onceTrue.ts'
 import { useBench } from '../../store/bench.ts'
 import LadderRung from './LadderRung.vue'
 
@@ -41,8 +41,8 @@ const comparing = ref(false)
 // loaded on demand
 const MakeLadder = defineAsyncComponent(() => import('./MakeLadder.vue'))
 const CompareLevels = defineAsyncComponent(() => import('./CompareLevels.vue'))
-const wasMaking = everTrue(making)
-const wasComparing = everTrue(comparing)
+const wasMaking = onceTrue(making)
+const wasComparing = onceTrue(comparing)
 function addAll(made: Level[], instead: boolean): void {
   const room = BOUNDS.levels[1] - (instead ? 0 : levels.value.length)
   const some = made.slice(0, room)

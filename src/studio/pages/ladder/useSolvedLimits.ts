@@ -7,7 +7,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Section } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
-import { bare, plain } from '../../workers/jobs/bare.ts'
+import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
 import { askOdds } from '../../workers/jobs/ask-odds.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 
@@ -40,7 +40,7 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins
       })
       const { mind, by, band } = of
       const asked = { ask: 'even', mind, by, band: [...band] as [number, number] } as const
-      const input = plain({ pairs: bare(game.deck.pairs), levels: tables, seed: SEED, ...asked })
+      const input = plain({ pairs: lightPairs(game.deck.pairs), levels: tables, seed: SEED, ...asked })
       return askOdds<'even'>(input, (share) => (done.value = share))
     },
     take: (found) => {
@@ -49,8 +49,8 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins
     },
   })
   /** The levels with their solved limits; a level without a solution has none. */
-  const limited = (bare: readonly Level[]): Level[] =>
-    bare.map((level, i) => {
+  const limited = (levels: readonly Level[]): Level[] =>
+    levels.map((level, i) => {
       const [of, one] = [wins(), solved.value[i]]
       if (!of || !one?.ok) return level
       return (Object.entries(leverPatch(of.by, one.value)) as [Section, object][]).reduce(

@@ -4,7 +4,7 @@ import IconMore from '~icons/ph/caret-down'
 import { defineAsyncComponent, ref, shallowRef } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { download } from '../../parts/look/download.ts'
-import { everTrue } from '../../parts/look/everTrue.ts'
+import { onceTrue } from '../../parts/look/onceTrue.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useShelf } from '../../store/shelf.ts'
@@ -20,7 +20,7 @@ const restoring = ref(false)
 // loaded on demand
 const BinDialog = defineAsyncComponent(() => import('./BinDialog.vue'))
 const RestoreDialog = defineAsyncComponent(() => import('./RestoreDialog.vue'))
-const wasBin = everTrue(binOpen)
+const wasBin = onceTrue(binOpen)
 
 async function backUp(): Promise<void> {
   const all = [...shelf.boxes, ...shelf.bin].map(({ key, touched, removed, game }) => ({

@@ -9,7 +9,7 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { newGame } from '../../../core/game/new-game.ts'
 import { problemLine } from '../../../core/result.ts'
-import { everTrue } from '../../parts/look/everTrue.ts'
+import { onceTrue } from '../../parts/look/onceTrue.ts'
 import { carriesFiles } from '../../parts/look/stray-files.ts'
 import { isWordList } from '../../parts/look/text-of.ts'
 import FilePicker from '../../parts/look/FilePicker.vue'
@@ -59,7 +59,7 @@ async function put(game: Game, add = shelf.add): Promise<string | null> {
 /** The dialog of words for a new game: typed, or from this list. */
 const { waiting, list, writing, write, title } = useWordLists()
 const WordsDialog = defineAsyncComponent(() => import('../../stations/deck/WordsDialog.vue'))
-const wasWriting = everTrue(writing)
+const wasWriting = onceTrue(writing)
 function makeOfWords(pairs: readonly Pair[]): void {
   const game = newGame(title(), [...pairs])
   // with more lists to come, the shelf stays open

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref, type Ref } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
-import { idly } from '../../parts/look/idly.ts'
+import { whenIdle } from '../../parts/look/whenIdle.ts'
 import type { Kept } from '../../store/db.ts'
 
 /** Games whose cards are being drawn in some tab; an entry still here when a browser starts crashed the last one. */
@@ -40,7 +40,7 @@ export function useCarefulFan(
 ): { safe: Ref<boolean>; draw: () => void } {
   const name = `${box().key} ${box().rev}`
   const hasImages = fan().some(({ kind }) => kind === 'image')
-  const settled = idly(() => done(name), DRAWN)
+  const settled = whenIdle(() => done(name), DRAWN)
   const safe = ref(hasImages && !here.has(name) && isNoted(name))
 
   function begin(): void {

@@ -7,6 +7,6 @@ export function useDone(): (text: string) => void {
   const { say } = useToasts()
   return (text) => {
     const { game } = bench
-    say(text, { act: { label: 'Undo', run: bench.undo }, stands: () => bench.game === game })
+    say(text, { act: { label: 'Undo', run: bench.undo }, isValid: () => bench.game === game })
   }
 }

@@ -6,16 +6,16 @@ export type Toast = {
   tone: 'plain' | 'wrong'
   act?: { label: string; run: () => void }
   /** whether the message still holds; always, if missing */
-  stands?: () => boolean
+  isValid?: () => boolean
 }
 
 const said = ref<Toast[]>([])
-const toasts = computed(() => said.value.filter(({ stands }) => stands?.() ?? true))
+const toasts = computed(() => said.value.filter(({ isValid }) => isValid?.() ?? true))
 let next = 0
 
 /** Short messages at the bottom: what was done, with undo; or what went wrong, and where. */
 export function useToasts() {
-  function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'stands'>> = {}): void {
+  function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'isValid'>> = {}): void {
     const toast: Toast = { id: ++next, text, tone: 'plain', ...options }
     said.value = [...said.value, toast].slice(-3)
     setTimeout(() => close(toast.id), toast.tone === 'wrong' ? 20_000 : 9_000)

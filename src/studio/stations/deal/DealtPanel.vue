@@ -15,7 +15,7 @@ import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
-import { bare, plain } from '../../workers/jobs/bare.ts'
+import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { DealtInput } from '../../workers/jobs/messages.ts'
 
@@ -59,7 +59,7 @@ async function make(): Promise<string | null> {
   const started = startJob<DealtInput, Result<string>>(
     new Worker(new URL('../../workers/jobs/dealt.worker.ts', import.meta.url), { type: 'module' }),
     {
-      pairs: bare(bench.game!.deck.pairs),
+      pairs: lightPairs(bench.game!.deck.pairs),
       settings: plain({ board, fill, deal }),
       level: { id: bench.level?.id ?? 'house', name: bench.level?.name ?? 'House rules' },
       seed,

@@ -13,11 +13,11 @@ import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
 import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
 import { useAnswer } from './useAnswer.ts'
-import type { Asked } from './useAsked.ts'
+import type { OddsSubject } from './useOddsSubject.ts'
 
 /** Every level solved for its part of the band: before and after, and one undo step. */
 const props = defineProps<{
-  asked: Asked
+  asked: OddsSubject
   mind: Mind
   band: [number, number]
 }>()

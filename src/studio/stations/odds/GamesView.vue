@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { openCells } from '../../../core/board/cells.ts'
 import { withLever } from '../../../core/odds/levers.ts'
-import { tellsWithin, winsWithin } from '../../../core/odds/within.ts'
+import { decidesWins, winsUnderLimits } from '../../../core/odds/wins-under-limits.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
 import { ABOVE, BELOW, densityChart, rangeOf, ROW, SIDE, type Row } from './density-chart.ts'
@@ -30,10 +30,10 @@ const shown = computed(() => dragged.value ?? limit.value)
 const range = computed(() => rangeOf(props.rows, props.axis, limit.value))
 const number = (value: number): string => numberOf(props.axis, value)
 const option = computed(() => densityChart(props.rows, props.axis, range.value, number))
-const follows = computed(() => tellsWithin(props.settings) && props.settings.limits.lives === null)
+const follows = computed(() => decidesWins(props.settings) && props.settings.limits.lives === null)
 /** How many of a mind's games are won with the limit at its dragged value. */
 const wonThere = ({ free }: Played): number =>
-  winsWithin(
+  winsUnderLimits(
     free,
     withLever(props.settings, props.axis === 'time' ? 'clock' : 'turns', dragged.value!),
     openCells(props.settings.board).length / 2,

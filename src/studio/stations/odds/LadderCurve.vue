@@ -3,7 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { ElButton } from 'element-plus'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import type { Lever } from '../../../core/odds/levers.ts'
-import { everTrue } from '../../parts/look/everTrue.ts'
+import { onceTrue } from '../../parts/look/onceTrue.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
@@ -11,12 +11,12 @@ import BandEnds from './BandEnds.vue'
 import { climbOf, ladderChart, type ClimbOf } from './ladder-chart.ts'
 import { numberOf } from './odds-words.ts'
 import { useAnswer } from './useAnswer.ts'
-import type { Asked } from './useAsked.ts'
+import type { OddsSubject } from './useOddsSubject.ts'
 import type { ShownMind } from './useMinds.ts'
 
 /** Wins of 100 on every level, and the wanted band, which the ladder can be evened out to. */
 const props = defineProps<{
-  asked: Asked
+  asked: OddsSubject
   minds: readonly ShownMind[]
   who: string
   ready: boolean
@@ -60,7 +60,7 @@ const label = computed(() =>
 // loaded on demand
 const EvenOut = defineAsyncComponent(() => import('./EvenOut.vue'))
 const evening = ref(false)
-const wasEvening = everTrue(evening)
+const wasEvening = onceTrue(evening)
 </script>
 
 <template>

@@ -10,11 +10,11 @@ import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
 import { percent } from './odds-words.ts'
 import { useAnswer } from './useAnswer.ts'
-import type { Asked } from './useAsked.ts'
+import type { OddsSubject } from './useOddsSubject.ts'
 
 /** How much is luck on a level, and the kindest and the hardest of its deals. */
 const props = defineProps<{
-  asked: Asked
+  asked: OddsSubject
   mind: Mind
   other: Mind | null
   ready: boolean

@@ -16,7 +16,7 @@ import { download } from '../../parts/look/download.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
-import { plain } from '../../workers/jobs/bare.ts'
+import { plain } from '../../workers/jobs/for-worker.ts'
 import ExampleGame from './ExampleGame.vue'
 
 /** One mind: what it remembers and how fast it presses, beside its game on eight cards. Standard minds can be viewed and copied; the game's own can be edited. */

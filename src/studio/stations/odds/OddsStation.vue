@@ -11,16 +11,16 @@ import { BOUNDS } from '../../../core/settings/settings.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import FindingsList from '../../parts/findings/FindingsList.vue'
 import { useFindings } from '../../parts/findings/store.ts'
-import { everTrue } from '../../parts/look/everTrue.ts'
+import { onceTrue } from '../../parts/look/onceTrue.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
 import { AXES, type Axis } from './axes.ts'
 import GamePanel from './GamePanel.vue'
-import HangsPanel from './HangsPanel.vue'
+import SensitivityPanel from './SensitivityPanel.vue'
 import LuckPanel from './LuckPanel.vue'
 import MindCards from './MindCards.vue'
 import SolveSentence from './SolveSentence.vue'
-import { useAsked } from './useAsked.ts'
+import { useOddsSubject } from './useOddsSubject.ts'
 import { useGames } from './useGames.ts'
 import { useMinds } from './useMinds.ts'
 
@@ -29,7 +29,7 @@ const bench = useBench()
 const view = useView()
 const checks = useFindings()
 const router = useRouter()
-const { asked, isOld, byItself, ask } = useAsked()
+const { asked, isOld, byItself, ask } = useOddsSubject()
 const { minds, playing, toggle } = useMinds()
 const games = useGames(asked, () => playing.value.map(({ mind }) => mind))
 const { played, old, problem, working, done } = games
@@ -98,9 +98,9 @@ const LadderCurve = defineAsyncComponent(() => import('./LadderCurve.vue'))
 const MindSlip = defineAsyncComponent(() => import('./MindSlip.vue'))
 const FitDialog = defineAsyncComponent(() => import('./FitDialog.vue'))
 const fitting = ref(false)
-const wasFitting = everTrue(fitting)
+const wasFitting = onceTrue(fitting)
 const slip = ref(false)
-const wasSlip = everTrue(slip)
+const wasSlip = onceTrue(slip)
 const editing = ref<Mind | null>(null)
 function edit(one: Mind | null): void {
   editing.value = one
@@ -165,7 +165,7 @@ function edit(one: Mind | null): void {
     </div>
     <aside class="aside" tabindex="0" aria-label="What it hangs on, luck and deals">
       <template v-if="!problem">
-        <HangsPanel :asked="asked" :mind="mind" :ready="ready" />
+        <SensitivityPanel :asked="asked" :mind="mind" :ready="ready" />
         <GamePanel v-if="ofMind" :name="mind.name" :odds="ofMind.odds" />
         <LuckPanel :asked="asked" :mind="mind" :other="better" :ready="ready" />
       </template>

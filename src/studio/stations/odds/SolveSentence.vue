@@ -12,10 +12,10 @@ import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
 import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
 import { useAnswer } from './useAnswer.ts'
-import type { Asked } from './useAsked.ts'
+import type { OddsSubject } from './useOddsSubject.ts'
 
 /** "So that 7 of 10 everyday players win, the clock has to be 2:58": every word a choice, and one press sets it. */
-const props = defineProps<{ asked: Asked; minds: readonly Mind[]; ready: boolean }>()
+const props = defineProps<{ asked: OddsSubject; minds: readonly Mind[]; ready: boolean }>()
 /** the mind that the sentence is about, which the panels beside it are about too */
 const who = defineModel<string>('who', { required: true })
 const bench = useBench()

@@ -1,10 +1,10 @@
 import { ref, shallowRef } from 'vue'
 import { SEED } from '../../../core/odds/games.ts'
 import type { OddsAnswers, OddsInput, OddsQuestion } from '../../workers/jobs/odds.worker.ts'
-import { plain } from '../../workers/jobs/bare.ts'
+import { plain } from '../../workers/jobs/for-worker.ts'
 import { askOdds } from '../../workers/jobs/ask-odds.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
-import type { Asked } from './useAsked.ts'
+import type { OddsSubject } from './useOddsSubject.ts'
 
 /** How long to wait for another change of the question, in ms. */
 const PAUSE = 120
@@ -18,7 +18,7 @@ const kept = new Map<string, unknown>()
  * `ladder`: the question is about all levels.
  */
 export function useAnswer<Ask extends OddsQuestion['ask']>(
-  asked: () => Asked,
+  asked: () => OddsSubject,
   question: () => Question<Ask> | null,
   ladder = false,
 ) {

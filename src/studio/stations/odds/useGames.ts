@@ -3,11 +3,11 @@ import { GAMES, joinGames, SEED, type Games } from '../../../core/odds/games.ts'
 import { OddsTally, type Odds } from '../../../core/odds/odds-of.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { problemLine } from '../../../core/result.ts'
-import { plain } from '../../workers/jobs/bare.ts'
+import { plain } from '../../workers/jobs/for-worker.ts'
 import { playLots } from '../../workers/jobs/games.ts'
 import type { GamesLot, Known } from '../../workers/jobs/games.worker.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
-import { deckKey, playedBy, type Asked } from './useAsked.ts'
+import { deckKey, playedBy, type OddsSubject } from './useOddsSubject.ts'
 
 /** Lots are shown as they come, but not more often than this, in ms. */
 const SHOWN_EVERY = 400
@@ -19,7 +19,7 @@ export type Played = { games: Games; free: Games; odds: Odds; known: Known | nul
 
 /** By level and mind: results of this visit. */
 const kept = new Map<string, Played>()
-const keyOf = (of: Asked, { memory, pace }: Mind): string =>
+const keyOf = (of: OddsSubject, { memory, pace }: Mind): string =>
   JSON.stringify([deckKey(of), playedBy(of), memory, pace])
 
 /** Lots of one mind, joined in the order of their numbers as far as they are complete. */
@@ -46,7 +46,7 @@ class Lots {
 }
 
 /** The games of the minds that are switched on, for the current question; only missing ones are played. */
-export function useGames(asked: Readonly<ShallowRef<Asked>>, minds: () => readonly Mind[]) {
+export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => readonly Mind[]) {
   const played = shallowRef<ReadonlyMap<string, Played>>(new Map())
   /** the minds whose figures are old, until new ones come */
   const old = shallowRef<ReadonlySet<string>>(new Set())

@@ -14,7 +14,7 @@ import { pictureUrl } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
 import { speechOf } from '../../store/speech.ts'
 import { useView } from '../../store/view.ts'
-import { idly } from '../../parts/look/idly.ts'
+import { whenIdle } from '../../parts/look/whenIdle.ts'
 import PlaySide from './PlaySide.vue'
 import PlayTools from './PlayTools.vue'
 import TapeStrip from './TapeStrip.vue'
@@ -39,7 +39,7 @@ let player: Player | null = null
 /** the turns on the tape, and how many of them are played on the table */
 const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
 /** The side panel follows the table a frame later. */
-const follow = idly(() => {
+const follow = whenIdle(() => {
   const now = table.value
   seen.value = now && { ...now, round: now.round && { ...now.round } }
   tape.value = { chips: tapes.chips.value, at: tapes.at.value }

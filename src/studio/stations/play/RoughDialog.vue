@@ -11,7 +11,7 @@ import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
 import { REFUSAL_WORDS } from './ledger-words.ts'
-import { bare, plain } from '../../workers/jobs/bare.ts'
+import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { RoughInput } from '../../workers/jobs/messages.ts'
 
@@ -58,7 +58,7 @@ async function run(): Promise<void> {
   problem.value = ''
   share.value = 0
   const input: RoughInput = {
-    pairs: bare(bench.game!.deck.pairs),
+    pairs: lightPairs(bench.game!.deck.pairs),
     settings: plain(resolveLevel(bench.game!, findLevel(bench.game!, props.level.id))),
     seed: `rough-${Date.now()}`,
     inputs: count.value,

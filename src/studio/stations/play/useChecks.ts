@@ -1,7 +1,7 @@
 import { ref, shallowRef } from 'vue'
 import type { Checked } from '../../../core/game/check.ts'
 import type { Game } from '../../../core/game/game.ts'
-import { bareGame } from '../../workers/jobs/bare.ts'
+import { bareGame } from '../../workers/jobs/for-worker.ts'
 import { startJob } from '../../workers/jobs/job.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import { MAIN_MESSAGES } from '../../../core/game/said.ts'
+import { MAIN_MESSAGES } from '../../../core/game/message-table.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import { languageName } from '../../../core/texts/languages.ts'
 import SaidField from './SaidField.vue'

@@ -10,7 +10,7 @@ import { rivalsAmong } from '../../../player/rivals.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
 import { creditsOf, type PlayerCredits } from '../../../ship/credits.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
-import { idly } from '../../parts/look/idly.ts'
+import { whenIdle } from '../../parts/look/whenIdle.ts'
 import { playerCredits } from './shipped-parts.ts'
 import { useBench } from '../../store/bench.ts'
 import PreviewActs from './PreviewActs.vue'
@@ -78,7 +78,7 @@ function mount(): void {
   })
 }
 // the station is shown before its preview: laying out four hundred cards takes a moment
-const mountSoon = idly(mount)
+const mountSoon = whenIdle(mount)
 onMounted(async () => {
   made = await playerCredits(bench.game!)
   mountSoon()

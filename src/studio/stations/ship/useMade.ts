@@ -1,7 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { Game } from '../../../core/game/game.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
-import { idly } from '../../parts/look/idly.ts'
+import { whenIdle } from '../../parts/look/whenIdle.ts'
 import { useBench } from '../../store/bench.ts'
 import { isPartLost, SERVER_GONE } from '../../store/faults.ts'
 import { soundness } from '../../store/sound-images.ts'
@@ -21,7 +21,7 @@ export function useMade<Made>(
   /** what was made last: after an edit it is out of date until its successor is there */
   const madeFor = shallowRef<unknown>(null)
   const now = computed(() => dependsOn(bench.game))
-  const run = idly(() => {
+  const run = whenIdle(() => {
     const current = now.value
     if (!bench.game || !isNeeded() || madeFor.value === current) return
     const take = (value: Made | null, wrong: string): void => {

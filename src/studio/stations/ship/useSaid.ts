@@ -1,7 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import { wrongText } from '../../../core/game/texts-schema.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
-import { canSay, ownSaid, saidBefore, saySo } from '../../../core/game/said.ts'
+import { canSay, ownSaid, saidBefore, saySo } from '../../../core/game/message-table.ts'
 import { languageName, type Language } from '../../../core/texts/languages.ts'
 import type { MessageKey, Messages } from '../../../core/texts/messages.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'

@@ -1,6 +1,6 @@
 import { buffersOf, type Tally } from '../../../core/audit/tally.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
-import { bare, plain } from './bare.ts'
+import { lightPairs, plain } from './for-worker.ts'
 import { startJob, workerCount, type Job } from './job.ts'
 import type { CountInput, Fairness, SumInput } from './messages.ts'
 
@@ -13,7 +13,7 @@ export function measureFairness(
   progress: (share: number) => void,
 ): Job<Fairness> {
   const settings = plain({ board, fill, deal })
-  const deck = bare(pairs)
+  const deck = lightPairs(pairs)
   const workers = workerCount()
   const shares = new Array<number>(workers).fill(0)
   const jobs = shares.map((_, i) =>

@@ -4,7 +4,7 @@ import type { Game } from '../../../core/game/game.ts'
 import type { Level } from '../../../core/settings/levels.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import { restBefore } from './rest.ts'
+import { debounceTime } from './debounce.ts'
 import { nextTask } from '../../store/next-task.ts'
 
 /** A game to be checked, without the parts that have not changed since the last one; for an unchanged level or pair its place in that game is sent. */
@@ -47,7 +47,7 @@ self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
     () => {
       if (latest === run) find(run, game).catch(reportError)
     },
-    restBefore(HEAD_START, took),
+    debounceTime(HEAD_START, took),
   )
 }
 

@@ -1,7 +1,7 @@
 import { readRecord } from '../../../core/files/record-file.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { fitMind, type Fit } from '../../../core/odds/fit.ts'
-import { gatherShown, type Gathered, type NamedRecord } from '../../../core/odds/fit-records.ts'
+import { gatherEvidence, type Gathered, type NamedRecord } from '../../../core/odds/fit-records.ts'
 import { problemLine } from '../../../core/result.ts'
 import { answer } from './answer.ts'
 
@@ -17,6 +17,6 @@ answer<FitInput, FitOutput>(({ game, files, kept }) => {
     if (read.ok) records.push({ name, record: read.value })
     else broken.push({ name, why: problemLine(read.problem) })
   }
-  const { shown, used, left } = gatherShown(game, records)
+  const { shown, used, left } = gatherEvidence(game, records)
   return { fit: fitMind(shown), used, left: [...broken, ...left] }
 })

@@ -2,7 +2,7 @@ import { prepareDeal } from '../../../core/deal/deal.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { exactOf, exactTurns, exactWins } from '../../../core/odds/exact.ts'
 import { playGames, TURNS_AT_MOST, type Games } from '../../../core/odds/games.ts'
-import { unlimited } from '../../../core/odds/unlimited.ts'
+import { withoutLimits } from '../../../core/odds/without-limits.ts'
 import type { Result } from '../../../core/result.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
@@ -31,7 +31,7 @@ answer<GamesInput, Result<null>, GamesLot>(
     const level = { settings, dealer: prepared.value, rivals }
     const { limits, clock } = settings
     const isLimited = clock.mode === 'down' || limits.lives !== null || limits.turns !== null
-    const open = { ...level, settings: unlimited(settings) }
+    const open = { ...level, settings: withoutLimits(settings) }
     const cells = level.dealer.deal(seed)
     const turns = minds.map(() => 0)
     lots.forEach(([from, to], place) => {

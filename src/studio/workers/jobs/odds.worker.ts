@@ -3,7 +3,7 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import { evenOut } from '../../../core/odds/even-out.ts'
 import { oddsOf, type Odds } from '../../../core/odds/odds-of.ts'
 import { GAMES, joinGames, playGames, type Playable } from '../../../core/odds/games.ts'
-import { hangsOn, type HangsOn } from '../../../core/odds/hangs-on.ts'
+import { sensitivities, type Sensitivity } from '../../../core/odds/sensitivity.ts'
 import type { Lever } from '../../../core/odds/levers.ts'
 import {
   betterShare,
@@ -44,7 +44,7 @@ export type LuckTold = {
 /** Answers by question. A level that cannot be dealt has null. */
 export type OddsAnswers = {
   solve: Solved | null
-  hangs: HangsOn[] | null
+  hangs: Sensitivity[] | null
   luck: LuckTold | null
   ladder: (Odds[] | null)[]
   even: (Solved | null)[]
@@ -81,7 +81,7 @@ answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
   const [level] = levels
   if (!level) return null
   if (input.ask === 'solve') return solve(level, input.wanted, seed, progress)
-  if (input.ask === 'hangs') return hangsOn(level, input.mind, seed, STEP_GAMES, progress)
+  if (input.ask === 'hangs') return sensitivities(level, input.mind, seed, STEP_GAMES, progress)
   return luckTold(level, input.mind, input.other, seed, progress)
 })
 

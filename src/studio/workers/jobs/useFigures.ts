@@ -1,7 +1,7 @@
 import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
-import { bare } from './bare.ts'
+import { lightPairs } from './for-worker.ts'
 import type { Figures, FiguresInput } from './figures.worker.ts'
 import { startJob } from './job.ts'
 import { useLatestJob } from './useLatestJob.ts'
@@ -30,7 +30,7 @@ export function useFigures<What extends keyof Figures>(
       const { pairs, settings } = level()
       return startJob<FiguresInput, Figures[What]>(
         new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' }),
-        { what, pairs: bare(pairs), settings },
+        { what, pairs: lightPairs(pairs), settings },
       )
     },
     take: (found) => {

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, watch } from 'vue'
 import { Cancelled, type Job } from './job.ts'
-import { restBefore } from './rest.ts'
+import { debounceTime } from './debounce.ts'
 
 /**
  * Keeps a worker's answer up to date with a value: each change cancels the work on the one before. In: the value to follow; the least wait after a change, in ms; a function to call at
@@ -44,7 +44,7 @@ export function useLatestJob<Out>(options: {
     () => {
       stop()
       options.changed?.()
-      timer = window.setTimeout(run, restBefore(options.pause, took))
+      timer = window.setTimeout(run, debounceTime(options.pause, took))
     },
     { immediate: true },
   )

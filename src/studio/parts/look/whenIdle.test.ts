@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
-import { idly } from './idly.ts'
+import { whenIdle } from './whenIdle.ts'
 
 /** What waits for the page to be idle, in a browser that knows of idle pages. */
 const waiting: { then: () => void; timeout: number }[] = []
@@ -30,7 +30,7 @@ describe.each([
   })
 
   test('many calls are one run, later', () => {
-    const soon = idly(run)
+    const soon = whenIdle(run)
     soon()
     soon()
     expect(run).not.toHaveBeenCalled()
@@ -40,7 +40,7 @@ describe.each([
     expect(run).toHaveBeenCalledTimes(1)
   })
   test('a call after a run, or in it, is another run', () => {
-    const soon = idly(run)
+    const soon = whenIdle(run)
     run.mockImplementationOnce(soon)
     soon()
     idle()
@@ -52,7 +52,7 @@ describe.each([
     expect(run).toHaveBeenCalledTimes(3)
   })
   test('a run that fails does not hold the next one up', () => {
-    const soon = idly(run)
+    const soon = whenIdle(run)
     run.mockImplementationOnce(() => {
       throw new Error('once')
     })
@@ -66,6 +66,6 @@ describe.each([
 
 test('a page that is never idle is not waited for', () => {
   Object.assign(globalThis, { window: { setTimeout, requestIdleCallback } })
-  idly(() => undefined)()
+  whenIdle(() => undefined)()
   expect(waiting[0]!.timeout).toBeLessThanOrEqual(150)
 })

@@ -1,6 +1,14 @@
 import type { Playable } from '../odds/games.ts'
 import { LEVER_PLACES, type Lever } from '../odds/levers.ts'
-import { HARDLY_ANY, limitsOf, NEARLY_ALL, tryOut, valueFor, WANTED, type Tried } from '../odds/minded.ts'
+import {
+  HARDLY_ANY,
+  limitsOf,
+  NEARLY_ALL,
+  runTrial,
+  valueFor,
+  WANTED,
+  type Trial,
+} from '../odds/difficulty.ts'
 import { EVERYDAY, FLEETING, type Mind } from '../settings/mind.ts'
 import type { Section } from '../settings/settings.ts'
 import type { FindingOf } from './finding.ts'
@@ -14,26 +22,30 @@ type Found = {
 }
 
 /** A level without limits is won whenever it is played to its end. */
-const ALWAYS: Tried = { won: 0, games: 0, interval: [1, 1], free: null }
+const ALWAYS: Trial = { won: 0, games: 0, interval: [1, 1], free: null }
 
 /** How everyday and fleeting players do on a level; null if their games are too long to play, or not needed. */
-export type Fare = { everyday: Tried | null; fleeting: Tried | null }
+export type MindResults = { everyday: Trial | null; fleeting: Trial | null }
 
 /** Lets minds play a level, for at most this many turns each. A level with a mind as a rival is not judged: there the limits are not what matters. */
-export function fareOn(level: Playable, turns: number): Fare {
+export function playStandardMinds(level: Playable, turns: number): MindResults {
   if (level.settings.players.minds.some((id) => id !== null)) return { everyday: null, fleeting: null }
   if (!limitsOf(level).length) return { everyday: ALWAYS, fleeting: null }
-  const everyday = tryOut(level, EVERYDAY, turns)
+  const everyday = runTrial(level, EVERYDAY, turns)
   if (everyday && isTooHard(everyday)) return { everyday, fleeting: null }
-  return { everyday, fleeting: tryOut(level, FLEETING, turns, Math.floor(100 * (1 - NEARLY_ALL)) + 1) }
+  return { everyday, fleeting: runTrial(level, FLEETING, turns, Math.floor(100 * (1 - NEARLY_ALL)) + 1) }
 }
-const isTooHard = ({ won, games }: Tried): boolean => won < games * HARDLY_ANY
+const isTooHard = ({ won, games }: Trial): boolean => won < games * HARDLY_ANY
 
 /** The findings of a level from how minds do on it. `solves`: also work out the value that would mend it. */
-export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solves: boolean): Found[] {
-  const told = (code: Found['code'], tried: Tried, mind: Mind, share: number): Found => {
-    const { won, games } = tried
-    const way = solves ? wayOut(level, tried, mind, share) : null
+export function difficultyFindings(
+  level: Playable,
+  { everyday, fleeting }: MindResults,
+  solves: boolean,
+): Found[] {
+  const told = (code: Found['code'], trial: Trial, mind: Mind, share: number): Found => {
+    const { won, games } = trial
+    const way = solves ? suggestLimit(level, trial, mind, share) : null
     const by = way?.by ?? limitsOf(level)[0]!
     const { section, key } = LEVER_PLACES[by]
     return { code, section, key, values: { by, won, games, enough: way?.value ?? null } }
@@ -45,19 +57,19 @@ export function foundByMinds(level: Playable, { everyday, fleeting }: Fare, solv
 }
 
 /** The first limit of a level that has a value with which a mind wins this share, and that value. In: the result of its games there. */
-export function wayOut(
+export function suggestLimit(
   level: Playable,
-  tried: Tried,
+  trial: Trial,
   mind: Mind,
   share: number,
 ): { by: Lever; value: number } | null {
   for (const by of limitsOf(level)) {
-    const value = valueFor(level, tried, { mind, by, share })
+    const value = valueFor(level, trial, { mind, by, share })
     if (value !== null) return { by, value }
   }
   return null
 }
 
 /** Whether everyday players win more on the second of two levels than on the first, by more than both intervals; a first level that is too hard has a finding of its own. */
-export const isEasier = (before: Tried | null, after: Tried | null): boolean =>
+export const isEasier = (before: Trial | null, after: Trial | null): boolean =>
   before !== null && !isTooHard(before) && after !== null && after.interval[0] > before.interval[1]

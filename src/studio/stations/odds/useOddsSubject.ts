@@ -6,20 +6,20 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
-import { bare, plain } from '../../workers/jobs/bare.ts'
+import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
 
 /** How long to wait after an edit before everything is counted again by itself, in ms. */
 const REST = 600
 
 /** What figures are about: the deck, the open level, and all levels of the ladder. */
-export type Asked = {
+export type OddsSubject = {
   pairs: Pair[]
   levels: AskedLevel[]
 } & AskedLevel
 type AskedLevel = { level: Level; settings: Settings; rivals: (Mind | null)[] }
 
 /** The parts of a deck that games of minds depend on. */
-export const deckKey = ({ pairs }: Pick<Asked, 'pairs'>): unknown =>
+export const deckKey = ({ pairs }: Pick<OddsSubject, 'pairs'>): unknown =>
   pairs.map(({ id, tags, b }) => [id, tags, !!b])
 
 /** What no game of a mind depends on. */
@@ -34,10 +34,10 @@ export const playedBy = ({ settings, rivals }: Pick<AskedLevel, 'settings' | 'ri
  * The current question, and the one that the shown figures answer: they stay as long as nothing they depend on changes. `isOld`: something did; they are counted again on request, or by
  * themselves after a rest.
  */
-export function useAsked() {
+export function useOddsSubject() {
   const bench = useBench()
   const byItself = useLocalStorage('lucky-twin.odds-by-itself', true)
-  const now = computed((): Asked => {
+  const now = computed((): OddsSubject => {
     const game = bench.game!
     // while the house rules are open, the first level is shown
     const level = bench.level ?? game.levels[0]!
@@ -46,11 +46,12 @@ export function useAsked() {
       const settings = resolveLevel(game, one)
       return { level: one, settings, rivals: seatMinds(settings, minds) }
     })
-    return { pairs: bare(game.deck.pairs), levels, ...levels[game.levels.indexOf(level)]! }
+    return { pairs: lightPairs(game.deck.pairs), levels, ...levels[game.levels.indexOf(level)]! }
   })
-  const keyOf = (of: Asked): string => JSON.stringify([deckKey(of), playedBy(of), ...of.levels.map(playedBy)])
+  const keyOf = (of: OddsSubject): string =>
+    JSON.stringify([deckKey(of), playedBy(of), ...of.levels.map(playedBy)])
   const key = computed(() => keyOf(now.value))
-  const asked = shallowRef<Asked>(plain(now.value))
+  const asked = shallowRef<OddsSubject>(plain(now.value))
   const askedKey = shallowRef(key.value)
   const isOld = computed(() => key.value !== askedKey.value)
 

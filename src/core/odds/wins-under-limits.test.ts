@@ -4,8 +4,8 @@ import { READY_MINDS } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 import { levelOf } from '../testing/levels.ts'
 import { playGames } from './games.ts'
-import { unlimited } from './unlimited.ts'
-import { isWonWithin, looksAddUp, tellsWithin, withLongerLook } from './within.ts'
+import { withoutLimits } from './without-limits.ts'
+import { isWonWithin, looksAddUp, decidesWins, withLongerLook } from './wins-under-limits.ts'
 
 const [PAIRS, GAMES] = [6, 400]
 const fleeting = READY_MINDS[3]!
@@ -27,9 +27,15 @@ describe('games that nothing ends', () => {
     ['all of them', { clock: { mode: 'down', limit: 50_000 }, limits: { turns: 16, lives: 9 } }],
   ])('tell game by game which are won under %s', (_name, own) => {
     const level = levelOf(PAIRS, own)
-    expect(tellsWithin(level.settings)).toBe(true)
+    expect(decidesWins(level.settings)).toBe(true)
     const real = playGames(level, fleeting, 'within', 1, GAMES)
-    const free = playGames({ ...level, settings: unlimited(level.settings) }, fleeting, 'within', 1, GAMES)
+    const free = playGames(
+      { ...level, settings: withoutLimits(level.settings) },
+      fleeting,
+      'within',
+      1,
+      GAMES,
+    )
     const told = Array.from(free.ends, (_, place) => isWonWithin(free, place, level.settings, PAIRS))
     expect(told).toEqual(Array.from(real.ends, (end) => end === 0))
     // some are won and some are not, or nothing would be shown
@@ -38,13 +44,13 @@ describe('games that nothing ends', () => {
   test('do not where matches or misses move the clock that counts down', () => {
     const clock = { mode: 'down', limit: 45_000 } as const
     for (const moved of [{ matchBonus: 1000 }, { missPenalty: 1000 }])
-      expect(tellsWithin(levelOf(PAIRS, { clock: { ...clock, ...moved } }).settings)).toBe(false)
-    expect(tellsWithin(levelOf(PAIRS, { clock: { mode: 'up', matchBonus: 1000 } }).settings)).toBe(true)
+      expect(decidesWins(levelOf(PAIRS, { clock: { ...clock, ...moved } }).settings)).toBe(false)
+    expect(decidesWins(levelOf(PAIRS, { clock: { mode: 'up', matchBonus: 1000 } }).settings)).toBe(true)
   })
   test('take as long on a clock that counts up, which bonus and penalty move', () => {
     const level = levelOf(PAIRS, { clock: { mode: 'up', matchBonus: 700, missPenalty: 300 } })
     const timesOf = (settings: Settings) => playGames({ ...level, settings }, fleeting, 'up', 1, 20).time
-    expect(timesOf(unlimited(level.settings))).toEqual(timesOf(level.settings))
+    expect(timesOf(withoutLimits(level.settings))).toEqual(timesOf(level.settings))
   })
   test('are as much longer as their misses are looked at', () => {
     const played = (missLook: number) =>

@@ -2,9 +2,9 @@ import type { Mind } from '../settings/mind.ts'
 import { joinGames, playGames, SEED, winsOf, type Games, type Playable } from './games.ts'
 import { LEVERS, leverSteps, leverValue, withLever, type Lever } from './levers.ts'
 import { firstOf, solve, type Wanted } from './solve.ts'
-import { unlimited } from './unlimited.ts'
+import { withoutLimits } from './without-limits.ts'
 import { wilson } from './wilson.ts'
-import { tellsWithin, winsWithin } from './within.ts'
+import { decidesWins, winsUnderLimits } from './wins-under-limits.ts'
 
 /** What two of the standard minds show about a level: whether hardly any everyday player wins it, or its limit stops no fleeting one. Also whether a level is easier than the one before. */
 
@@ -19,7 +19,7 @@ const GAMES = { most: 100, fewest: 40, lot: 10 } as const
 const EFFORT = { most: 100, fewest: 40, turns: 4000 } as const
 
 /** Won games of those played, with the 95 % interval of their share; `free`: the same games with nothing to end them, if these decide which are won. */
-export type Tried = { won: number; games: number; interval: readonly [number, number]; free: Games | null }
+export type Trial = { won: number; games: number; interval: readonly [number, number]; free: Games | null }
 
 /** The limits that a level has, the most usual one first. */
 export const limitsOf = ({ settings }: Playable): Lever[] =>
@@ -28,10 +28,10 @@ export const limitsOf = ({ settings }: Playable): Lever[] =>
 /**
  * The first games of a mind on a level, as Odds plays them; null if they are too long for this many turns. `lost`: it stops once this many are lost.
  */
-export function tryOut(level: Playable, mind: Mind, turns: number, lost = Infinity): Tried | null {
+export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infinity): Trial | null {
   const { settings, dealer } = level
-  const follows = tellsWithin(settings)
-  const free = follows ? unlimited(settings) : settings
+  const follows = decidesWins(settings)
+  const free = follows ? withoutLimits(settings) : settings
   // not even one game may take more turns than all of them
   const most = Math.min(turns, free.limits.turns ?? turns)
   const played = { ...level, settings: { ...free, limits: { ...free.limits, turns: most } } }
@@ -44,7 +44,7 @@ export function tryOut(level: Playable, mind: Mind, turns: number, lost = Infini
     const lot = playGames(played, mind, SEED, games + 1, to)
     lots.push(lot)
     games = to
-    won += follows ? winsWithin(lot, settings, dealer.pairs) : winsOf(lot)
+    won += follows ? winsUnderLimits(lot, settings, dealer.pairs) : winsOf(lot)
     for (const one of lot.turns) count += one
   }
   if (games < GAMES.fewest && games - won < lost) return null
@@ -52,7 +52,7 @@ export function tryOut(level: Playable, mind: Mind, turns: number, lost = Infini
 }
 
 /** The value of a limit with which a mind wins this share of its games; null if there is none. In: the result of its games. Cost: a ms, or some tens where matches or misses move the clock. */
-export function valueFor(level: Playable, { free }: Tried, { mind, by, share }: Wanted): number | null {
+export function valueFor(level: Playable, { free }: Trial, { mind, by, share }: Wanted): number | null {
   if (!free) {
     const solved = solve(level, { mind, by, share }, SEED, undefined, EFFORT)
     return solved.ok ? solved.value : null
@@ -60,7 +60,7 @@ export function valueFor(level: Playable, { free }: Tried, { mind, by, share }: 
   const { pairs } = level.dealer
   const { count, at } = leverSteps(by, pairs)
   const wins = (step: number): boolean =>
-    winsWithin(free, withLever(level.settings, by, at(step)), pairs) >= share * free.ends.length
+    winsUnderLimits(free, withLever(level.settings, by, at(step)), pairs) >= share * free.ends.length
   const found = firstOf(0, count, wins)
   return found < count ? at(found) : null
 }

@@ -2,7 +2,7 @@
 const SOON = 150
 
 /** Runs `run` when the page is idle: once for all calls until then, so that no press waits for it. `latest`: the maximum delay, in ms; a page that draws nothing may never be idle. */
-export function idly(run: () => void, latest = SOON): () => void {
+export function whenIdle(run: () => void, latest = SOON): () => void {
   // not every browser has it
   const whenIdle: typeof requestIdleCallback =
     window.requestIdleCallback ?? ((then) => window.setTimeout(then))

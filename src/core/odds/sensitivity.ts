@@ -6,7 +6,7 @@ import { Z } from './wilson.ts'
 /** One small step of a rule: its size, in its own unit (ms, lives, turns). */
 type Step = { section: Section; key: string; by: number }
 /** How the share of wins changes with such a step (−1 to 1), with its 95 % interval; `told`: whether it differs from 0 beyond chance. */
-export type HangsOn = Step & { change: number; interval: [number, number]; told: boolean }
+export type Sensitivity = Step & { change: number; interval: [number, number]; told: boolean }
 
 /** A step's rule matters only if this holds. */
 type Candidate = Step & { bounds: readonly [number, number]; matters(settings: Settings): boolean }
@@ -48,13 +48,13 @@ export const stepsThatMatter = (settings: Settings): readonly Step[] =>
  * How the share of a mind's wins changes with one small step of each rule that matters. The same deals are played with the same chances before and after, so that
  * the interval is that of the mean of paired differences. In: the seed text and the number of games (2 or more); `told` is called as work goes on, from 0 to 1.
  */
-export function hangsOn(
+export function sensitivities(
   level: Playable,
   mind: Mind,
   seed: string,
   games: number,
   told?: (done: number) => void,
-): HangsOn[] {
+): Sensitivity[] {
   const steps = stepsThatMatter(level.settings)
   const before = playGames(level, mind, seed, 1, games).ends
   return steps.map((step, i) => {

@@ -3,10 +3,10 @@ import { computed } from 'vue'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { stepWords } from './odds-words.ts'
 import { useAnswer } from './useAnswer.ts'
-import type { Asked } from './useAsked.ts'
+import type { OddsSubject } from './useOddsSubject.ts'
 
 /** How the wins of a mind change with one small step of each rule that matters. */
-const props = defineProps<{ asked: Asked; mind: Mind; ready: boolean }>()
+const props = defineProps<{ asked: OddsSubject; mind: Mind; ready: boolean }>()
 const { answer, working } = useAnswer(
   () => props.asked,
   () => (props.ready ? { ask: 'hangs', mind: props.mind } : null),

@@ -5,7 +5,7 @@ const known = new WeakMap<readonly Pair[], Pair[]>()
 const BARE = { kind: 'text', text: '·' } as const
 
 /** Only what a deal depends on goes to the workers; images stay here. A deck is stripped once. */
-export function bare(pairs: readonly Pair[]): Pair[] {
+export function lightPairs(pairs: readonly Pair[]): Pair[] {
   let light = known.get(pairs)
   if (!light) {
     light = pairs.map(({ id, name, tags, b }) => ({
@@ -25,5 +25,8 @@ export const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 /** A game without its art, which can be sent to a worker quickly. */
 export const bareGame = (game: Game): Game => ({
   ...game,
-  deck: { back: { ...game.deck.back, emblem: undefined, image: undefined }, pairs: bare(game.deck.pairs) },
+  deck: {
+    back: { ...game.deck.back, emblem: undefined, image: undefined },
+    pairs: lightPairs(game.deck.pairs),
+  },
 })

@@ -9,7 +9,7 @@ import { readyAfter } from './play-minds.ts'
  * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the cell of a twin of the first card that was on the board and had been seen, `ago`
  * turns before; −1 for none.
  */
-export type ShownTurn = {
+export type TurnEvidence = {
   first: number
   second: number
   isMatch: boolean
@@ -19,7 +19,7 @@ export type ShownTurn = {
   ago: number
 }
 /** What a played game shows about its player's memory: how many cards there were, and its turns. */
-export type ShownGame = { cards: number; cells: number; turns: ShownTurn[] }
+export type ShownGame = { cards: number; cells: number; turns: TurnEvidence[] }
 /** What played games show about their player, and the ms before first and second cards. */
 export type Shown = { games: ShownGame[]; first: number[]; second: number[] }
 
@@ -27,9 +27,9 @@ export type Shown = { games: ShownGame[]; first: number[]; second: number[] }
  * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. After a first look no turn shows what was remembered, since
  * all cards had been seen: such a game has none. In: the level's resolved settings, the deal's cells, and what was played.
  */
-export function shownBy(rules: Settings, cells: Cells, played: Pick<Played, 'inputs' | 'until'>): Shown {
+export function evidenceOf(rules: Settings, cells: Cells, played: Pick<Played, 'inputs' | 'until'>): Shown {
   const shown: Shown = { games: [], first: [], second: [] }
-  const turns: ShownTurn[] = []
+  const turns: TurnEvidence[] = []
   /** by cell: the turn in which its card was last seen, 0 for never or taken */
   const seen = new Array<number>(cells.length).fill(0)
   /** since when the player could press; null after a pause */
@@ -75,11 +75,11 @@ function twinSeen(cells: Cells, seen: readonly number[], cell: number): number {
 }
 
 /** What several games show, together. */
-export const joinShown = (all: readonly Shown[]): Shown => ({
+export const joinEvidence = (all: readonly Shown[]): Shown => ({
   games: all.flatMap(({ games }) => games),
   first: all.flatMap(({ first }) => first),
   second: all.flatMap(({ second }) => second),
 })
 
 /** A turn that shows whether a card was remembered: its first card had not been seen before, while a twin of it had. A first card that had been seen may have been chosen for its twin. */
-export const tellsMemory = ({ firstSeen, twin }: ShownTurn): boolean => !firstSeen && twin >= 0
+export const tellsMemory = ({ firstSeen, twin }: TurnEvidence): boolean => !firstSeen && twin >= 0

@@ -5,7 +5,7 @@ import type { Games } from './games.ts'
  * Whether games that nothing ends show which of them are won under limits. They do unless matches or misses move the clock: then a game is won if it was cleared within all
  * limits, and goes the same way up to its end.
  */
-export const tellsWithin = ({ clock }: Settings): boolean =>
+export const decidesWins = ({ clock }: Settings): boolean =>
   clock.mode !== 'down' || (clock.matchBonus === 0 && clock.missPenalty === 0)
 
 /** Whether a longer look at a miss only makes a game longer, by that much for each miss: no press cuts it short, and the clock keeps running. */
@@ -31,7 +31,7 @@ export function isWonWithin(free: Games, place: number, { clock, limits }: Setti
 }
 
 /** How many free games are won under the limits of these settings. */
-export function winsWithin(free: Games, settings: Settings, pairs: number): number {
+export function winsUnderLimits(free: Games, settings: Settings, pairs: number): number {
   let won = 0
   for (let place = 0; place < free.ends.length; place++)
     won += Number(isWonWithin(free, place, settings, pairs))
