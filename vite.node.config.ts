@@ -14,6 +14,7 @@ export default defineConfig({
         bench: 'scripts/bench/core.ts',
         schemas: 'scripts/schemas/write.ts',
         'tile-yard': 'scripts/demo/tile-yard.ts',
+        'stored-game': 'scripts/tools/stored-game.ts',
         'clock-movement': 'scripts/demo/clock-movement.ts',
       },
       output: { entryFileNames: '[name].js' },

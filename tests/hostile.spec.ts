@@ -2,7 +2,8 @@ import { expect, test } from '@playwright/test'
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
+import { putGames } from '../scripts/tools/put-games.mjs'
+import { storedGame } from '../scripts/tools/stored-game.ts'
 import { HOSTILE } from '../src/core/testing/hostile.ts'
 import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
 import { begin, cards } from './helpers.ts'
@@ -65,13 +66,11 @@ test('the shelf refuses files with any of them, and answers throughout', async (
   await expect(page.getByRole('article')).toHaveCount(3)
 })
 
-test('games that were kept with them before open with signs in their place, and can be removed', async ({
-  page,
-}) => {
-  await keepAsBefore(
+test('games that hold them open with signs in their place, and can be removed', async ({ page }) => {
+  await putGames(
     page,
     '',
-    IMAGES.map((image, i) => gameOf(srcOf(image), `hostile-${i}`, `Hostile ${i}`)),
+    IMAGES.map((image, i) => storedGame(gameOf(srcOf(image), `hostile-${i}`, `Hostile ${i}`))),
   )
   await page.goto('/')
   const boxes = page.getByRole('article')

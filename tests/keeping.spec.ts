@@ -1,6 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
-import { keepAsBefore } from '../scripts/tools/keep-as-before.mjs'
 import {
   downloadOf,
   expectNoViolations,
@@ -295,19 +294,5 @@ test.describe('own images in the browser', () => {
     await page.reload()
     await expect(page.getByRole('article')).toHaveCount(3)
     expect(await demos(page)).toBe(before)
-  })
-
-  test('of a shelf kept before are taken along', async ({ page }) => {
-    const old = game()
-    // as it was before there were several players
-    delete old.house.players
-    await keepAsBefore(page, '', [old])
-    await page.goto('/games/seals/deck')
-    await expect(title(page)).toHaveValue('Seals')
-    await retitle(page, 'Seals, kept')
-    await saved(page)
-    const kept = (await rows(page, 'art')) as { src: string }[]
-    expect(kept.filter(({ src }) => src === SRC)).toHaveLength(1)
-    expect(JSON.stringify(await rows(page, 'games'))).not.toContain(SRC)
   })
 })

@@ -216,7 +216,7 @@ test('several players name themselves before they begin, and are known at the ne
   page,
 }) => {
   const { url } = await shipped('names', (file) => {
-    file.house.players = { names: ['Ann', 'Ben'], matchGoesAgain: true }
+    Object.assign(file.house.players, { names: ['Ann', 'Ben'], matchGoesAgain: true })
     file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
   })
   await page.goto(url)
@@ -268,7 +268,7 @@ test('nothing moves from the deal to the win for those who ask for less motion',
 
 test('between two presses nothing is touched but the clock and its bar', async ({ page }) => {
   const { url } = await shipped('rest', (file) => {
-    file.house.players = { names: ['Ann', 'Ben'] }
+    file.house.players.names = ['Ann', 'Ben']
     file.levels[0].clock = { mode: 'down', limit: 60_000, startsAt: 'deal' }
   })
   await page.goto(url)
@@ -412,7 +412,7 @@ test('a game that was left open goes on where it stood, also after a reload', as
 
 test('two players share a table, by keys and by touch the same', async ({ page }) => {
   const { url, game } = await shipped('two', (file) => {
-    file.house.players = { names: ['Ann', 'Ben'], matchGoesAgain: false }
+    Object.assign(file.house.players, { names: ['Ann', 'Ben'], matchGoesAgain: false })
   })
   await page.goto(`${url}?level=warm-up&seed=pair`)
   const cells = await deal(game, 'warm-up', 'pair')

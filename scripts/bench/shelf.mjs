@@ -1,7 +1,7 @@
 // The shelf: how long it takes to open with games whose pictures cannot be drawn, beside the same games with pictures that can.
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
-import { keepAsBefore } from '../tools/keep-as-before.mjs'
+import { putGames } from '../tools/put-games.mjs'
 import { ROOT } from '../tools/root.mjs'
 import { served } from './frames.mjs'
 
@@ -15,15 +15,16 @@ const HOSTILE = svg(
   `<defs><path id="u0" d="M0 0h9"/>${Array.from({ length: 9 }, (_, i) => `<g id="u${i + 1}">${`<use href="#u${i}"/>`.repeat(10)}</g>`).join('')}</defs><use href="#u9"/>`,
 )
 
-/** Puts games on the shelf as a version without bounds stored them. */
+/** Puts games on the shelf, straight into the storage: no file with such pictures would be taken. */
 async function keep(context, address, src) {
   const page = await context.newPage()
   const game = JSON.parse(readFileSync(`${ROOT}/demo/clockmakers-drawer.game.json`, 'utf8'))
   for (const at of [0, 3, 4]) game.deck.pairs[at].a = { kind: 'image', src }
-  await keepAsBefore(
+  const { storedGame } = await import('../../dist/node/stored-game.js')
+  await putGames(
     page,
     address,
-    Array.from({ length: GAMES }, (_, i) => ({ ...game, id: `g${i}` })),
+    Array.from({ length: GAMES }, (_, i) => storedGame({ ...game, id: `g${i}` })),
   )
   await page.close()
 }

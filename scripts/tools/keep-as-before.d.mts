@@ -1,3 +1,0 @@
-import type { Page } from '@playwright/test'
-
-export function keepAsBefore(page: Page, address: string, games: unknown[]): Promise<void>
