@@ -1,6 +1,6 @@
 import { expect } from '@playwright/test'
 import { choose, expectNoViolations, openRung, openStation, type } from './helpers.ts'
-import { gameNow, limit, played, winsOf } from './odds-page.ts'
+import { gameNow, limit, played, winsOf, openOdds } from './odds-page.ts'
 import { test } from './test.ts'
 
 test('the ladder is evened out in one step that can be undone', async ({ page }) => {
@@ -65,7 +65,7 @@ test('a level that is easier than the one before is a finding, with a way out', 
 test('the band that is wanted is dragged at its ends, and moved by keys; turns are seen up the ladder too', async ({
   page,
 }) => {
-  await openStation(page, 'odds/bench')
+  await openOdds(page, 'bench', ['warm-up', 'bench'])
   await played(page)
   const end = page.getByRole('slider', { name: 'Wins wanted on the last level' })
   await expect(end).toHaveAttribute('aria-valuetext', '60 of 100')

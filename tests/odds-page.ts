@@ -1,7 +1,18 @@
 import { expect, type Page } from '@playwright/test'
-import { gameOf } from './helpers.ts'
+import { readFileSync } from 'node:fs'
+import { putGames } from '../scripts/tools/put-games.mjs'
+import { storedGame } from '../scripts/tools/stored-game.ts'
+import { gameOf, openStation } from './helpers.ts'
 
 /** What tests of Odds share. */
+
+/** Opens Odds on one of these levels of the clockmaker's game, which has only them, so that no others are played: thousands of games each. */
+export async function openOdds(page: Page, level: string, levels: readonly string[]): Promise<void> {
+  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  game.levels = game.levels.filter(({ id }: { id: string }) => levels.includes(id))
+  await putGames(page, '', [storedGame(game)])
+  await openStation(page, `odds/${level}`)
+}
 
 /** The games of all minds are done when nothing is being played any more. */
 export async function played(page: Page): Promise<void> {

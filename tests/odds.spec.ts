@@ -1,13 +1,13 @@
 import { expect } from '@playwright/test'
 import { choice, choose, expectNoViolations, openRung, openStation, type } from './helpers.ts'
 import { luckyTwin } from './lucky-twin.ts'
-import { gameNow, limit, mindCard, played, winsOf } from './odds-page.ts'
+import { gameNow, limit, mindCard, played, winsOf, openOdds } from './odds-page.ts'
 import { test } from './test.ts'
 
 test('minds play the open level as they do on the command line, and are switched on and off', async ({
   page,
 }) => {
-  await openStation(page, 'odds/warm-up')
+  await openOdds(page, 'warm-up', ['warm-up', 'top-drawer'])
   await played(page)
   await expect(mindCard(page, 'Everyday')).toHaveAttribute('aria-pressed', 'true')
   await mindCard(page, 'Fleeting').click()
@@ -50,7 +50,7 @@ test('the same figures come out with another number of workers', async ({ browse
     const page = await context.newPage()
     const started: string[] = []
     page.on('worker', (worker) => started.push(worker.url()))
-    await openStation(page, 'odds/cabinet')
+    await openOdds(page, 'cabinet', ['cabinet'])
     await played(page)
     expect(started.filter((url) => url.includes('games')).length).toBe(workers)
     await expect(page.getByRole('heading', { name: 'Deals', exact: true })).toBeVisible()
@@ -64,7 +64,7 @@ test('the same figures come out with another number of workers', async ({ browse
 })
 
 test('the limit is dragged and moved by keys, and the shares follow', async ({ page }) => {
-  await openStation(page, 'odds/bench')
+  await openOdds(page, 'bench', ['warm-up', 'bench'])
   await played(page)
   await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
   const before = await winsOf(page, 'Fleeting').innerText()
@@ -97,7 +97,7 @@ test('the limit is dragged and moved by keys, and the shares follow', async ({ p
 })
 
 test('the sentence solves for a rule, and sets it on the level or in the house rules', async ({ page }) => {
-  await openStation(page, 'odds/bench')
+  await openOdds(page, 'bench', ['warm-up', 'bench'])
   await played(page)
   await choose(page, 'Mind', 'fleeting')
   await type(page, 'Wins of 10', '5')
@@ -124,7 +124,7 @@ test('the sentence solves for a rule, and sets it on the level or in the house r
 })
 
 test('figures that are out of date are counted again by themselves, or when asked', async ({ page }) => {
-  await openStation(page, 'odds/bench')
+  await openOdds(page, 'bench', ['bench'])
   await played(page)
   await page.getByRole('checkbox', { name: 'auto' }).click()
   const lives = async () => {
@@ -149,7 +149,7 @@ test('figures that are out of date are counted again by themselves, or when aske
 })
 
 test('the kindest and the hardest deal are played or fixed', async ({ page }) => {
-  await openStation(page, 'odds/warm-up')
+  await openOdds(page, 'warm-up', ['warm-up', 'bench'])
   const deals = page.getByRole('region', { name: 'Deals' })
   const seed = await deals.getByRole('term').first().innerText()
   expect(seed).toMatch(/^odds-\d+$/)
@@ -182,7 +182,7 @@ test('a level that cannot be dealt says so, and is left out of the ladder', asyn
 test('by keys alone: a mind is switched on, the limit moved, a value solved for and set, the ladder evened out', async ({
   page,
 }) => {
-  await openStation(page, 'odds/bench')
+  await openOdds(page, 'bench', ['warm-up', 'bench'])
   await played(page)
   /** Presses Tab until this has the focus. */
   const reach = async (name: RegExp, role: 'button' | 'slider' | 'combobox' | 'spinbutton') => {
