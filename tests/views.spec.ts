@@ -11,6 +11,7 @@ import {
   playToTheWin,
   rungs,
   shareOf,
+  type,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -39,26 +40,22 @@ test.describe('axe finds nothing on', () => {
     await expectNoViolations(page)
   })
 
-  for (const path of ['deal', 'deal/cabinet', 'rules', 'rules/top-drawer', 'play/top-drawer', 'ship'])
-    test(path, async ({ page }) => {
-      await openStation(page, path)
-      await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
-      await expectNoViolations(page)
-    })
-
-  test('all keys', async ({ page }) => {
-    await openStation(page, 'deck')
+  test('the stations one by one, all keys, and a board that cannot be dealt', async ({ page }) => {
+    for (const path of ['rules', 'rules/top-drawer', 'play/top-drawer', 'ship', 'deal', 'deal/cabinet'])
+      await test.step(path, async () => {
+        await openStation(page, path)
+        await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
+        await expectNoViolations(page)
+      })
     await page.getByRole('button', { name: 'All keys' }).click()
-    await expect(page.getByRole('dialog', { name: 'All keys' })).toBeVisible()
+    const keys = page.getByRole('dialog', { name: 'All keys' })
+    await expect(keys).toBeVisible()
     await expectNoViolations(page)
-  })
-
-  test('a board that cannot be dealt', async ({ page }) => {
+    await page.keyboard.press('Escape')
+    await expect(keys).toBeHidden()
     await openStation(page, 'deal/bench')
-    await page.getByRole('spinbutton', { name: 'Rows' }).fill('5')
-    await page.getByRole('spinbutton', { name: 'Rows' }).press('Enter')
-    await page.getByRole('spinbutton', { name: 'Columns' }).fill('5')
-    await page.getByRole('spinbutton', { name: 'Columns' }).press('Enter')
+    await type(page, 'Rows', '5')
+    await type(page, 'Columns', '5')
     await expect(page.getByText('This cannot be dealt')).toBeVisible()
     await expectNoViolations(page)
   })
