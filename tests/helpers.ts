@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { PNG } from 'pngjs'
 
-const AXE = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8')
+const require = createRequire(import.meta.url)
+const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 
 /** Fails with what axe finds on the page as it stands. Each view is looked at once in each of its states, by the test that goes there. */
 export async function expectNoViolations(page: Page): Promise<void> {

@@ -94,11 +94,11 @@ test('on a screen 1024 px wide nothing runs out of its column, however long its 
     for (const [station, way] of [
       ['rules', () => openStation(page, 'rules', id)],
       ['rules/bench', () => rungs(page).nth(1).getByRole('link').click()],
-      ['deck', () => page.keyboard.press('Alt+1')],
+      ['deck/bench', () => page.keyboard.press('Alt+1')],
       ['deal/bench', () => page.keyboard.press('Alt+2')],
       ['play/bench', () => page.keyboard.press('Alt+4')],
       ['odds/bench', () => page.keyboard.press('Alt+5')],
-      ['ship', () => page.keyboard.press('Alt+6')],
+      ['ship/bench', () => page.keyboard.press('Alt+6')],
     ] as const) {
       await way()
       await expect(page).toHaveURL(new RegExp(`/games/${id}/${station}$`))

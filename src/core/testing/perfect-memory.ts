@@ -31,28 +31,14 @@ export function playPerfectMemory(round: Round, order: readonly number[]): void 
   const { cells } = round
   /** by face: 1 more than a cell known to show it, or 0 */
   const knownAt = round.seenFaces.slice()
-  /** where pairs are repeated, the next such cell by cell; made when the first face is known twice */
-  let nextKnown: number[] | null = null
-  const know = (cell: number): void => {
-    const face = faceIndex(cells[cell]!)
-    const before = knownAt[face]!
-    if (before > 0) {
-      nextKnown ??= new Array<number>(cells.length).fill(0)
-      nextKnown[cell] = before
-    }
-    knownAt[face] = cell + 1
-  }
-  const take = (face: number): number => {
-    const known = knownAt[face]! - 1
-    if (known >= 0) knownAt[face] = nextKnown?.[known] ?? 0
-    return known
-  }
+  /** by cell: where pairs are repeated, 1 more than the next cell known to show the same face, or 0 */
+  const nextKnown = round.seenIn.slice()
   let next = 0
   while (!isOver(round)) {
     const first = order[next++]!
     flipNext(round, first)
     const card = cells[first]!
-    const twin = take(twinFace(card))
+    const twin = take(knownAt, nextKnown, twinFace(card))
     if (twin >= 0) {
       flipNext(round, twin)
       continue
@@ -60,15 +46,26 @@ export function playPerfectMemory(round: Round, order: readonly number[]): void 
     // no match is known, so one of the unseen cards is one
     const second = order[next++]!
     flipNext(round, second)
-    if (cardsMatch(card, cells[second]!)) continue
-    know(first)
-    const known = take(twinFace(cells[second]!))
-    if (known < 0) know(second)
+    const other = cells[second]!
+    if (cardsMatch(card, other)) continue
+    know(knownAt, nextKnown, faceIndex(card), first)
+    const known = take(knownAt, nextKnown, twinFace(other))
+    if (known < 0) know(knownAt, nextKnown, faceIndex(other), second)
     else {
       flipNext(round, second)
       flipNext(round, known)
     }
   }
+}
+function know(knownAt: number[], nextKnown: number[], face: number, cell: number): void {
+  nextKnown[cell] = knownAt[face]!
+  knownAt[face] = cell + 1
+}
+/** Takes a cell known to show a face. Out: the cell, or −1. */
+function take(knownAt: number[], nextKnown: number[], face: number): number {
+  const known = knownAt[face]! - 1
+  if (known >= 0) knownAt[face] = nextKnown[known]!
+  return known
 }
 
 /** Plays a round to its end with no memory at all: two random face-down cards each turn. */
