@@ -23,14 +23,14 @@ const STATIONS = ['deck', 'deal', 'rules', 'play', 'odds', 'ship']
 
 /** What each floor may not reach for. */
 const FLOORS = {
-  core: '^(node:|vue|pinia|dexie|element-plus)|/(table|engine|player|ship|studio|server|cli)/',
-  engine: '^(node:|vue|pinia|dexie|element-plus|zod)|/(table|player|ship|studio|server|cli)/',
-  table: '^(node:|vue|pinia|dexie|element-plus|zod)|/(core|player|ship|studio|server|cli)/',
-  player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(table|ship|studio|server|cli)/',
-  ship: '^(node:|vue)|/(table|studio|server|cli|player)/',
-  studio: '^node:|/(table|server|cli)/',
-  server: '/(table|studio|cli|player|ship)/',
-  cli: '/(table|studio|server|player)/',
+  core: '^(node:|vue|pinia|dexie|element-plus)|/(project-page|engine|player|ship|studio|server|cli)/',
+  engine: '^(node:|vue|pinia|dexie|element-plus|zod)|/(project-page|player|ship|studio|server|cli)/',
+  'project-page': '^(node:|vue|pinia|dexie|element-plus|zod)|/(core|player|ship|studio|server|cli)/',
+  player: '^(node:|vue|pinia|dexie|element-plus|zod)|/(project-page|ship|studio|server|cli)/',
+  ship: '^(node:|vue)|/(project-page|studio|server|cli|player)/',
+  studio: '^node:|/(project-page|server|cli)/',
+  server: '/(project-page|studio|cli|player|ship)/',
+  cli: '/(project-page|studio|server|player)/',
 }
 
 /** One block for each room, with all that it may not reach for: a later block would overwrite the patterns of an earlier one. */
@@ -67,13 +67,13 @@ const ROOMS = [
       [
         FLOORS.studio,
         '^(\\.\\./)+(pages|router)[/.]',
-        `^\\.\\./(${STATIONS.filter((other) => other !== name).join('|')})/`,
+        `^(\\.\\./)+(${STATIONS.filter((other) => other !== name).join('|')})/`,
       ],
       'stations do not know each other, nor the pages',
     ),
   ),
   room(['src/studio/*.{ts,vue}'], [FLOORS.studio], 'the studio runs in a browser'),
-  ...['engine', 'table', 'player', 'ship', 'server', 'cli'].map((name) =>
+  ...['engine', 'project-page', 'player', 'ship', 'server', 'cli'].map((name) =>
     room([`src/${name}/**/*.ts`], [FLOORS[name]], `${name} uses the floors below it only`),
   ),
 ]

@@ -113,7 +113,7 @@ test.describe.serial('a project from its zip', () => {
 })
 
 test('a table to change is short, and asks the engine only', () => {
-  const table = readFileSync('src/table/table.ts', 'utf8')
+  const table = readFileSync('src/project-page/table.ts', 'utf8')
   expect(table.split('\n').length).toBeLessThan(250)
   const imports = [...table.matchAll(/from '([^']+)'/g)].map(([, from]) => from)
   expect(imports).toEqual(['../engine/engine.ts'])

@@ -3,7 +3,7 @@ import { readFileSync, writeFileSync } from 'node:fs'
 import { posix } from 'node:path'
 import { ROOT } from './root.mjs'
 
-const TEMPLATES = 'src/table/project'
+const TEMPLATES = 'src/project-page/project'
 /** Runs the checks of a project; none of our own scripts needs it. */
 const VITEST = '^4.1.12'
 
@@ -27,7 +27,7 @@ export function writeProjectParts() {
     'tsconfig.json': textOf(`${TEMPLATES}/tsconfig.json`),
     'tests/checks.test.ts': textOf(`${TEMPLATES}/checks.test.ts.txt`),
     '.gitignore': 'node_modules\ndist\n',
-    ...Object.fromEntries(withImports('src/table/main.ts')),
+    ...Object.fromEntries(withImports('src/project-page/main.ts')),
   }
   const packages = {
     dependencies: { 'pure-rand': dependencies['pure-rand'] },

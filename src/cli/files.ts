@@ -74,6 +74,6 @@ export function pictureLibrary(): Record<string, { body: string }> {
 }
 
 export const pictureAt = async (name: string): Promise<string | null> => {
-  const found = Object.hasOwn(pictureLibrary(), name) ? pictureLibrary()[name] : undefined
-  return found ? pictureSvg(found.body) : null
+  const drawing = Object.hasOwn(pictureLibrary(), name) ? pictureLibrary()[name] : undefined
+  return drawing ? pictureSvg(drawing.body) : null
 }

@@ -34,15 +34,15 @@ export function odds(path: string, options: OddsOptions, shell: Shell): number {
       continue
     }
     for (const mind of minds) {
-      const told = playedOdds(playable.value, mind, seed, games)
-      if (told.games < games)
+      const result = playedOdds(playable.value, mind, seed, games)
+      if (result.games < games)
         shell.tell(
-          `${level.id}  ${mind.id}: games are long here; only ${told.games} were played, not ${games}`,
+          `${level.id}  ${mind.id}: games are long here; only ${result.games} were played, not ${games}`,
         )
       shell.print(
         options.json
-          ? JSON.stringify({ level: level.id, mind: mind.id, ...told })
-          : `${level.id}  ${mind.id}  ${oddsWords(told)}`,
+          ? JSON.stringify({ level: level.id, mind: mind.id, ...result })
+          : `${level.id}  ${mind.id}  ${oddsWords(result)}`,
       )
     }
   }
@@ -76,11 +76,11 @@ const meanWords = ({ mean, error }: Mean, unit = 1): string =>
 
 function oddsWords({ games, won, interval: [low, high], lostBy, turns, time, score }: Odds): string {
   const lost = (['clock', 'lives', 'turns'] as const).filter((by) => lostBy[by] > 0)
-  const given = games - won - lost.reduce((sum, by) => sum + lostBy[by], 0)
+  const unfinished = games - won - lost.reduce((sum, by) => sum + lostBy[by], 0)
   return [
     `wins ${percent(won / games)} of 100 (${percent(low)} to ${percent(high)})`,
     ...(lost.length ? [`lost by ${lost.map((by) => `${by} ${lostBy[by]}`).join(', ')}`] : []),
-    ...(given ? [`${given} given up without an end`] : []),
+    ...(unfinished ? [`${unfinished} given up without an end`] : []),
     `turns ${meanWords(turns)}`,
     `seconds ${meanWords(time, 1000)}`,
     `score ${meanWords(score)}`,

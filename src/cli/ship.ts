@@ -120,12 +120,12 @@ export async function ship(path: string, options: ShipOptions, shell: Shell): Pr
   const art = as === 'engine' ? ({ ok: true, value: {} } as const) : await gatherArt(game, pictureAt)
   if (!art.ok) shell.tell(problemLine(art.problem))
   if (!art.ok || stops.length) return 1
-  const made = await MAKERS[as](game, art.value, builtIn(shell.built), options, shell.tell)
-  if (!made.ok) {
-    shell.tell(problemLine(made.problem))
+  const output = await MAKERS[as](game, art.value, builtIn(shell.built), options, shell.tell)
+  if (!output.ok) {
+    shell.tell(problemLine(output.problem))
     return 1
   }
-  writeAt(to, made.value, shell)
-  shell.tell(`${to}: ${kilobytes(Buffer.byteLength(made.value))}`)
+  writeAt(to, output.value, shell)
+  shell.tell(`${to}: ${kilobytes(Buffer.byteLength(output.value))}`)
   return 0
 }

@@ -62,8 +62,8 @@ const missing = (level: string): Result<never> => bad('level', `no level ${quote
 
 /** All settings of a level: its own, and the house rules for the rest. In: a game, and the level's id. Wrong: there is no such level. */
 export function settingsOf(game: Game, level: string): Result<Settings> {
-  const found = findLevel(game, level)
-  return found ? good(resolveLevel(game, found)) : missing(level)
+  const match = findLevel(game, level)
+  return match ? good(resolveLevel(game, match)) : missing(level)
 }
 
 /** The seed of a level's next deal by its own rule: a new one, today's (UTC), or its fixed one. In: the time in ms since 1970, and a random whole number below 2³². */

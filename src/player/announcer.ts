@@ -41,10 +41,10 @@ export function newAnnouncer(table: Table, hud: Hud) {
   /** A clock that runs out ticks, once a second. */
   function watchClock(): void {
     const { round } = table
-    const left = round && !isOver(round) && round.phase !== 'paused' ? timeLeft(round) : null
-    if (left === null) return
-    const now = Math.ceil(left / 1000)
-    if (now < second && left <= LAST_SECONDS && left > 0 && table.sound)
+    const msLeft = round && !isOver(round) && round.phase !== 'paused' ? timeLeft(round) : null
+    if (msLeft === null) return
+    const now = Math.ceil(msLeft / 1000)
+    if (now < second && msLeft <= LAST_SECONDS && msLeft > 0 && table.sound)
       playSound('lastSeconds', table.settings)
     second = now
   }

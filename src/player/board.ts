@@ -113,16 +113,16 @@ export class BoardView {
     const round = table.round!
     const state = round.states[cell]!
     // the first look is only drawn: in the machine every card stays face down
-    const looked =
+    const glimpse =
       round.phase === 'first-look' || (round.phase === 'paused' && round.heldPhase === 'first-look')
     const hidden = round.phase === 'paused'
-    const shows = (state !== 'down' && !(hidden && state === 'up')) || (looked && !hidden) || table.glass
+    const shows = (state !== 'down' && !(hidden && state === 'up')) || (glimpse && !hidden) || table.glass
     const now: Drawn = {
       state,
       shows,
       order: state === 'up' ? (cell === round.first ? 'first' : cell === round.second ? 'second' : '') : '',
       judged: state === 'up' && round.second >= 0 ? (round.judgedMatch ? 'match' : 'miss') : '',
-      label: cardLabel(table, cell, looked && !hidden),
+      label: cardLabel(table, cell, glimpse && !hidden),
     }
     const old = view.drawn
     view.drawn = now
@@ -142,7 +142,7 @@ export class BoardView {
     else delete button.dataset.order
     if (now.judged) button.dataset.judged = now.judged
     else delete button.dataset.judged
-    button.classList.toggle('lt-glass', shows && state === 'down' && !looked)
+    button.classList.toggle('lt-glass', shows && state === 'down' && !glimpse)
     button.setAttribute('aria-label', now.label)
     if (shows) this.#showFace(view, cell)
     else if (!old?.shows) view.front.remove()

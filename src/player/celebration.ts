@@ -15,26 +15,26 @@ const SPARKS = 28
  * not part of this. It goes away by itself, and at once when anything is pressed.
  */
 export function newCelebration(table: Table, felt: HTMLElement) {
-  let shown: HTMLElement | null = null
+  let current: HTMLElement | null = null
   let timer = 0
 
   function end(): void {
     clearTimeout(timer)
     removeEventListener('pointerdown', end, true)
     removeEventListener('keydown', end, true)
-    shown?.remove()
-    shown = null
+    current?.remove()
+    current = null
   }
   function begin(): void {
     end()
     const { celebration } = table.settings.look
     if (celebration === 'none' || celebration === 'wave') return
-    const made = { fan: () => fan(table), sparks: () => sparks(felt), picture: () => picture(table) }
-    const inside = made[celebration]()
+    const makers = { fan: () => fan(table), sparks: () => sparks(felt), picture: () => picture(table) }
+    const inside = makers[celebration]()
     if (!inside) return
-    shown = element('div', `lt-celebration lt-${celebration}`, ...inside)
-    shown.setAttribute('aria-hidden', 'true')
-    felt.append(shown)
+    current = element('div', `lt-celebration lt-${celebration}`, ...inside)
+    current.setAttribute('aria-hidden', 'true')
+    felt.append(current)
     timer = window.setTimeout(end, CELEBRATION / table.speed)
     addEventListener('pointerdown', end, true)
     addEventListener('keydown', end, true)

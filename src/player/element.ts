@@ -6,10 +6,10 @@ export function element<K extends keyof HTMLElementTagNameMap>(
   name = '',
   ...children: (Node | string)[]
 ): HTMLElementTagNameMap[K] {
-  const made = document.createElement(tag)
-  if (name) made.className = name
-  made.append(...children)
-  return made
+  const node = document.createElement(tag)
+  if (name) node.className = name
+  node.append(...children)
+  return node
 }
 
 /** The drawings on buttons as SVG, by what they mean: dist/player/drawings.json, which scripts/tools/player-drawings.mjs writes. */
@@ -36,11 +36,11 @@ export function button(
   press: () => void,
   drawing?: IconName,
 ): HTMLButtonElement {
-  const made = element('button', name)
-  made.type = 'button'
-  if (drawing) made.append(icon(drawing))
-  if (drawing && name.includes('lt-round')) made.setAttribute('aria-label', label)
-  else made.append(label)
-  made.addEventListener('click', press)
-  return made
+  const node = element('button', name)
+  node.type = 'button'
+  if (drawing) node.append(icon(drawing))
+  if (drawing && name.includes('lt-round')) node.setAttribute('aria-label', label)
+  else node.append(label)
+  node.addEventListener('click', press)
+  return node
 }

@@ -108,13 +108,13 @@ function briefPanel(table: Table, acts: PanelActs): HTMLElement {
 
 function peekButton({ speech: { say } }: Table, acts: PanelActs): HTMLButtonElement {
   const words = (small: boolean): string => say(small ? 'backToResult' : 'seePicture')
-  const made = button(
+  const entry = button(
     'lt-button lt-peeking',
     words(false),
-    () => (made.lastChild!.textContent = words(acts.peek())),
+    () => (entry.lastChild!.textContent = words(acts.peek())),
     'image',
   )
-  return made
+  return entry
 }
 
 function titleOf(table: Table, { outcome, players }: RoundResult): string {

@@ -24,18 +24,18 @@ const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!
   minds?: Mind[]
 }
 const place = document.getElementById('lucky-twin')!
-const asked = new URLSearchParams(location.search)
-const level = asked.get('level') ?? undefined
-const seed = asked.get('seed')?.slice(0, 64) || undefined
+const query = new URLSearchParams(location.search)
+const level = query.get('level') ?? undefined
+const seed = query.get('seed')?.slice(0, 64) || undefined
 const under = (name: string) => keepUnder(`lucky-twin:${data.game.id}${name}`)
 const keepLanguage = under(':language')
 const languages = languagesOf(data.game)
-const wanted = [asked.get('lang') ?? '', keepLanguage.read() ?? '', ...navigator.languages]
+const tags = [query.get('lang') ?? '', keepLanguage.read() ?? '', ...navigator.languages]
 const messagesIn = (language: Language): Messages =>
   Object.fromEntries(data.words.keys.map((key, i) => [key, data.words.lists[language]![i]])) as Messages
 let player: Player | undefined
 // in a frame, the page around it hears of the game
-const host = parent === window ? null : newHost(asked.get('host'))
+const host = parent === window ? null : newHost(query.get('host'))
 function leave(): void {
   if (player!.table.panel === 'none') player!.pause()
   host?.left(player!.table)
@@ -68,11 +68,11 @@ function speak(language: Language): void {
         speak(chosen)
       },
       credits: data.credits,
-      leave: host && asked.get('leave') === '1' ? leave : undefined,
+      leave: host && query.get('leave') === '1' ? leave : undefined,
     },
     onChange: host?.changed,
     ...(MINDS_PLAY && { rivals: rivalsAmong(() => data.minds ?? []) }),
   })
 }
-speak(bestLanguage(languages, wanted))
+speak(bestLanguage(languages, tags))
 host?.listen(() => player!, leave)

@@ -105,14 +105,14 @@ function pitchOf({ base, scale }: Voice, step: number): number {
 let context: AudioContext | null = null
 /** Own sounds that are decoded, by their data URL. */
 const ready = new Map<string, AudioBuffer>()
-const asked = new Set<string>()
+const pending = new Set<string>()
 
 /** Decodes the own sounds of a level, one after the other and only while the page is idle. */
 export function prepareSounds({ sound }: Sounds): void {
   if (!sound.on || typeof OfflineAudioContext === 'undefined') return
   const own = Object.values(sound).flatMap((heard) => (typeof heard === 'object' ? [heard.src] : []))
-  const fresh = own.filter((src) => !asked.has(src))
-  for (const src of fresh) asked.add(src)
+  const fresh = own.filter((src) => !pending.has(src))
+  for (const src of fresh) pending.add(src)
   const later = (act: () => void): unknown =>
     typeof requestIdleCallback === 'undefined' ? setTimeout(act, 200) : requestIdleCallback(act)
   const next = (): void => {

@@ -43,14 +43,14 @@ export function makeLender(
     }),
   )
   app.use(answerTo(names))
-  const told = { standardHeaders: true, legacyHeaders: false, message: 'too many requests; wait a minute' }
-  app.use(rateLimit({ windowMs: MINUTE, limit: RATE.all, ...told }))
+  const limits = { standardHeaders: true, legacyHeaders: false, message: 'too many requests; wait a minute' }
+  app.use(rateLimit({ windowMs: MINUTE, limit: RATE.all, ...limits }))
   app.use(
     rateLimit({
       windowMs: MINUTE,
       limit: RATE.missed,
       skipSuccessfulRequests: true,
-      ...told,
+      ...limits,
     }),
   )
   app.get(lentPath(':token'), (request, response, next) => {

@@ -13,8 +13,8 @@ import { inLink, nearbyNames } from './own-names.ts'
  * machine alone, or with --lan to every device in its networks.
  */
 const host = process.env.HOST || '127.0.0.1'
-const asked = process.env.PORT
-const first = asked ? Number(asked) : 8420
+const wantedPort = process.env.PORT
+const first = wantedPort ? Number(wantedPort) : 8420
 /** how many ports are tried */
 const PORTS = 100
 
@@ -23,7 +23,7 @@ function stop(why: string, code: number): never {
   process.exit(code)
 }
 if (!Number.isInteger(first) || first < 0 || first > 65535)
-  stop(`PORT is "${asked}"; a number from 0 to 65535 is expected`, 2)
+  stop(`PORT is "${wantedPort}"; a number from 0 to 65535 is expected`, 2)
 const [unknown] = process.argv.slice(2).filter((word) => word !== '--lan')
 if (unknown !== undefined) stop(`${unknown}: unknown; there is only --lan`, 2)
 const isNearby = process.argv.includes('--lan')
@@ -49,7 +49,7 @@ const origins = () => ({
   nearby: isNearby ? nearbyNames().map((name) => `http://${name}:${lendingPort}`) : [],
 })
 const app = makeApp(fileURLToPath(new URL('../app', import.meta.url)), { host, pages, origins })
-const studio = await listen(app, host, first, asked ? first : first + PORTS)
+const studio = await listen(app, host, first, wantedPort ? first : first + PORTS)
 const next = portOf(studio) + 1
 const lender = await listen(makeLender(pages), isNearby ? '0.0.0.0' : '127.0.0.1', next, next + PORTS)
 lendingPort = portOf(lender)

@@ -24,11 +24,11 @@ const lineOf = ({ name, by, licence }: Work): string => `${name}${by ? `, ${by}`
 /** The credits of a shipped game, for exactly what is inside: the author's own lines, its library pictures by name, its type, its program. */
 export function creditsOf(game: Game, { pictures, type, program }: PlayerCredits): CreditPart[] {
   const own = game.credits ?? []
-  const shown = picturesOf(game).map(pictureTitle)
+  const titles = picturesOf(game).map(pictureTitle)
   const parts: CreditPart[] = [
     ...(own.length ? [{ lines: own }] : []),
-    ...(shown.length
-      ? [{ heading: 'creditPictures' as const, lines: [[...new Set(shown)].join(', '), lineOf(pictures)] }]
+    ...(titles.length
+      ? [{ heading: 'creditPictures' as const, lines: [[...new Set(titles)].join(', '), lineOf(pictures)] }]
       : []),
     { heading: 'creditType', lines: typeIn(game, type).map(lineOf) },
     { heading: 'creditProgram', lines: program.map(lineOf) },

@@ -6,8 +6,8 @@ export function picturesOf(game: Game): string[] {
   const faces = game.deck.pairs.flatMap((pair) => (pair.b ? [pair.a, pair.b] : [pair.a]))
   const { emblem } = game.deck.back
   const behind = [game.house, ...game.levels].map(({ look }) => look?.behind)
-  const shown = [...faces, emblem, ...behind]
-  return [...new Set(shown.flatMap((one) => (one?.kind === 'picture' ? [one.name] : [])))]
+  const pictures = [...faces, emblem, ...behind]
+  return [...new Set(pictures.flatMap((one) => (one?.kind === 'picture' ? [one.name] : [])))]
 }
 
 /** Where a picture that is on no face is shown. */

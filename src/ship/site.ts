@@ -106,6 +106,6 @@ export function shipSite(
     'LICENSES.txt': strToU8(licensesText(game, worksIn.page(game, player.credits))),
     ...icons,
   }
-  const kept = Object.keys(files).filter((name) => name !== IN_SITE)
-  return { ...files, [WORKER]: strToU8(worker(versionOf(files), kept)) }
+  const remaining = Object.keys(files).filter((name) => name !== IN_SITE)
+  return { ...files, [WORKER]: strToU8(worker(versionOf(files), remaining)) }
 }

@@ -4,7 +4,7 @@ import { RouterView } from 'vue-router'
 import { storageProblem } from './store/db.ts'
 import { ELEMENT_WORDS } from './parts/look/element-words.ts'
 import FaultBar from './parts/look/FaultBar.vue'
-import { refuseStrayFiles } from './parts/look/stray-files.ts'
+import { refuseStrayFiles } from './parts/files/stray-files.ts'
 import TipHost from './parts/look/TipHost.vue'
 import { showToasts } from './parts/toast/showToasts.ts'
 

@@ -37,10 +37,10 @@ const SORTS = {
     const sorted = (cards: number[]): number[] => {
       if (cards.length < 2) return cards
       const right = sorted(cards.splice(cards.length >> 1))
-      const left = sorted(cards)
+      const lower = sorted(cards)
       const merged: number[] = []
-      while (left.length && right.length) merged.push((draw(stream, 2) ? left : right).shift()!)
-      return merged.concat(left, right)
+      while (lower.length && right.length) merged.push((draw(stream, 2) ? lower : right).shift()!)
+      return merged.concat(lower, right)
     }
     deck.push(...sorted(deck.splice(0)))
   },

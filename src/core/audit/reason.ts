@@ -68,16 +68,16 @@ export function reasonOf(tally: Tally, report: Report, names: readonly string[])
 /** How twins are placed relative to each other where places are even. */
 function twinsLie({ beside, steps }: Report): Reason | null {
   if (!beside || !steps) return null
-  const told = `${beside.seen.toFixed(2)} pairs of matching cards are side by side on a board, where chance gives ${beside.expected.toFixed(2)}`
+  const sentence = `${beside.seen.toFixed(2)} pairs of matching cards are side by side on a board, where chance gives ${beside.expected.toFixed(2)}`
   if (beside.p < UNFAIR && beside.seen < beside.expected)
     return {
       code: 'twins-apart',
-      message: `Twins are kept apart: ${told}. No place favours any pair, so it looks as if boards with twins side by side were dealt again, or twins were moved away from each other.`,
+      message: `Twins are kept apart: ${sentence}. No place favours any pair, so it looks as if boards with twins side by side were dealt again, or twins were moved away from each other.`,
     }
   if (beside.p < UNFAIR)
     return {
       code: 'twins-together',
-      message: `Twins are close together too often: ${told}. No place favours any pair, so it looks as if pairs were moved as one, or shuffled too little.`,
+      message: `Twins are close together too often: ${sentence}. No place favours any pair, so it looks as if pairs were moved as one, or shuffled too little.`,
     }
   const [seen, expected] = [steps.meanSeen, steps.meanExpected]
   return {

@@ -107,8 +107,8 @@ function stepsTest(tally: Tally, theory: ReturnType<typeof theoryOf>, tested: bo
   }
   const mean = (shares: number[]): number => shares.reduce((sum, part, i) => sum + part * (i + 1), 0)
   const seen = share(tally.kinds)
-  const wanted = share(expected)
-  const result = { seen, expected: wanted, meanSeen: mean(seen), meanExpected: mean(wanted), p: 1 }
+  const target = share(expected)
+  const result = { seen, expected: target, meanSeen: mean(seen), meanExpected: mean(target), p: 1 }
   if (!tested) return result
   const covariance = covarianceOfKinds(theory, tally)
   const deviation = expected.map((count, kind) => tally.kinds[kind]! - count)

@@ -71,12 +71,12 @@ export function squaredDistance(
   let sum = 0
   let rank = 0
   for (let k = 0; k < size; k++) {
-    const left = s[k]![k]!
-    if (left <= 1e-9 * Math.max(1e-300, covariance[k]![k]!)) continue
-    sum += (d[k]! * d[k]!) / left
+    const remainder = s[k]![k]!
+    if (remainder <= 1e-9 * Math.max(1e-300, covariance[k]![k]!)) continue
+    sum += (d[k]! * d[k]!) / remainder
     rank++
     for (let i = k + 1; i < size; i++) {
-      const share = s[i]![k]! / left
+      const share = s[i]![k]! / remainder
       d[i]! -= share * d[k]!
       for (let j = k + 1; j < size; j++) s[i]![j]! -= share * s[k]![j]!
     }

@@ -111,13 +111,13 @@ function surfaceWith(
   usualMargin: number,
 ): Surface {
   const { size, gapAcross, gapDown, margin } = layout
-  const wanted = {
+  const ideal = {
     across: gapAcross ?? usualGap,
     down: gapDown ?? usualGap,
     margin: margin ?? usualMargin,
   }
-  const aroundX = 2 * wanted.margin + (board.columns - 1) * wanted.across
-  const aroundY = 2 * wanted.margin + (board.rows - 1) * wanted.down
+  const aroundX = 2 * ideal.margin + (board.columns - 1) * ideal.across
+  const aroundY = 2 * ideal.margin + (board.rows - 1) * ideal.down
   const isOwn = size !== null || gapAcross !== null || gapDown !== null || margin !== null
   const scale = !isOwn
     ? 1
@@ -132,8 +132,8 @@ function surfaceWith(
   return {
     width,
     height,
-    margin: scaled(wanted.margin),
-    gap: { across: scaled(wanted.across), down: scaled(wanted.down) },
+    margin: scaled(ideal.margin),
+    gap: { across: scaled(ideal.across), down: scaled(ideal.down) },
     card: size
       ? { width: Math.max(1, scaled(size.width)), height: Math.max(1, scaled(size.height)) }
       : { ratio: layout.ratio },

@@ -118,11 +118,11 @@ function logShareOfMatchings(
   const all = [1n]
   for (let k = 1; k <= half; k++) all.push(all[k - 1]! * BigInt(2 * k - 1))
   // none of the pairs too close: by inclusion and exclusion over those that are too close
-  const kept =
+  const combined =
     way === 'close'
       ? (parts[half] ?? 0n)
       : parts.reduce((sum, count, k) => sum + (k % 2 ? -1n : 1n) * count * all[half - k]!, 0n)
-  return logOf(kept) - logOf(all[half]!)
+  return logOf(combined) - logOf(all[half]!)
 }
 
 /** The natural logarithm of a whole number of any size. */

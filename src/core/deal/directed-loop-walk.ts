@@ -16,7 +16,7 @@ const WORMS = 2
 export function randomMatching(graph: CellGraph, start: Mates, stream: Stream): Mates {
   const mates = start.slice()
   const size = graph.length
-  for (let left = WORMS * size; left > 0; left--) {
+  for (let walks = WORMS * size; walks > 0; walks--) {
     const tail = draw(stream, size)
     let head = mates[tail]!
     for (;;) {

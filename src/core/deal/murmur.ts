@@ -32,10 +32,10 @@ export function murmur128(words: ArrayLike<number>, seed: number): [number, numb
     h4 ^= Math.imul(rotl(Math.imul(words[i + 3]!, c4), 18), c1)
     h4 = (Math.imul(rotl(h4, 13) + h1, 5) + 0x32ac3b17) | 0
   }
-  const left = n - whole
-  if (left > 2) h3 ^= Math.imul(rotl(Math.imul(words[whole + 2]!, c3), 17), c4)
-  if (left > 1) h2 ^= Math.imul(rotl(Math.imul(words[whole + 1]!, c2), 16), c3)
-  if (left > 0) h1 ^= Math.imul(rotl(Math.imul(words[whole]!, c1), 15), c2)
+  const tail = n - whole
+  if (tail > 2) h3 ^= Math.imul(rotl(Math.imul(words[whole + 2]!, c3), 17), c4)
+  if (tail > 1) h2 ^= Math.imul(rotl(Math.imul(words[whole + 1]!, c2), 16), c3)
+  if (tail > 0) h1 ^= Math.imul(rotl(Math.imul(words[whole]!, c1), 15), c2)
   const bytes = n * 4
   h1 = ((h1 ^ bytes) + (h2 ^ bytes) + (h3 ^ bytes) + (h4 ^ bytes)) | 0
   h2 = ((h2 ^ bytes) + h1) | 0

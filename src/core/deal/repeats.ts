@@ -64,13 +64,13 @@ function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
   const strict = search(board, strictest(fills[0]!), steps)
   if (strict) return fills.map(() => strict)
   if (fills[0]!.every((card) => !isRelated(card)) || fills.length > mostFills(fills[0]!.length)) return null
-  const found: Found[] = []
+  const layouts: Found[] = []
   for (const cards of fills) {
     const one = search(board, cards, steps)
     if (!one) return null
-    found.push(one)
+    layouts.push(one)
   }
-  return found
+  return layouts
 }
 
 /** The largest `apart` that was found for a board with these cards, repeats among them. */
@@ -95,10 +95,10 @@ export function repeatsApart(
   steps: number,
   fills: Fills,
 ): ((cards: readonly Card[], seed: string) => Card[]) | null {
-  const found = isTooFar(board, fills, steps) ? null : foundFor(board, fills, steps)
-  if (!found) return null
+  const layouts = isTooFar(board, fills, steps) ? null : foundFor(board, fills, steps)
+  if (!layouts) return null
   const close = tooClose(board, steps)
-  const kinds = new Map(fills.map((cards, i) => [kindOf(cards), found[i]!]))
+  const kinds = new Map(fills.map((cards, i) => [kindOf(cards), layouts[i]!]))
   return (cards, seed) => {
     const { laid, bySwaps } = kinds.get(kindOf(cards))!
     const stream = streamOf(seed, 'swaps')

@@ -10,15 +10,15 @@ export type StepRule = { graph: CellGraph; start: Mates }
 const MOST_STEPS = BOUNDS.steps[1]
 const KEPT = 64
 /** What boards were found to hold; asked for at every key press, and slow on large ones. */
-const known = new Map<string, unknown>()
+const cache = new Map<string, unknown>()
 
 /** The answer of `find`, cached. */
 export function once<T>(key: string, find: () => T): T {
-  if (known.has(key)) return known.get(key) as T
-  const found = find()
-  if (known.size >= KEPT) known.delete(known.keys().next().value!)
-  known.set(key, found)
-  return found
+  if (cache.has(key)) return cache.get(key) as T
+  const rule = find()
+  if (cache.size >= KEPT) cache.delete(cache.keys().next().value!)
+  cache.set(key, rule)
+  return rule
 }
 export const keyOf = ({ rows, columns, gaps }: Board, ...rest: (string | number)[]): string =>
   [rows, columns, [...gaps].sort().join(), ...rest].join(' ')

@@ -22,7 +22,7 @@ export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks
   for (let block = 1; laid.bad > 0; block++) {
     if (block > blocks) return false
     if (block % PATIENCE === 0) odds *= 2
-    for (let left = SWAPS * size; left > 0; left--) {
+    for (let tries = SWAPS * size; tries > 0; tries--) {
       const i = draw(stream, size)
       const j = draw(stream, size)
       if (i === j) continue
@@ -49,7 +49,7 @@ export function mendApart(cards: Card[], close: TooClose, stream: Stream): boole
   const laid = new Arrangement(cards, close)
   for (let round = rounds(size); laid.bad > 0 && round > 0; round--)
     for (let place = 0; place < size; place++)
-      for (let left = PARTNERS; left > 0 && laid.badAt(place) > 0; left--) {
+      for (let tries = PARTNERS; tries > 0 && laid.badAt(place) > 0; tries--) {
         const other = draw(stream, size)
         const worse = place === other ? null : laid.worse(place, other)
         if (worse === null || worse > 0) continue

@@ -38,7 +38,7 @@ export const cardsMatch = (one: Card, other: Card): boolean =>
 
 /** The cells that hold a card, in board order. */
 export function cardCells(cells: readonly number[]): number[] {
-  const found: number[] = []
-  for (let cell = 0; cell < cells.length; cell++) if (cells[cell] !== NO_CARD) found.push(cell)
-  return found
+  const results: number[] = []
+  for (let cell = 0; cell < cells.length; cell++) if (cells[cell] !== NO_CARD) results.push(cell)
+  return results
 }

@@ -34,14 +34,14 @@ const REMEMBERED = 50_000
 
 /** The colour as `seenColour` gives it, cached, since drawings have few colours. */
 function remembered(vision: Vision, red: number, green: number, blue: number): [number, number, number] {
-  const known = seen.get(vision) ?? new Map<number, [number, number, number]>()
-  seen.set(vision, known)
+  const cached = seen.get(vision) ?? new Map<number, [number, number, number]>()
+  seen.set(vision, cached)
   const key = (red << 16) | (green << 8) | blue
-  let colour = known.get(key)
+  let colour = cached.get(key)
   if (!colour) {
-    if (known.size > REMEMBERED) known.clear()
+    if (cached.size > REMEMBERED) cached.clear()
     colour = seenColour(vision, red, green, blue)
-    known.set(key, colour)
+    cached.set(key, colour)
   }
   return colour
 }
@@ -53,9 +53,9 @@ function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Appeara
   const rest = new Float32Array(WINDOWS * PART)
   for (let w = 0; w < WINDOWS; w++) {
     const top = Math.floor(w / ACROSS) * WINDOW
-    const left = (w % ACROSS) * WINDOW
+    const x0 = (w % ACROSS) * WINDOW
     for (let i = 0; i < WINDOW * WINDOW; i++) {
-      const at = ((top + Math.floor(i / WINDOW)) * GRID + left + (i % WINDOW)) * 4
+      const at = ((top + Math.floor(i / WINDOW)) * GRID + x0 + (i % WINDOW)) * 4
       const colour = remembered(vision, pixels[at]!, pixels[at + 1]!, pixels[at + 2]!)
       for (let c = 0; c < CHANNELS; c++) {
         rest[w * PART + i * CHANNELS + c] = colour[c]!

@@ -16,12 +16,12 @@ export function selectPairs(pairs: readonly Pair[], use: Use): number[] {
   const all = pairs.map((_, index) => index)
   if (use === 'all') return all
   if ('tags' in use) {
-    const wanted = new Set(use.tags)
-    return all.filter((index) => pairs[index]!.tags?.some((tag) => wanted.has(tag)))
+    const chosen = new Set(use.tags)
+    return all.filter((index) => pairs[index]!.tags?.some((tag) => chosen.has(tag)))
   }
   if ('pairs' in use) {
-    const wanted = new Set(use.pairs)
-    return all.filter((index) => wanted.has(pairs[index]!.id))
+    const chosen = new Set(use.pairs)
+    return all.filter((index) => chosen.has(pairs[index]!.id))
   }
   return all.slice(use.from - 1, use.to)
 }

@@ -75,14 +75,14 @@ function gapsAreWrong(game: Game): Result<never> | null {
 }
 
 function mindsAreMissing(game: Game): Result<never> | null {
-  const known = new Set(mindsOf(game).map(({ id }) => id))
+  const ids = new Set(mindsOf(game).map(({ id }) => id))
   const tables = [
     { at: 'house', minds: game.house.players.minds },
     ...game.levels.map(({ players }, i) => ({ at: `levels[${i}]`, minds: players?.minds ?? [] })),
   ]
   for (const { at, minds } of tables)
     for (const [i, id] of minds.entries())
-      if (id !== null && !known.has(id)) return bad(`${at}.players.minds[${i}]`, `no mind ${quoted(id)} here`)
+      if (id !== null && !ids.has(id)) return bad(`${at}.players.minds[${i}]`, `no mind ${quoted(id)} here`)
   return null
 }
 

@@ -82,9 +82,9 @@ export function gameFiles(game: Game): Record<string, Uint8Array> {
   const entries: Record<string, Uint8Array> = {}
   const names = new Map<string, string>()
   for (const { src, put } of ownFilesOf(file)) {
-    const found = /^data:(image|audio)\/([a-z]+)[^,]*,(.*)$/.exec(src)
-    if (!found) continue
-    const [, kind, type, content] = found
+    const match = /^data:(image|audio)\/([a-z]+)[^,]*,(.*)$/.exec(src)
+    if (!match) continue
+    const [, kind, type, content] = match
     let name = names.get(src)
     if (!name) {
       name = `${kind === 'image' ? 'art' : 'sound'}/${names.size + 1}.${ENDINGS[type!] ?? type}`

@@ -44,14 +44,14 @@ function checkRaster(
   const size = type === 'gif' ? gifSize(bytes) : headerSize(bytes)
   if (!size || !(size.width > 0 && size.height > 0)) return bad('', 'damaged: its header tells no size')
   const { width, height } = size
-  const told = `${width.toLocaleString('en')} × ${height.toLocaleString('en')} px are too many`
+  const message = `${width.toLocaleString('en')} × ${height.toLocaleString('en')} px are too many`
   if (width > IMAGE_BOUNDS.side || height > IMAGE_BOUNDS.side)
     return bad(
       '',
-      `${told}; at most ${IMAGE_BOUNDS.side.toLocaleString('en')} along a side. Make it smaller first`,
+      `${message}; at most ${IMAGE_BOUNDS.side.toLocaleString('en')} along a side. Make it smaller first`,
     )
   if (width * height > IMAGE_BOUNDS.pixels)
-    return bad('', `${told}; at most ${IMAGE_BOUNDS.pixels / 1e6} megapixels. Make it smaller first`)
+    return bad('', `${message}; at most ${IMAGE_BOUNDS.pixels / 1e6} megapixels. Make it smaller first`)
   return good({ width, height })
 }
 

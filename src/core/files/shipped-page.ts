@@ -49,8 +49,8 @@ export function gameElement(game: Game, { art, words, credits, drawings }: Besid
   // players need neither the author's own checks nor minds without a seat
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
-  const kept = minds.filter(({ id }) => seated.has(id))
-  const played = kept.length ? { ...rest, minds: kept } : rest
+  const seatedMindList = minds.filter(({ id }) => seated.has(id))
+  const played = seatedMindList.length ? { ...rest, minds: seatedMindList } : rest
   const players = mindsOf(game).filter(({ id }) => seated.has(id))
   const page = {
     version: GAME_VERSION,

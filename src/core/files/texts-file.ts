@@ -38,13 +38,13 @@ export const textsJson = (game: Game, words: Words): string =>
 export function readTexts(text: string, game: Game, words: Words): Result<Game> {
   const rows = /^\s*\[/.test(text) ? fromJson(text) : fromCsv(text)
   if (!rows.ok) return rows
-  const known = new Set(saidRows(game).map(({ id }) => id))
+  const ids = new Set(saidRows(game).map(({ id }) => id))
   const languages = languagesOf(game)
   let next = game
   for (const [i, row] of rows.value.entries()) {
     const where = `row ${i + 1}`
     const { id = '' } = row
-    if (!known.has(id)) return bad(where, `${quoted(id)} is no text of this game`)
+    if (!ids.has(id)) return bad(where, `${quoted(id)} is no text of this game`)
     for (const [column, said] of Object.entries(row)) {
       if (!isLanguage(column)) continue
       if (!languages.includes(column))

@@ -79,7 +79,7 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
   const width = rows.slice(0, LOOKED_AT).reduce((most, { cells }) => Math.max(most, cells.length), 0)
   const guessed = guessParts(width, header ? rows[0]!.cells : [], body)
   const parts = guessed.map((part, i) => options.parts?.[i] ?? part)
-  const made: WordPairs = {
+  const result: WordPairs = {
     pairs: [],
     columns: parts.map((part, i) => ({
       head: header ? (rows[0]!.cells[i] ?? '') : '',
@@ -93,8 +93,8 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
     leftOut: 0,
   }
   const tell = (line: number, why: string): void => {
-    made.leftOut++
-    if (made.problems.length < MOST_TOLD) made.problems.push(`line ${line}: ${why}`)
+    result.leftOut++
+    if (result.problems.length < MOST_TOLD) result.problems.push(`line ${line}: ${why}`)
   }
   const room = options.room ?? BOUNDS.pairs[1]
   const ids = new Set(taken)
@@ -104,7 +104,7 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
       tell(line, 'a quotation mark is not closed; what follows it is not read')
       continue
     }
-    if (made.pairs.length >= room) {
+    if (result.pairs.length >= room) {
       beyond++
       continue
     }
@@ -114,19 +114,19 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
       continue
     }
     if (!pair.b && parts.includes('b') && !isTwin(cells, parts)) {
-      made.oneFaced++
+      result.oneFaced++
       if (options.oneFaced === 'leave-out') continue
     }
     ids.add(pair.id)
-    made.pairs.push(pair)
+    result.pairs.push(pair)
   }
   if (beyond) {
-    made.leftOut += beyond
-    made.problems.unshift(
+    result.leftOut += beyond
+    result.problems.unshift(
       `${beyond.toLocaleString('en')} rows more than there is room for: a deck holds ${BOUNDS.pairs[1].toLocaleString('en')} pairs`,
     )
   }
-  return made
+  return result
 }
 
 /** The rows of a text that are not empty, with the line where each begins. */
@@ -152,16 +152,16 @@ function rowsOf(clean: string, separator: string): Row[] {
 /** A first row counts as headings if all of two, or most of more, are recognised. */
 function isHeader(row: Row | undefined): boolean {
   const named = row?.cells.filter(Boolean) ?? []
-  const known = named.filter(partOfHead).length
-  return named.length > 1 && (named.length === 2 ? known === 2 : known > named.length / 2)
+  const headCount = named.filter(partOfHead).length
+  return named.length > 1 && (named.length === 2 ? headCount === 2 : headCount > named.length / 2)
 }
 
 /** The use of each column: by its heading if it is recognised, else by its content. The first two without another use are the faces. */
 function guessParts(width: number, head: readonly string[], body: readonly Row[]): Part[] {
-  const looked = body.slice(0, LOOKED_AT)
+  const sample = body.slice(0, LOOKED_AT)
   const taken = new Set<Part>()
   const parts = Array.from({ length: width }, (_, i): Part | undefined => {
-    const cells = looked.map(({ cells }) => cells[i] ?? '').filter(Boolean)
+    const cells = sample.map(({ cells }) => cells[i] ?? '').filter(Boolean)
     const part = partOfHead(head[i] ?? '') ?? (width > 2 ? partOfCells(cells) : undefined)
     if (!part || (part !== 'nothing' && taken.has(part))) return undefined
     taken.add(part)

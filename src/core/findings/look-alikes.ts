@@ -10,11 +10,11 @@ export type Alike = { one: string | null; other: string }
  */
 export function lookAlikeFindings({ deck }: Pick<Game, 'deck'>, alike: readonly Alike[]): Finding[] {
   const names = new Map<string | null, string>(deck.pairs.map(({ id, name }) => [id, name]))
-  const found: Finding[] = []
+  const findings: Finding[] = []
   const twos = alike.filter(({ one, other }) => names.has(one) && names.has(other))
   const [likest] = twos
   if (likest)
-    found.push({
+    findings.push({
       severity: 'warns',
       code: 'look-alikes',
       where: { level: null, section: 'deck', key: 'pairs' },
@@ -27,11 +27,11 @@ export function lookAlikeFindings({ deck }: Pick<Game, 'deck'>, alike: readonly 
     })
   const withBack = alike.find(({ one, other }) => one === null && names.has(other))
   if (withBack)
-    found.push({
+    findings.push({
       severity: 'warns',
       code: 'back-like-face',
       where: { level: null, section: 'deck', key: 'back' },
       values: { pair: names.get(withBack.other)! },
     })
-  return found
+  return findings
 }

@@ -15,8 +15,8 @@ const prepared = new WeakMap<Level, Prepared>()
 
 /** A level's dealer, made once for as long as that level, the house rules and the deck are the same values: a game may have a thousand checks. */
 function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepared['dealer'] {
-  const kept = prepared.get(level)
-  if (kept?.house === house && kept.pairs === deck.pairs) return kept.dealer
+  const cached = prepared.get(level)
+  if (cached?.house === house && cached.pairs === deck.pairs) return cached.dealer
   const dealer = prepareDeal(deck.pairs, rules)
   prepared.set(level, { house, pairs: deck.pairs, dealer })
   return dealer

@@ -22,7 +22,7 @@ const letterOrNumber = (i: number): string => (i < 26 ? String.fromCharCode(65 +
 
 /** The pairs of a new game of this kind. In: how many, 1 to 200; no more than there are pictures. */
 export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[] {
-  const made = (i: number): { name: string; a: Face; b?: Face } => {
+  const pairAt = (i: number): { name: string; a: Face; b?: Face } => {
     if (kind === 'pictures')
       return { name: pictureTitle(PICTURES[i]!), a: { kind: 'picture', name: PICTURES[i]! } }
     if (kind === 'letters') {
@@ -38,7 +38,7 @@ export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[
   }
   const ids: string[] = []
   return Array.from({ length: kind === 'pictures' ? Math.min(count, PICTURES.length) : count }, (_, i) => {
-    const { name, a, b } = made(i)
+    const { name, a, b } = pairAt(i)
     const id = newId(name, ids, 'pair')
     ids.push(id)
     return { id, name, a, ...(b ? { b } : {}) }

@@ -9,11 +9,11 @@ export type OwnFile = { src: string; at: string; put: (src: string) => void }
 /** Every own image of a game: on faces, as the back and on it, behind the cards. In: a game, or parsed JSON that may be anything. */
 export function imagesOf(game: unknown): OwnFile[] {
   const { deck, house, levels } = (game ?? {}) as { [K in 'deck' | 'house' | 'levels']?: Partial<Game[K]> }
-  const found: OwnFile[] = []
+  const files: OwnFile[] = []
   const look = (holder: unknown, key: string, at: string): void => {
     const box = holder as Record<string, unknown> | null | undefined
     const src = box?.[key]
-    if (typeof src === 'string') found.push({ src, at: `${at}.${key}`, put: (next) => (box![key] = next) })
+    if (typeof src === 'string') files.push({ src, at: `${at}.${key}`, put: (next) => (box![key] = next) })
   }
   if (Array.isArray(deck?.pairs))
     deck.pairs.forEach((pair, i) => {
@@ -27,25 +27,25 @@ export function imagesOf(game: unknown): OwnFile[] {
   }
   behind(house, 'house')
   if (Array.isArray(levels)) levels.forEach((level, i) => behind(level, `levels[${i}]`))
-  return found
+  return files
 }
 
 /** Every own sound of a game. In: a game, or parsed JSON that may be anything. */
 export function soundsOf(game: unknown): OwnFile[] {
   const { house, levels } = (game ?? {}) as { [K in 'house' | 'levels']?: Partial<Game[K]> }
-  const found: OwnFile[] = []
+  const files: OwnFile[] = []
   const listen = (rung: Own | undefined, at: string): void => {
     for (const moment of MOMENTS) {
       const heard: unknown = rung?.sound?.[moment]
       if (typeof heard !== 'object' || heard === null || !('src' in heard)) continue
       const { src } = heard
       if (typeof src === 'string')
-        found.push({ src, at: `${at}.sound.${moment}.src`, put: (next) => (heard.src = next) })
+        files.push({ src, at: `${at}.sound.${moment}.src`, put: (next) => (heard.src = next) })
     }
   }
   listen(house, 'house')
   if (Array.isArray(levels)) levels.forEach((level, i) => listen(level, `levels[${i}]`))
-  return found
+  return files
 }
 
 /** Every own image and sound of a game. In: a game, or parsed JSON that may be anything. */

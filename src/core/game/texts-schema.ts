@@ -13,7 +13,7 @@ const TURNS_ROUND = /[\u202a-\u202e\u2066-\u2069]/
 const TURNED = 'has an invisible mark that reverses the text; type it again'
 
 /** A text that players see. */
-const shown = (longest: number) =>
+const visibleText = (longest: number) =>
   z
     .string()
     .max(longest)
@@ -23,10 +23,10 @@ const languageSchema = z.enum(LANGUAGES)
 
 /** What is wrong with a message that a game says its own way, or null: a place that nothing fills. In: its key, and the message. */
 function wrongPlace(key: MessageKey, message: Message): string | null {
-  const known = placesIn(en[key])
-  const place = placesIn(message).find((one) => !known.includes(one))
+  const places = placesIn(en[key])
+  const place = placesIn(message).find((one) => !places.includes(one))
   if (place === undefined) return null
-  const may = known.length ? `; what can be filled in is {${known.join('}, {')}}` : ''
+  const may = places.length ? `; what can be filled in is {${places.join('}, {')}}` : ''
   return `{${place}} stands for nothing here${may}`
 }
 
@@ -35,14 +35,14 @@ export const wrongText = (key: MessageKey | null, text: string): string | null =
   TURNS_ROUND.test(text) ? `This ${TURNED}` : key && wrongPlace(key, text)
 
 const messageSchema = z.union([
-  shown(LENGTHS.says),
+  visibleText(LENGTHS.says),
   z.strictObject({
-    zero: shown(LENGTHS.says).optional(),
-    one: shown(LENGTHS.says).optional(),
-    two: shown(LENGTHS.says).optional(),
-    few: shown(LENGTHS.says).optional(),
-    many: shown(LENGTHS.says).optional(),
-    other: shown(LENGTHS.says),
+    zero: visibleText(LENGTHS.says).optional(),
+    one: visibleText(LENGTHS.says).optional(),
+    two: visibleText(LENGTHS.says).optional(),
+    few: visibleText(LENGTHS.says).optional(),
+    many: visibleText(LENGTHS.says).optional(),
+    other: visibleText(LENGTHS.says),
   }),
 ])
 const saysSchema = z
@@ -55,25 +55,25 @@ const saysSchema = z
   })
 
 const faceSchema = z.strictObject({
-  text: shown(LENGTHS.text).min(1).optional(),
-  alt: shown(LENGTHS.alt).optional(),
+  text: visibleText(LENGTHS.text).min(1).optional(),
+  alt: visibleText(LENGTHS.alt).optional(),
 })
-const name = shown(LENGTHS.name).min(1).optional()
+const name = visibleText(LENGTHS.name).min(1).optional()
 const atMost = (most: number) => (record: object) => Object.keys(record).length <= most
 
 const ownTextsSchema: z.ZodType<OwnTexts> = z.strictObject({
-  title: shown(LENGTHS.title).min(1).optional(),
+  title: visibleText(LENGTHS.title).min(1).optional(),
   says: saysSchema.optional(),
   levels: z
-    .record(idSchema, z.strictObject({ name, behind: shown(LENGTHS.alt).optional() }))
+    .record(idSchema, z.strictObject({ name, behind: visibleText(LENGTHS.alt).optional() }))
     .refine(atMost(BOUNDS.levels[1]), `at most ${BOUNDS.levels[1]} levels`)
     .optional(),
   pairs: z
     .record(idSchema, z.strictObject({ name, a: faceSchema.optional(), b: faceSchema.optional() }))
     .refine(atMost(BOUNDS.pairs[1]), `at most ${BOUNDS.pairs[1]} pairs`)
     .optional(),
-  behind: shown(LENGTHS.alt).optional(),
-  players: z.array(shown(LENGTHS.player)).max(BOUNDS.players[1]).optional(),
+  behind: visibleText(LENGTHS.alt).optional(),
+  players: z.array(visibleText(LENGTHS.player)).max(BOUNDS.players[1]).optional(),
 })
 
 export const textsSchema: z.ZodType<Texts> = z.strictObject({
@@ -95,4 +95,4 @@ export const textsSchema: z.ZodType<Texts> = z.strictObject({
 })
 
 /** Lines that an author adds to the credits. */
-export const creditsSchema = z.array(shown(LENGTHS.credit).min(1)).max(BOUNDS.credits[1])
+export const creditsSchema = z.array(visibleText(LENGTHS.credit).min(1)).max(BOUNDS.credits[1])

@@ -30,10 +30,10 @@ export function spared(stream: Stream, chance: number, most: number): number {
   if (most === 0 || chance === 1) return 0
   if (chance === 0) return most
   const drawn = share(stream)
-  let left = 1
+  let rest = 1
   for (let kept = 0; kept < most; kept++) {
-    left *= 1 - chance
-    if (drawn >= left) return kept
+    rest *= 1 - chance
+    if (drawn >= rest) return kept
   }
   return most
 }

@@ -38,9 +38,9 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
       const cells = dealer.cards(`cost-${i}`)
       const cleared = newRound(free, cells, false)
       playMinds(cleared, [mind], SEED, i + 1)
-      const played = isLimited ? newRound(settings, cells, false) : cleared
-      if (isLimited) playMinds(played, [mind], SEED, i + 1)
-      return { turns: cleared.turns, time: timeUsed(cleared), score: played.score }
+      const round = isLimited ? newRound(settings, cells, false) : cleared
+      if (isLimited) playMinds(round, [mind], SEED, i + 1)
+      return { turns: cleared.turns, time: timeUsed(cleared), score: round.score }
     })
     const mean = (key: 'turns' | 'time' | 'score'): number =>
       samples.reduce((sum, one) => sum + one[key], 0) / games

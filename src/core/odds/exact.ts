@@ -26,13 +26,13 @@ export function exactOf({ settings, dealer, rivals = [] }: Playable, mind: Mind,
 /** Whether a mind forgets nothing here, or remembers nothing, whatever happens. */
 function kindOf({ memory }: Mind, { turn }: Settings, cards: number): Exact['kind'] | null {
   const { notice, hold, fade, blur, glance } = memory
-  const looked = glance > 0 ? Math.floor(turn.firstLook / glance) : 0
-  if (notice === 0 || hold === 0 || (fade === 1 && looked === 0)) return 'none'
+  const cardsSeen = glance > 0 ? Math.floor(turn.firstLook / glance) : 0
+  if (notice === 0 || hold === 0 || (fade === 1 && cardsSeen === 0)) return 'none'
   const isPerfect = notice === 1 && fade === 0 && blur === 0 && (hold === null || hold >= cards)
-  return isPerfect && looked === 0 ? 'perfect' : null
+  return isPerfect && cardsSeen === 0 ? 'perfect' : null
 }
 
-const known = new Map<number, MissChances>()
+const cache = new Map<number, MissChances>()
 
 /**
  * How many misses two random presses a turn make on a board of `pairs` different pairs (1 to 200), exactly. With k pairs left a turn matches with chance 1 / (2k − 1), so the
@@ -40,19 +40,19 @@ const known = new Map<number, MissChances>()
  * (generating functions; sums of geometric variables). Cost: pairs³ steps, once.
  */
 export function blindMisses(pairs: number): MissChances {
-  const before = known.get(pairs)
+  const before = cache.get(pairs)
   if (before) return before
   const chances = new Float64Array(Math.ceil(pairs * pairs + 14 * pairs ** 1.5 + 60 * pairs))
   chances[0] = 1
-  for (let left = pairs; left >= 1; left--) {
-    const match = 1 / (2 * left - 1)
+  for (let pairsLeft = pairs; pairsLeft >= 1; pairsLeft--) {
+    const match = 1 / (2 * pairsLeft - 1)
     let kept = 0
     for (let misses = 0; misses < chances.length; misses++) {
       kept = match * chances[misses]! + (1 - match) * kept
       chances[misses] = kept
     }
   }
-  known.set(pairs, chances)
+  cache.set(pairs, chances)
   return chances
 }
 

@@ -41,11 +41,11 @@ export function fitMind({ games, first, second }: Shown): Fit {
 }
 
 function fitMemory(games: readonly ShownGame[]): { notice: Fitted; fade: Fitted } {
-  const known = new Map<string, number>()
+  const cache = new Map<string, number>()
   const likelihood = (notice: number, fade: number): number => {
     const key = `${notice} ${fade}`
-    let value = known.get(key)
-    if (value === undefined) known.set(key, (value = rememberedLikelihood(games, notice, fade)))
+    let value = cache.get(key)
+    if (value === undefined) cache.set(key, (value = rememberedLikelihood(games, notice, fade)))
     return value
   }
   const byFade = (fade: number): number => highest((notice) => likelihood(notice, fade)).value

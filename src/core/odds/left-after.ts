@@ -14,7 +14,7 @@ export function leftAfter(mind: Mind, turns: number): number[] {
   // no two of these cards match
   const cells = Array.from({ length: 2 * turns }, (_, pair) => cardOf(pair, 'a', false))
   const streams = mindStreams('left', 1)
-  const left = new Array<number>(turns).fill(0)
+  const counts = new Array<number>(turns).fill(0)
   for (let card = 0; card < CARDS; card++) {
     const player = new MindPlayer(mind, cells, cells.length, streams)
     // the card is the first of its own turn in one half of the cases, and the second in the other
@@ -22,8 +22,8 @@ export function leftAfter(mind: Mind, turns: number): number[] {
     for (let turn = 0; turn < turns; turn++) {
       player.settled(2 * turn, 2 * turn + 1, false)
       if (player.traces.isBare(cell)) break
-      left[turn]!++
+      counts[turn]!++
     }
   }
-  return left.map((count) => count / CARDS)
+  return counts.map((count) => count / CARDS)
 }

@@ -9,7 +9,7 @@ export const parHolds = ({ deal }: Pick<Settings, 'deal'>, cells: Cells): boolea
 /** Expected turns and lucky matches of a perfect memory that plays to finish soonest. */
 export type Par = { turns: number; lucky: number }
 
-const known = new Map<number, Par>()
+const cache = new Map<number, Par>()
 
 /**
  * Par: what a perfect memory needs for `pairs` different pairs (0 to 200), shuffled, on average, exactly.
@@ -18,7 +18,7 @@ const known = new Map<number, Par>()
  * Expect in a Game of Memory", American Mathematical Monthly 120 (2013). Cost: pairs² steps, kept afterwards.
  */
 export function par(pairs: number): Par {
-  const before = known.get(pairs)
+  const before = cache.get(pairs)
   if (before) return before
   // table[unseen][single]: the turns left with that many pairs wholly unseen and single cards known
   const table: Par[][] = []
@@ -28,19 +28,19 @@ export function par(pairs: number): Par {
     table.push(row)
   }
   const value = table[pairs]![0]!
-  known.set(pairs, value)
+  cache.set(pairs, value)
   return value
 }
 
 function rest(table: Par[][], row: Par[], single: number, unseen: number): Par {
-  const left = single + 2 * unseen
-  if (left === 0) return { turns: 0, lucky: 0 }
+  const cards = single + 2 * unseen
+  if (cards === 0) return { turns: 0, lucky: 0 }
   const ways: { chance: number; turns: number; lucky: number; then: Par }[] = []
   // the first card's twin is known: it is taken
-  if (single > 0) ways.push({ chance: single / left, turns: 1, lucky: 0, then: row[single - 1]! })
+  if (single > 0) ways.push({ chance: single / cards, turns: 1, lucky: 0, then: row[single - 1]! })
   if (unseen > 0) {
-    const fresh = (2 * unseen) / left
-    const others = left - 1
+    const fresh = (2 * unseen) / cards
+    const others = cards - 1
     const fewer = table[unseen - 1]!
     ways.push({ chance: fresh / others, turns: 1, lucky: 1, then: fewer[single]! })
     // the second card matches a known one: a miss, and a turn to take that pair

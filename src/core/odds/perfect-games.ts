@@ -21,14 +21,14 @@ function quick(settings: Settings, dealer: Dealer): Playable {
   return { settings, dealer: { ...dealer, deal } }
 }
 
-const known = new WeakMap<Dealer, Games>()
+const cache = new WeakMap<Dealer, Games>()
 
 /** Games of a perfect memory that nothing ends, kept with the level's dealer. Cost: some ms. */
 export function perfectGames(settings: Settings, dealer: Dealer): Games {
-  let games = known.get(dealer)
+  let games = cache.get(dealer)
   if (!games) {
     games = playGames(quick(withoutLimits(settings), dealer), PERFECT, SEED, 1, countFor(dealer))
-    known.set(dealer, games)
+    cache.set(dealer, games)
   }
   return games
 }

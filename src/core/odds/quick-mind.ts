@@ -46,8 +46,8 @@ class ThoughtTable {
 const tables = new Map<string, ThoughtTable>()
 function tableOf(median: number, spread: number): ThoughtTable {
   const key = `${median} ${spread}`
-  const known = tables.get(key)
-  if (known) return known
+  const cached = tables.get(key)
+  if (cached) return cached
   if (tables.size === TABLES) tables.clear()
   const table = new ThoughtTable(median, spread)
   tables.set(key, table)

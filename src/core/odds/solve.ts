@@ -115,7 +115,7 @@ function trials(
     decidesWins(levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings) &&
     (by === 'miss-look' ? looksAddUp(settings) : by !== 'first-look')
   let free: Games | null = null
-  const known = new Map<number, Wins>()
+  const cache = new Map<number, Wins>()
   const wonAt = (value: number): number => {
     const there = levelAt(level, by, value)
     if (follows) {
@@ -130,10 +130,10 @@ function trials(
     return winsOf(playGames(there, mind, seed, 1, games))
   }
   return (value) => {
-    let wins = known.get(value)
+    let wins = cache.get(value)
     if (!wins) {
       const won = wonAt(value)
-      known.set(value, (wins = { won, games, share: won / games, interval: wilson(won, games) }))
+      cache.set(value, (wins = { won, games, share: won / games, interval: wilson(won, games) }))
     }
     tell()
     return wins

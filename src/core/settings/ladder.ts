@@ -37,10 +37,10 @@ export function boardsBetween(
         : cards(board) <= cards(before) && cards(board) >= cards(to),
     )
     const share = i / (count - 1)
-    const wanted = cards(from) + (cards(to) - cards(from)) * share
+    const target = cards(from) + (cards(to) - cards(from)) * share
     const shape = Math.log(from.columns / from.rows) * (1 - share) + Math.log(to.columns / to.rows) * share
     const far = (board: { rows: number; columns: number }): number =>
-      Math.abs(cards(board) - wanted) / wanted + Math.abs(Math.log(board.columns / board.rows) - shape) / 3
+      Math.abs(cards(board) - target) / target + Math.abs(Math.log(board.columns / board.rows) - shape) / 3
     return (before = onWay.reduce((best, board) => (far(board) < far(best) ? board : best)))
   })
 }

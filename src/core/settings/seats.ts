@@ -30,10 +30,10 @@ export function withoutMind<G extends Sitting>(game: G, id: string): G {
         }
       : rules
   const { minds = [], ...rest } = game
-  const left = minds.filter((mind) => mind.id !== id)
+  const others = minds.filter((mind) => mind.id !== id)
   return {
     ...rest,
-    ...(left.length ? { minds: left } : {}),
+    ...(others.length ? { minds: others } : {}),
     house: emptied(game.house),
     levels: game.levels.map(emptied),
   } as unknown as G

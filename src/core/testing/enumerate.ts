@@ -9,27 +9,27 @@ import type { Settings } from '../settings/settings.ts'
 
 /** Every order of these cards that looks different, laid on the open cells. */
 export function arrangements(cards: readonly Card[], keep: (laid: readonly Card[]) => boolean): Card[][] {
-  const found: Card[][] = []
-  const left = new Map<Card, number>()
-  for (const card of cards) left.set(card, (left.get(card) ?? 0) + 1)
+  const results: Card[][] = []
+  const counts = new Map<Card, number>()
+  for (const card of cards) counts.set(card, (counts.get(card) ?? 0) + 1)
   const laid: Card[] = []
   const go = (): void => {
     if (!keep(laid)) return
     if (laid.length === cards.length) {
-      found.push([...laid])
+      results.push([...laid])
       return
     }
-    for (const [card, count] of left) {
+    for (const [card, count] of counts) {
       if (!count) continue
-      left.set(card, count - 1)
+      counts.set(card, count - 1)
       laid.push(card)
       go()
       laid.pop()
-      left.set(card, count)
+      counts.set(card, count)
     }
   }
   go()
-  return found
+  return results
 }
 
 /** All ways to choose how often each of `size` pairs lies on the board. */

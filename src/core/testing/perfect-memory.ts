@@ -49,11 +49,11 @@ export function playPerfectMemory(round: Round, order: readonly number[]): void 
     const other = cells[second]!
     if (cardsMatch(card, other)) continue
     know(knownAt, nextKnown, faceIndex(card), first)
-    const known = take(knownAt, nextKnown, twinFace(other))
-    if (known < 0) know(knownAt, nextKnown, faceIndex(other), second)
+    const match = take(knownAt, nextKnown, twinFace(other))
+    if (match < 0) know(knownAt, nextKnown, faceIndex(other), second)
     else {
       flipNext(round, second)
-      flipNext(round, known)
+      flipNext(round, match)
     }
   }
 }
@@ -63,9 +63,9 @@ function know(knownAt: number[], nextKnown: number[], face: number, cell: number
 }
 /** Takes a cell known to show a face. Out: the cell, or −1. */
 function take(knownAt: number[], nextKnown: number[], face: number): number {
-  const known = knownAt[face]! - 1
-  if (known >= 0) knownAt[face] = nextKnown[known]!
-  return known
+  const match = knownAt[face]! - 1
+  if (match >= 0) knownAt[face] = nextKnown[match]!
+  return match
 }
 
 /** Plays a round to its end with no memory at all: two random face-down cards each turn. */

@@ -36,10 +36,10 @@ export const directionOf = (language: Language): 'ltr' | 'rtl' =>
 export function bestLanguage(shipped: readonly Language[], wanted: readonly string[]): Language {
   for (const tag of wanted) {
     const [language] = tag.toLowerCase().split('-')
-    const found =
+    const match =
       shipped.find((one) => one.toLowerCase() === tag.toLowerCase()) ??
       shipped.find((one) => one.split('-')[0] === language)
-    if (found) return found
+    if (match) return match
   }
   return shipped[0]!
 }

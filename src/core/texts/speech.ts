@@ -22,8 +22,8 @@ const isolated = (text: string): string => `\u2068${text}\u2069`
 
 /** Makes something when it is first asked for: on a slow phone each formatter takes a tenth of a second. */
 function later<T>(make: () => T): () => T {
-  let made: T | undefined
-  return () => (made ??= make())
+  let cached: T | undefined
+  return () => (cached ??= make())
 }
 
 /** In: a language, and its messages. */

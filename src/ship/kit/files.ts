@@ -33,11 +33,11 @@ function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, stri
   }))
   const names = [...cards.map(({ card }) => card), BACK]
   const { scale, width, height, frames } = atlas
-  const found = Object.fromEntries(names.map((name, i) => [name, frames[i]]))
+  const byName = Object.fromEntries(names.map((name, i) => [name, frames[i]]))
   return {
     'cards.csv': rowsCsv(rows),
     'cards.json': rowsJson(rows),
-    'atlas.json': `${JSON.stringify({ image: 'atlas.png', scale, width, height, frames: found }, null, 2)}\n`,
+    'atlas.json': `${JSON.stringify({ image: 'atlas.png', scale, width, height, frames: byName }, null, 2)}\n`,
   }
 }
 

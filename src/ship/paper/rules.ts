@@ -37,22 +37,22 @@ export function rulesSection(
   speech: Speech,
   credits: readonly CreditPart[],
 ): string {
-  const found = level === null ? undefined : findLevel(game, level)
-  const settings = found ? resolveLevel(game, found) : game.house
+  const match = level === null ? undefined : findLevel(game, level)
+  const settings = match ? resolveLevel(game, match) : game.house
   const words = PAPER_WORDS[speech.language]
   const fill = (text: string, values: Record<string, number>): string =>
     text.replace(/\{(\w+)\}/g, (_, key: string) => speech.number(values[key]!))
   const { rows, columns, gaps } = settings.board
   const related = cards.some(({ pair }) => game.deck.pairs[pair]!.b)
   const isMany = settings.players.names.length > 1
-  const layOut = !found ? words.layOutAll : gaps.length ? words.layOutDrawn : words.layOut
+  const layOut = !match ? words.layOutAll : gaps.length ? words.layOutDrawn : words.layOut
   const { opening, own, turn, rest } = howToPlay(settings, related, speech)
-  const told = [turn, words.take, words.turnBack]
+  const sentences = [turn, words.take, words.turnBack]
   const lines = [
     fill(layOut, { n: cards.length, rows, columns }),
-    ...(own ? [own] : told),
+    ...(own ? [own] : sentences),
     ...(isMany ? [settings.players.matchGoesAgain ? words.goAgain : words.next, words.most] : []),
-    ...(found && !own ? rest : []),
+    ...(match && !own ? rest : []),
   ]
   const list = lines.map((line) => `<li>${escapeHtml(line)}</li>`).join('')
   const named = credits.map(({ heading, lines: own }) =>
@@ -62,10 +62,10 @@ export function rulesSection(
   )
   return `<section class="rules" dir="${speech.direction}">
 <h1>${escapeHtml(game.title)}</h1>
-${found ? `<h2>${escapeHtml(found.name)}</h2>` : ''}
+${match ? `<h2>${escapeHtml(match.name)}</h2>` : ''}
 ${opening ? `<p>${escapeHtml(opening)}</p>` : ''}
 <ol>${list}</ol>
-${found ? drawnBoard(settings) : ''}
+${match ? drawnBoard(settings) : ''}
 <footer>${named.join('')}</footer>
 </section>`
 }

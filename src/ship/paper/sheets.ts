@@ -68,10 +68,10 @@ export function cardsToPrint(game: Game, level: string | null): Result<PrintedCa
         { pair, side: b ? ('b' as const) : 'a' },
       ]),
     )
-  const found = findLevel(game, level)
-  if (!found) return bad('level', 'there is no such level')
-  const dealer = prepareDeal(pairs, resolveLevel(game, found))
-  if (!dealer.ok) return bad(found.name, dealer.problem.message)
+  const match = findLevel(game, level)
+  if (!match) return bad('level', 'there is no such level')
+  const dealer = prepareDeal(pairs, resolveLevel(game, match))
+  if (!dealer.ok) return bad(match.name, dealer.problem.message)
   const cards = dealer.value.deal(SEED).filter((card) => card !== NO_CARD)
   return good(cards.sort((a, b) => a - b).map((card) => ({ pair: pairOf(card), side: sideOf(card) })))
 }

@@ -10,7 +10,7 @@ pairs[0]!.a = { kind: 'picture', name: 'gear' }
 const check = { id: 'c', name: 'C', level: 'first', seed: 's', inputs: [], expect: { turns: 0 } }
 const game = { ...gameWith({}, pairs), title: 'Cogs & "Wheels"', checks: [check] }
 const parts = {
-  files: { 'README.md': '# TITLE\n', 'src/table/main.ts': 'go()' },
+  files: { 'README.md': '# TITLE\n', 'src/project-page/main.ts': 'go()' },
   packages: { dependencies: { a: '^1.0.0' }, devDependencies: { b: '^2.0.0' } },
 }
 const files = projectFiles(game, { gear: '<svg/>' }, parts, credits)
@@ -18,7 +18,7 @@ const text = (name: string): string => new TextDecoder().decode(files[name])
 
 describe('a project', () => {
   test('has the source, the pictures, and packages by their versions', () => {
-    expect(text('src/table/main.ts')).toBe('go()')
+    expect(text('src/project-page/main.ts')).toBe('go()')
     expect(text('public/pictures/gear.svg')).toBe('<svg/>')
     expect(text('README.md')).toBe('# Cogs & "Wheels"\n')
     const manifest = JSON.parse(text('package.json'))

@@ -13,8 +13,8 @@ const REFERENCE = 'art:'
 const hashes = new Map<string, string>()
 
 function hashOf(src: string): string {
-  const known = hashes.get(src)
-  if (known) return known
+  const cached = hashes.get(src)
+  if (cached) return cached
   const hash = bytesToHex(sha256(utf8ToBytes(src)))
   hashes.set(src, hash)
   return hash
@@ -41,10 +41,10 @@ export const artOf = (light: Game): string[] => [
 /** Puts the images and sounds back into a packed game, in place. References missing from `art` stay references. */
 export function unpack(light: Game, art: ReadonlyMap<string, string>): Game {
   for (const { src, put } of ownFilesOf(light)) {
-    const known = src.startsWith(REFERENCE) ? art.get(src.slice(REFERENCE.length)) : undefined
-    if (known === undefined) continue
-    hashes.set(known, src.slice(REFERENCE.length))
-    put(known)
+    const cached = src.startsWith(REFERENCE) ? art.get(src.slice(REFERENCE.length)) : undefined
+    if (cached === undefined) continue
+    hashes.set(cached, src.slice(REFERENCE.length))
+    put(cached)
   }
   return light
 }

@@ -66,7 +66,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
   /** The steps to store with this game, the newest first of each list; they share one limit of characters. */
   function toStore(now: Game): KeptStep[] {
     let letters = 0
-    const kept = (list: readonly Step[], isPast: boolean): KeptStep[] => {
+    const stepsToKeep = (list: readonly Step[], isPast: boolean): KeptStep[] => {
       const rows: KeptStep[] = []
       let after: Game | null = now
       for (const one of list.slice(-STEPS_STORED).reverse()) {
@@ -80,7 +80,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
       }
       return rows
     }
-    return [...kept(past.value, true), ...kept(future.value, false)]
+    return [...stepsToKeep(past.value, true), ...stepsToKeep(future.value, false)]
   }
 
   /** Begins anew with the stored steps of a game, in any order. */

@@ -40,12 +40,12 @@ export function pictureIndex(): Promise<Picture[]> {
  * a name, then its kind. An empty query gives all, in order.
  */
 export function searchPictures(pictures: readonly Picture[], query: string): Picture[] {
-  const wanted = query.toLowerCase().split(/\s+/).filter(Boolean)
-  if (!wanted.length) return [...pictures]
+  const searchWords = query.toLowerCase().split(/\s+/).filter(Boolean)
+  if (!searchWords.length) return [...pictures]
   const points = (picture: Picture): number => {
     const words = picture.words.split(' ')
     let sum = 0
-    for (const word of wanted) {
+    for (const word of searchWords) {
       if (words.includes(word)) sum += 8
       else if (words.some((one) => one.startsWith(word))) sum += 4
       else if (picture.words.includes(word)) sum += 2

@@ -15,9 +15,9 @@ export const soundness = shallowRef(0)
 
 /** Whether an image may be drawn, as far as that is known; an unknown one is checked, and not drawn until then. */
 export function mayDraw(src: string): boolean {
-  const known = sound.get(src)
-  if (known === undefined) void check([src])
-  return known ?? false
+  const cached = sound.get(src)
+  if (cached === undefined) void check([src])
+  return cached ?? false
 }
 
 const STRETCH = 20

@@ -10,7 +10,7 @@ import BenchTop from './BenchTop.vue'
 import KeysDialog from './KeysDialog.vue'
 import LeaveDialog from './LeaveDialog.vue'
 import StationSkeleton from './StationSkeleton.vue'
-import { useKeys } from '../../parts/look/useKeys.ts'
+import { useKeys } from '../../parts/keys/useKeys.ts'
 
 const bench = useBench()
 const route = useRoute()

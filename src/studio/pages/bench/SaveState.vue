@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { useRouter } from 'vue-router'
-import { downloadGame } from '../../parts/look/download.ts'
+import { downloadGame } from '../../parts/files/download.ts'
 import { useBench } from '../../store/bench.ts'
 import { useShelf } from '../../store/shelf.ts'
 

@@ -11,7 +11,7 @@ import { newId } from '../../../core/settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { useSortable } from '../../parts/look/useSortable.ts'
 import type { Station } from '../stations.ts'
-import { onceTrue } from '../../parts/look/onceTrue.ts'
+import { onceTrue } from '../../parts/timing/onceTrue.ts'
 import { useBench } from '../../store/bench.ts'
 import LadderRung from './LadderRung.vue'
 

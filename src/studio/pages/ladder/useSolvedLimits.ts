@@ -39,8 +39,8 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins
         return { settings, rivals: seatMinds(settings, mindsOf(game)) }
       })
       const { mind, by, band } = of
-      const asked = { ask: 'even', mind, by, band: [...band] as [number, number] } as const
-      const input = plain({ pairs: lightPairs(game.deck.pairs), levels: tables, seed: SEED, ...asked })
+      const question = { ask: 'even', mind, by, band: [...band] as [number, number] } as const
+      const input = plain({ pairs: lightPairs(game.deck.pairs), levels: tables, seed: SEED, ...question })
       return askOdds<'even'>(input, (share) => (done.value = share))
     },
     take: (found) => {

@@ -12,7 +12,7 @@ import FaceView from '../../parts/cards/FaceView.vue'
 import type { Finding } from '../../../core/findings/finding.ts'
 import { findingLine } from '../../../core/findings/words.ts'
 import type { Kept } from '../../store/db.ts'
-import { downloadGame } from '../../parts/look/download.ts'
+import { downloadGame } from '../../parts/files/download.ts'
 import { useCarefulFan } from './useCarefulFan.ts'
 
 const props = defineProps<{ box: Kept; hue: number; findings: readonly Finding[] }>()

@@ -8,7 +8,7 @@ import { computed, ref } from 'vue'
 import type { Game } from '../../../core/game/game.ts'
 import { MOST_START_PICTURES, newGame, startPairs, type Start } from '../../../core/game/new-game.ts'
 import type { ReadImage } from '../../parts/cards/image-files.ts'
-import FilePicker from '../../parts/look/FilePicker.vue'
+import FilePicker from '../../parts/files/FilePicker.vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
 const emit = defineEmits<{ make: [game: Game]; words: [] }>()

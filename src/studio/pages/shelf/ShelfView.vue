@@ -9,10 +9,10 @@ import type { Pair } from '../../../core/deck/pair.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { newGame } from '../../../core/game/new-game.ts'
 import { problemLine } from '../../../core/result.ts'
-import { onceTrue } from '../../parts/look/onceTrue.ts'
-import { carriesFiles } from '../../parts/look/stray-files.ts'
-import { isWordList } from '../../parts/look/text-of.ts'
-import FilePicker from '../../parts/look/FilePicker.vue'
+import { onceTrue } from '../../parts/timing/onceTrue.ts'
+import { carriesFiles } from '../../parts/files/stray-files.ts'
+import { isWordList } from '../../parts/files/text-of.ts'
+import FilePicker from '../../parts/files/FilePicker.vue'
 import SearchField from '../../parts/look/SearchField.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import type { Kept } from '../../store/db.ts'
@@ -58,7 +58,7 @@ async function put(game: Game, add = shelf.add): Promise<string | null> {
 
 /** The dialog of words for a new game: typed, or from this list. */
 const { waiting, list, writing, write, title } = useWordLists()
-const WordsDialog = defineAsyncComponent(() => import('../../stations/deck/WordsDialog.vue'))
+const WordsDialog = defineAsyncComponent(() => import('../../stations/deck/dialogs/WordsDialog.vue'))
 const wasWriting = onceTrue(writing)
 function makeOfWords(pairs: readonly Pair[]): void {
   const game = newGame(title(), [...pairs])

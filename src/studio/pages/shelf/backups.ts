@@ -15,9 +15,9 @@ const run = (input: BackupInput): Promise<BackupOutput> =>
 export async function packShelf(games: BackedUp[]): Promise<Uint8Array> {
   const keys = Object.keys(localStorage).filter((key) => key.startsWith(SETTINGS))
   const settings = Object.fromEntries(keys.map((key) => [key, localStorage.getItem(key)!]))
-  const made = await run({ games, settings })
-  if (!('bytes' in made)) throw new Error('no file was made')
-  return made.bytes
+  const result = await run({ games, settings })
+  if (!('bytes' in result)) throw new Error('no file was made')
+  return result.bytes
 }
 
 export type Backup = Extract<Extract<BackupOutput, { read: unknown }>['read'], { ok: true }>['value']

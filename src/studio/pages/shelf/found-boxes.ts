@@ -29,7 +29,7 @@ export function foundBoxes(boxes: readonly Kept[], query: string, order: Order):
         ...game.deck.pairs.flatMap(({ name, tags = [] }) => [name, ...tags]),
       ].join('\n'),
     )
-  const found = boxes.filter((box) => {
+  const matches = boxes.filter((box) => {
     if (!words.length) return true
     const text = textOf(box)
     return words.every((word) => text.includes(word))
@@ -39,5 +39,5 @@ export function foundBoxes(boxes: readonly Kept[], query: string, order: Order):
     title: (a, b) => a.game.title.localeCompare(b.game.title, undefined, { numeric: true }),
     pairs: (a, b) => b.game.deck.pairs.length - a.game.deck.pairs.length,
   }
-  return found.sort(compare[order])
+  return matches.sort(compare[order])
 }

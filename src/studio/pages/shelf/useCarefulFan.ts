@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref, type Ref } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
-import { whenIdle } from '../../parts/look/whenIdle.ts'
+import { whenIdle } from '../../parts/timing/whenIdle.ts'
 import type { Kept } from '../../store/db.ts'
 
 /** Games whose cards are being drawn in some tab; an entry still here when a browser starts crashed the last one. */
@@ -19,9 +19,9 @@ function change(names: (all: Set<string>) => void): void {
   }
 }
 const isNoted = (name: string): boolean => {
-  let found = false
-  change((all) => (found = all.has(name)))
-  return found
+  let hasCrashed = false
+  change((all) => (hasCrashed = all.has(name)))
+  return hasCrashed
 }
 const done = (name: string): void => {
   here.delete(name)

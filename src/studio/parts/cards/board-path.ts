@@ -11,8 +11,8 @@ export function boardPath(
   step: number,
 ): string {
   const key = `${board.rows} ${board.columns} ${board.gaps.join()} ${side} ${step}`
-  const known = drawn.get(key)
-  if (known !== undefined) return known
+  const cached = drawn.get(key)
+  if (cached !== undefined) return cached
   const tenths = (px: number): number => Math.round(px * 100) / 100
   const round = tenths(side * 0.22)
   const edge = tenths(side - 2 * round)

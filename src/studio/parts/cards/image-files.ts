@@ -47,9 +47,9 @@ export async function decodeImage(
 
 /** An image's `src` from its file: checked, decoded, and made smaller if its longest side, in px, is longer than is useful. */
 export async function imageSource(file: File, longest = LONGEST_SIDE): Promise<Result<MadeImage>> {
-  const made = await madeFrom(file, longest)
-  if (made.ok) trust(made.value.src)
-  return made
+  const result = await madeFrom(file, longest)
+  if (result.ok) trust(result.value.src)
+  return result
 }
 
 async function madeFrom(file: File, longest: number): Promise<Result<MadeImage>> {
@@ -97,8 +97,8 @@ const SIDES: [first: string, second: string][] = [
 export function sideOfName(words: string): { stem: string; side: 'a' | 'b'; kind: number } | null {
   for (const [kind, ends] of SIDES.entries())
     for (const [i, end] of ends.entries()) {
-      const found = new RegExp(`^(.*?[\\s.]|.*[\\p{L}\\d)](?=${end}$))${end}$`, 'iu').exec(words)
-      const stem = found?.[1]!.trim()
+      const match = new RegExp(`^(.*?[\\s.]|.*[\\p{L}\\d)](?=${end}$))${end}$`, 'iu').exec(words)
+      const stem = match?.[1]!.trim()
       if (stem) return { stem, side: i ? 'b' : 'a', kind }
     }
   return null
@@ -160,7 +160,7 @@ export function imagePairs(
 /** For each image that is the first of two by name, the second, and the common part of their names. */
 export function twinsAmong(images: readonly ReadImage[]): Map<ReadImage, { other: ReadImage; stem: string }> {
   const waiting = new Map<string, ReadImage>()
-  const found = new Map<ReadImage, { other: ReadImage; stem: string }>()
+  const match = new Map<ReadImage, { other: ReadImage; stem: string }>()
   for (const image of images) {
     const named = sideOfName(image.name)
     if (named?.side === 'a') waiting.set(`${named.kind} ${named.stem.toLowerCase()}`, image)
@@ -172,7 +172,7 @@ export function twinsAmong(images: readonly ReadImage[]): Map<ReadImage, { other
     const first = waiting.get(key)
     if (!first) continue
     waiting.delete(key)
-    found.set(first, { other: image, stem: named.stem })
+    match.set(first, { other: image, stem: named.stem })
   }
-  return found
+  return match
 }

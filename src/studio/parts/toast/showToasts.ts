@@ -9,13 +9,13 @@ import { useToasts } from './useToasts.ts'
  */
 export function showToasts(): void {
   const { toasts, close } = useToasts()
-  const shown = new Map<number, MessageHandler>()
+  const handlers = new Map<number, MessageHandler>()
   let frame = 0
 
   function follow(): void {
     frame = 0
     for (const toast of toasts.value) {
-      if (shown.has(toast.id)) continue
+      if (handlers.has(toast.id)) continue
       const away = (): void => close(toast.id)
       const handler = ElMessage({
         message: () => h(ToastText, { toast, onClose: away }),
@@ -24,11 +24,11 @@ export function showToasts(): void {
         appendTo: '#over',
         onClose: away,
       })
-      shown.set(toast.id, handler)
+      handlers.set(toast.id, handler)
     }
-    for (const [id, handler] of shown) {
+    for (const [id, handler] of handlers) {
       if (toasts.value.some((toast) => toast.id === id)) continue
-      shown.delete(id)
+      handlers.delete(id)
       handler.close()
     }
   }

@@ -8,13 +8,13 @@ import IconSheet from '~icons/ph/grid-nine'
 import IconWords from '~icons/ph/list-dashes'
 import { ref, shallowRef } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
-import { isWordList } from '../../parts/look/text-of.ts'
+import { isWordList } from '../../parts/files/text-of.ts'
 import { useBench } from '../../store/bench.ts'
-import ImagesDialog from './ImagesDialog.vue'
+import ImagesDialog from './dialogs/ImagesDialog.vue'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
-import SeriesDialog from './SeriesDialog.vue'
-import SheetDialog from './SheetDialog.vue'
-import WordsDialog from './WordsDialog.vue'
+import SeriesDialog from './dialogs/SeriesDialog.vue'
+import SheetDialog from './dialogs/SheetDialog.vue'
+import WordsDialog from './dialogs/WordsDialog.vue'
 
 /** The ways to add pairs: a button and a dialog each. Dropped files and pasted words open the dialog of their kind. */
 const emit = defineEmits<{ add: [pairs: readonly Pair[], label: string]; paste: [] }>()

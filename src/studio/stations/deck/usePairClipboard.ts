@@ -6,7 +6,7 @@ import { problemLine } from '../../../core/result.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
 /** Holds the last copy, for browsers that do not give access to the clipboard. */
-let kept = ''
+let clipboard = ''
 
 type Deck = {
   chosen: () => Pair[]
@@ -28,8 +28,8 @@ export function usePairClipboard(deck: Deck) {
   function onCopy(event: ClipboardEvent): void {
     if (typing(event.target) || !deck.chosen().length || getSelection()?.toString()) return
     event.preventDefault()
-    kept = writePairs(deck.chosen())
-    event.clipboardData?.setData('text/plain', kept)
+    clipboard = writePairs(deck.chosen())
+    event.clipboardData?.setData('text/plain', clipboard)
     const count = deck.chosen().length
     if (event.type === 'cut') deck.remove('cut pairs')
     else say(`${countWords(count, 'pair')} copied`)
@@ -52,17 +52,17 @@ export function usePairClipboard(deck: Deck) {
 
   /** For the buttons: the clipboard if the browser allows it, else the last copy made here. */
   async function copy(): Promise<void> {
-    kept = writePairs(deck.chosen())
-    await navigator.clipboard?.writeText(kept).catch(() => undefined)
+    clipboard = writePairs(deck.chosen())
+    await navigator.clipboard?.writeText(clipboard).catch(() => undefined)
     say(`${countWords(deck.chosen().length, 'pair')} copied`)
   }
   async function cut(): Promise<void> {
-    kept = writePairs(deck.chosen())
-    await navigator.clipboard?.writeText(kept).catch(() => undefined)
+    clipboard = writePairs(deck.chosen())
+    await navigator.clipboard?.writeText(clipboard).catch(() => undefined)
     deck.remove('cut pairs')
   }
   async function pasteHere(): Promise<void> {
-    const text = (await navigator.clipboard?.readText().catch(() => '')) || kept
+    const text = (await navigator.clipboard?.readText().catch(() => '')) || clipboard
     if (text.trim()) paste(text)
     else say('There is nothing to paste: copy pairs in this or another game first')
   }

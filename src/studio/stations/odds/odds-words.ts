@@ -16,13 +16,13 @@ export const percent = (share: number): string => `${Math.round(share * 100)} %`
 
 /** What games were lost by, the most frequent first; empty if none was. */
 export function lostWords({ games, won, lostBy }: Odds): string {
-  const given = games - won - lostBy.clock - lostBy.lives - lostBy.turns
-  const all: [string, number][] = [...Object.entries(lostBy), ['without an end', given]]
-  const told = all
+  const unfinished = games - won - lostBy.clock - lostBy.lives - lostBy.turns
+  const all: [string, number][] = [...Object.entries(lostBy), ['without an end', unfinished]]
+  const ending = all
     .sort(([, one], [, other]) => other - one)
     .filter(([, count]) => count > 0)
     .map(([by, count]) => `${by} ${wholeShare((count / games) * 100)}`)
-  return told.length ? `lost: ${told.join(', ')}` : ''
+  return ending.length ? `lost: ${ending.join(', ')}` : ''
 }
 
 /** A small step of a rule: "5 s more time". */

@@ -11,7 +11,7 @@ const PAUSE = 120
 type Question<Ask extends OddsQuestion['ask']> = Extract<OddsQuestion, { ask: Ask }>
 /** How many answers are kept during a visit, by their question. */
 const KEPT = 60
-const kept = new Map<string, unknown>()
+const cache = new Map<string, unknown>()
 
 /**
  * The answer to a question about the current figures, worked out in a worker; a new question cancels the work on the last. `question` gives null while there is nothing to ask.
@@ -39,18 +39,18 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
     changed: () => {
       input = inputOf()
       key = JSON.stringify(input)
-      const known = kept.get(key) as OddsAnswers[Ask] | undefined
-      answer.value = known ?? null
+      const cached = cache.get(key) as OddsAnswers[Ask] | undefined
+      answer.value = cached ?? null
       done.value = 0
-      working.value = input !== null && known === undefined
+      working.value = input !== null && cached === undefined
     },
     start: () => {
       if (!input || !working.value) return null
       return askOdds<Ask>(input, (share) => (done.value = share))
     },
     take: (found) => {
-      kept.set(key, found)
-      for (const oldest of kept.keys()) if (kept.size > KEPT) kept.delete(oldest)
+      cache.set(key, found)
+      for (const oldest of cache.keys()) if (cache.size > KEPT) cache.delete(oldest)
       answer.value = found
       working.value = false
     },

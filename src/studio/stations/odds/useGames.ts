@@ -18,7 +18,7 @@ const KEPT = 60
 export type Played = { games: Games; free: Games; odds: Odds; known: Known | null; complete: boolean }
 
 /** By level and mind: results of this visit. */
-const kept = new Map<string, Played>()
+const cache = new Map<string, Played>()
 const keyOf = (of: OddsSubject, { memory, pace }: Mind): string =>
   JSON.stringify([deckKey(of), playedBy(of), memory, pace])
 
@@ -76,26 +76,26 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
     cancel()
     problem.value = ''
     const of = asked.value
-    const found = new Map<string, Played>()
+    const results = new Map<string, Played>()
     const before = new Set<string>()
     for (const mind of minds()) {
-      const known = kept.get(keyOf(of, mind))
+      const known = cache.get(keyOf(of, mind))
       const one = known ?? (of.level.id === level ? played.value.get(mind.id) : undefined)
-      if (one) found.set(mind.id, one)
+      if (one) results.set(mind.id, one)
       if (one && !known) before.add(mind.id)
     }
     level = of.level.id
-    played.value = found
+    played.value = results
     old.value = before
-    const wanted = minds().filter(({ id }) => before.has(id) || !found.get(id)?.complete)
-    if (!wanted.length) return
+    const missing = minds().filter(({ id }) => before.has(id) || !results.get(id)?.complete)
+    if (!missing.length) return
     working.value = true
-    const lots = wanted.map(() => new Lots())
+    const lots = missing.map(() => new Lots())
     const show = (): void => {
       timer = 0
       const next = new Map(played.value)
       const stillOld = new Set(old.value)
-      wanted.forEach((mind, i) => {
+      missing.forEach((mind, i) => {
         const one = lots[i]!.played
         if (!one) return
         next.set(mind.id, one)
@@ -106,7 +106,7 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
       old.value = stillOld
     }
     const { pairs, settings, rivals } = of
-    const mine = playLots({ pairs, settings, rivals }, plain(wanted), GAMES, SEED, (lot) => {
+    const mine = playLots({ pairs, settings, rivals }, plain(missing), GAMES, SEED, (lot) => {
       lots[lot.mind]!.take(lot)
       // the first figures at once
       if (!timer) timer = window.setTimeout(show, played.value.size ? SHOWN_EVERY : 0)
@@ -136,7 +136,7 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
 }
 
 function keep(key: string, one: Played): void {
-  kept.delete(key)
-  kept.set(key, one)
-  for (const oldest of kept.keys()) if (kept.size > KEPT) kept.delete(oldest)
+  cache.delete(key)
+  cache.set(key, one)
+  for (const oldest of cache.keys()) if (cache.size > KEPT) cache.delete(oldest)
 }

@@ -17,8 +17,8 @@ export function useMinds() {
   /** only those that this game has: the choice is kept for all games, and a game's own minds may be gone */
   const there = computed(() => {
     const ids = mindsOf(bench.game!).map(({ id }) => id)
-    const left = on.value.filter((id) => ids.includes(id))
-    return left.length ? left : ['everyday']
+    const remaining = on.value.filter((id) => ids.includes(id))
+    return remaining.length ? remaining : ['everyday']
   })
   const isOn = (id: string): boolean => there.value.includes(id)
   const minds = computed((): ShownMind[] =>

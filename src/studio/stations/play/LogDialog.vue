@@ -3,9 +3,9 @@ import { ElButton, ElInput } from 'element-plus'
 import { ref } from 'vue'
 import { auditLog, type LogAudit } from '../../../core/audit/log.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
-import FilePicker from '../../parts/look/FilePicker.vue'
+import FilePicker from '../../parts/files/FilePicker.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
-import { textOf } from '../../parts/look/text-of.ts'
+import { textOf } from '../../parts/files/text-of.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** The log of a game that another program played, read line by line against the rules of this game. */

@@ -9,6 +9,6 @@ export function clockDueIn(round: Round): string {
   if (isWaitingForButton(round)) return 'locked until the button'
   if (isWaitingForPress(round)) return 'until the next press'
   if (round.dueAt === NEVER || (round.phase !== 'judged' && round.phase !== 'first-look')) return ''
-  const left = seconds(Math.max(0, round.dueAt - round.at))
-  return round.phase === 'judged' && isLocked(round) ? `locked for ${left}` : left
+  const remaining = seconds(Math.max(0, round.dueAt - round.at))
+  return round.phase === 'judged' && isLocked(round) ? `locked for ${remaining}` : remaining
 }

@@ -92,10 +92,10 @@ export function ledgerText(
   const cards = rows.map(({ name, words, state, times, last }) =>
     line(name, words, state, String(times), String(last || '')),
   )
-  const told = events.map(
+  const lines = events.map(
     (event) => `${(event.at / 1000).toFixed(3).padStart(9)}  ${eventWords(event, columns)}`,
   )
-  return [line('cell', 'face', 'state', 'seen', 'turn'), ...cards, '', ...told].join('\n') + '\n'
+  return [line('cell', 'face', 'state', 'seen', 'turn'), ...cards, '', ...lines].join('\n') + '\n'
 }
 
 /** The ledger for programs: every card's state, and the machine's events. */

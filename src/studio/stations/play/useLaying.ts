@@ -25,10 +25,10 @@ export function useLaying(
   }
   /** Deals the board of a tape, a check or a record, on its level. Out: whether that was possible. */
   function lay(played: Played): boolean {
-    const found = tableOf(bench.game!, played)
-    if (found.ok) deal(played.seed, found.value.cells, played.level)
-    else say(`This cannot be dealt: ${problemLine(found.problem)}`, { tone: 'wrong' })
-    return found.ok
+    const table = tableOf(bench.game!, played)
+    if (table.ok) deal(played.seed, table.value.cells, played.level)
+    else say(`This cannot be dealt: ${problemLine(table.problem)}`, { tone: 'wrong' })
+    return table.ok
   }
   function takeTape(tape: Tape, turn?: number): void {
     if (lay(tape)) tapes.take(tape, turn)

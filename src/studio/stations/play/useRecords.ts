@@ -1,9 +1,9 @@
 import { fileStem } from '../../../core/game/names.ts'
 import type { Played } from '../../../core/play/record.ts'
 import { problemLine } from '../../../core/result.ts'
-import { download } from '../../parts/look/download.ts'
+import { download } from '../../parts/files/download.ts'
 import { useBench } from '../../store/bench.ts'
-import { textOf } from '../../parts/look/text-of.ts'
+import { textOf } from '../../parts/files/text-of.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import type { useTapes } from './useTapes.ts'
 

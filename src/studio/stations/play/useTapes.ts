@@ -104,10 +104,10 @@ export function useTapes(options: {
     if (!tape) return
     const table = tableOf(options.game(), tape)
     if (!table.ok) return
-    const wanted = Math.max(0, Math.min(tape.chips.length, turn))
+    const target = Math.max(0, Math.min(tape.chips.length, turn))
     const { rules, cells } = table.value
-    const standing = standingAt(rules, cells, tape.inputs, wanted)
-    const last = wanted === tape.chips.length
+    const standing = standingAt(rules, cells, tape.inputs, target)
+    const last = target === tape.chips.length
     const inputs = last ? tape.inputs : standing.inputs
     whole.value = tape
     stoodAt = inputs.length

@@ -9,8 +9,8 @@ import { useBench } from '../../store/bench.ts'
 
 /** The number of a game of Odds, by its seed. */
 const numberOf = (seed: string): number | null => {
-  const found = new RegExp(`^${SEED}-(\\d{1,7})$`).exec(seed)
-  return found && Number(found[1])
+  const match = new RegExp(`^${SEED}-(\\d{1,7})$`).exec(seed)
+  return match && Number(match[1])
 }
 
 /** Who plays on the table: you, or a mind that you watch. Its games are those of Odds, in their order. */

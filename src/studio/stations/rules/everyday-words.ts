@@ -104,11 +104,11 @@ const all = Object.entries(SETTING_WORDS)
 
 /** The settings for which every typed word begins one of their words; those with a hit in their own name come first. All of them without a word. */
 export function settingsLike(query: string): FoundSetting[] {
-  const wanted = plain(query).split(/\s+/).filter(Boolean)
+  const searchWords = plain(query).split(/\s+/).filter(Boolean)
   const begins = (text: string, word: string): boolean => ` ${text}`.includes(` ${word}`)
-  const found = all.filter(({ words }) => wanted.every((word) => begins(words, word)))
-  const named = (name: string): number => (wanted.every((word) => begins(name, word)) ? 0 : 1)
-  return found
+  const matches = all.filter(({ words }) => searchWords.every((word) => begins(words, word)))
+  const named = (name: string): number => (searchWords.every((word) => begins(name, word)) ? 0 : 1)
+  return matches
     .sort((a, b) => named(a.name) - named(b.name))
     .map(({ key, label, deal }) => ({ key, label, deal }))
 }

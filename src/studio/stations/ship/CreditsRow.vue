@@ -5,7 +5,7 @@ import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { english } from '../../../core/texts/english.ts'
 import type { CreditPart } from '../../../core/texts/credit-part.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
-import { download } from '../../parts/look/download.ts'
+import { download } from '../../parts/files/download.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** Who made what is inside: lines of the author's own, and what the page says of pictures, type and program. */

@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { fileStem } from '../../../core/game/names.ts'
 import { imagesOf, soundsOf } from '../../../core/game/own-files.ts'
-import { download } from '../../parts/look/download.ts'
+import { download } from '../../parts/files/download.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** The game file, and the same as a zip where there are images or sounds to take out. */

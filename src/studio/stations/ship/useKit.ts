@@ -22,8 +22,8 @@ export function useKit() {
     const mine = makeKit(bench.game!, { ...options.value }, (done) => (share.value = done))
     job.value = mine
     try {
-      const made = await mine.done
-      if (job.value === mine) kit.value = made
+      const result = await mine.done
+      if (job.value === mine) kit.value = result
     } catch (error) {
       if (!(error instanceof Cancelled)) problem.value = (error as Error).message
     } finally {

@@ -1,7 +1,7 @@
 import { computed, shallowRef, watch } from 'vue'
 import type { Game } from '../../../core/game/game.ts'
 import { problemLine, type Result } from '../../../core/result.ts'
-import { whenIdle } from '../../parts/look/whenIdle.ts'
+import { whenIdle } from '../../parts/timing/whenIdle.ts'
 import { useBench } from '../../store/bench.ts'
 import { isPartLost, SERVER_GONE } from '../../store/faults.ts'
 import { soundness } from '../../store/sound-images.ts'

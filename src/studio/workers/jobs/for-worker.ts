@@ -1,12 +1,12 @@
 import type { Game } from '../../../core/game/game.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 
-const known = new WeakMap<readonly Pair[], Pair[]>()
+const cache = new WeakMap<readonly Pair[], Pair[]>()
 const BARE = { kind: 'text', text: '·' } as const
 
 /** Only what a deal depends on goes to the workers; images stay here. A deck is stripped once. */
 export function lightPairs(pairs: readonly Pair[]): Pair[] {
-  let light = known.get(pairs)
+  let light = cache.get(pairs)
   if (!light) {
     light = pairs.map(({ id, name, tags, b }) => ({
       id,
@@ -15,7 +15,7 @@ export function lightPairs(pairs: readonly Pair[]): Pair[] {
       a: BARE,
       ...(b ? { b: BARE } : {}),
     }))
-    known.set(pairs, light)
+    cache.set(pairs, light)
   }
   return light
 }

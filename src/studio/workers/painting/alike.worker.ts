@@ -35,7 +35,7 @@ const drawn = new Map<string, ImageBitmap>()
 const looks = new Map<string, Record<Vision, Appearance>>()
 /** Cards that have been compared with each other: only a new one is compared with these. Only likenesses worth reporting are kept. */
 const settled = new Set<string>()
-const known = new Map<string, Alike>()
+const cache = new Map<string, Alike>()
 /** How many comparisons are made, and how many cards drawn, before progress is reported and a newer run can start. */
 const STRETCH = { comparisons: 10_000, cards: 25 }
 /** How many images are loaded at a time. */
@@ -57,7 +57,8 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
     self.postMessage({ run, share, ...more } satisfies AlikeOutput)
   const owners = new Map<string, Set<Owner>>()
   for (const { key, owner } of faces) owners.set(key, (owners.get(key) ?? new Set()).add(owner))
-  for (const kept of [waiting, drawn, looks]) for (const key of kept.keys()) if (!owners.has(key)) forget(key)
+  for (const caches of [waiting, drawn, looks])
+    for (const key of caches.keys()) if (!owners.has(key)) forget(key)
 
   const began = performance.now()
   const cards = [...waiting.values()]
@@ -103,7 +104,7 @@ function foundAmong(ownersOf: ReadonlyMap<string, ReadonlySet<Owner>>, threshold
     const before = byTwo.get(two)
     byTwo.set(two, before ? values.map((value, v) => Math.max(value, before[v]!)) : values)
   }
-  for (const { one, other, likeness } of known.values()) {
+  for (const { one, other, likeness } of cache.values()) {
     if (!VISIONS.some((vision) => likeness[vision] >= threshold)) continue
     const values = VISIONS.map((vision) => likeness[vision])
     for (const a of ownersOf.get(one)!) for (const b of ownersOf.get(other)!) note(a, b, values)
@@ -143,7 +144,7 @@ async function draw(card: AlikeCard): Promise<ImageBitmap> {
 function settle(one: string, other: string): void {
   const likeness = compare(looks.get(one)!, looks.get(other)!)
   if (VISIONS.some((vision) => likeness[vision] >= WORTH_TELLING))
-    known.set(`${one} ${other}`, { one, other, likeness })
+    cache.set(`${one} ${other}`, { one, other, likeness })
 }
 
 const compare = (
@@ -162,5 +163,5 @@ function forget(key: string): void {
   drawn.delete(key)
   looks.delete(key)
   settled.delete(key)
-  for (const [pair, { one, other }] of known) if (one === key || other === key) known.delete(pair)
+  for (const [pair, { one, other }] of cache) if (one === key || other === key) cache.delete(pair)
 }

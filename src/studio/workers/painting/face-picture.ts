@@ -10,8 +10,8 @@ const drawn = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
 /** A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */
 export function facePicture(face: Face): Promise<string> {
   const scale = devicePixelRatio
-  const known = drawn.get(face)
-  if (known?.scale === scale) return known.picture
+  const cached = drawn.get(face)
+  if (cached?.scale === scale) return cached.picture
   const picture = paintedFace(face, SMALL)
   drawn.set(face, { picture, scale })
   return picture

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BoardFormat, ReadBoards } from '../../../core/files/boards-file.ts'
-import { pairOf } from '../../../core/deck/card.ts'
-import { BOUNDS } from '../../../core/settings/settings.ts'
-import NumberWord from '../../parts/settings/NumberWord.vue'
+import type { BoardFormat, ReadBoards } from '../../../../core/files/boards-file.ts'
+import { pairOf } from '../../../../core/deck/card.ts'
+import { BOUNDS } from '../../../../core/settings/settings.ts'
+import NumberWord from '../../../parts/settings/NumberWord.vue'
 
 /** How boards of another program were read: the first of them, their size, which can be corrected, and what was left out. */
 const props = defineProps<{

@@ -2,14 +2,20 @@
 import { ElButton } from 'element-plus'
 import { encode } from 'js-base64'
 import { computed, ref, watch } from 'vue'
-import { SERIES, SERIES_MOST, SERIES_TWINS, seriesPairs, type SeriesKind } from '../../../core/deck/series.ts'
-import type { Pair } from '../../../core/deck/pair.ts'
-import FaceView from '../../parts/cards/FaceView.vue'
-import ModalDialog from '../../parts/look/ModalDialog.vue'
-import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
-import NumberWord from '../../parts/settings/NumberWord.vue'
-import { useBench } from '../../store/bench.ts'
-import { addWords } from './useDeckEdits.ts'
+import {
+  SERIES,
+  SERIES_MOST,
+  SERIES_TWINS,
+  seriesPairs,
+  type SeriesKind,
+} from '../../../../core/deck/series.ts'
+import type { Pair } from '../../../../core/deck/pair.ts'
+import FaceView from '../../../parts/cards/FaceView.vue'
+import ModalDialog from '../../../parts/look/ModalDialog.vue'
+import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
+import NumberWord from '../../../parts/settings/NumberWord.vue'
+import { useBench } from '../../../store/bench.ts'
+import { addWords } from '../useDeckEdits.ts'
 
 /** Pairs that need no art: a run of letters, numbers, colours, dots or shapes. */
 const open = defineModel<boolean>({ required: true })

@@ -3,21 +3,21 @@ import { ElButton, ElCheckbox, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import IconFolder from '~icons/ph/folder-open'
 import { computed, ref, shallowRef, watch } from 'vue'
-import { countWords } from '../../../core/count-words.ts'
-import type { Pair } from '../../../core/deck/pair.ts'
-import FaceView from '../../parts/cards/FaceView.vue'
-import FilePicker from '../../parts/look/FilePicker.vue'
-import ModalDialog from '../../parts/look/ModalDialog.vue'
-import { useBench } from '../../store/bench.ts'
+import { countWords } from '../../../../core/count-words.ts'
+import type { Pair } from '../../../../core/deck/pair.ts'
+import FaceView from '../../../parts/cards/FaceView.vue'
+import FilePicker from '../../../parts/files/FilePicker.vue'
+import ModalDialog from '../../../parts/look/ModalDialog.vue'
+import { useBench } from '../../../store/bench.ts'
 import { droppedFiles, inOrder } from './dropped-files.ts'
-import { addWords } from './useDeckEdits.ts'
+import { addWords } from '../useDeckEdits.ts'
 import {
   imagePairs,
   LONGEST_SIDE,
   readImages,
   twinsAmong,
   type ReadImage,
-} from '../../parts/cards/image-files.ts'
+} from '../../../parts/cards/image-files.ts'
 
 /** Pairs from image files: read one by one, previewed before they are added, joined by their names on request. */
 const open = defineModel<boolean>({ required: true })

@@ -121,8 +121,8 @@ function figuresOf(round: Round, { clock, limits }: Settings): string {
 /** What to say of the last thing that happened. */
 function lineFor(round: Round): string {
   if (round.phase === 'first-look') return 'Look well …'
-  const told = eventsOf(round).findLast(({ kind }) => kind in LINES)
-  return told ? LINES[told.kind as keyof typeof LINES](told as never) : ''
+  const lastEvent = eventsOf(round).findLast(({ kind }) => kind in LINES)
+  return lastEvent ? LINES[lastEvent.kind as keyof typeof LINES](lastEvent as never) : ''
 }
 const LINES = {
   match: ({ how }: Event & { kind: 'match' | 'miss' }) => (how === 'lucky' ? 'A lucky pair!' : 'A pair!'),

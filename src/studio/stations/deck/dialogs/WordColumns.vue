@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { Column, Part } from '../../../core/files/words-file.ts'
-import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import type { Column, Part } from '../../../../core/files/words-file.ts'
+import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 
 /** The columns of a list with their first rows, and the use of each. */
 defineProps<{ columns: readonly Column[] }>()

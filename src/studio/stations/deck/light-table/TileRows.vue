@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Pair } from '../../../core/deck/pair.ts'
+import type { Pair } from '../../../../core/deck/pair.ts'
 import { vPairPicture } from './pair-picture.ts'
 import { tileName } from './tile-name.ts'
 import { useTileDrag, type DropPlace } from './useTileDrag.ts'

@@ -1,8 +1,8 @@
 import { computed, reactive, ref, shallowRef } from 'vue'
-import { cutSheet, isEmptyTile, type SheetCut, type Tile } from '../../../core/deck/sheet.ts'
-import { LENGTHS } from '../../../core/settings/settings.ts'
-import { problemLine } from '../../../core/result.ts'
-import { decodeImage, LONGEST_SIDE, wordsOf } from '../../parts/cards/image-files.ts'
+import { cutSheet, isEmptyTile, type SheetCut, type Tile } from '../../../../core/deck/sheet.ts'
+import { LENGTHS } from '../../../../core/settings/settings.ts'
+import { problemLine } from '../../../../core/result.ts'
+import { decodeImage, LONGEST_SIDE, wordsOf } from '../../../parts/cards/image-files.ts'
 
 export type SheetTile = Tile & { key: string; name: string; taken: boolean; empty: boolean }
 

@@ -3,13 +3,13 @@ import IconDoubt from '~icons/ph/question'
 import IconFair from '~icons/ph/scales'
 import IconUnfair from '~icons/ph/warning-octagon'
 import { computed, defineAsyncComponent, ref, watch } from 'vue'
-import { countWords } from '../../../core/count-words.ts'
-import type { Report } from '../../../core/audit/report.ts'
-import type { Claim } from '../../../core/audit/theory.ts'
-import { oftenOf, oftenWords } from '../../../core/audit/often.ts'
-import type { Tally } from '../../../core/audit/tally.ts'
-import { chanceWords, VERDICT_NAMES, verdictWords } from '../../../core/audit/words.ts'
-import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
+import { countWords } from '../../../../core/count-words.ts'
+import type { Report } from '../../../../core/audit/report.ts'
+import type { Claim } from '../../../../core/audit/theory.ts'
+import { oftenOf, oftenWords } from '../../../../core/audit/often.ts'
+import type { Tally } from '../../../../core/audit/tally.ts'
+import { chanceWords, VERDICT_NAMES, verdictWords } from '../../../../core/audit/words.ts'
+import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 import { heatMap, landings, stepsChart } from './charts.ts'
 
 /** The result of many deals: where a chosen pair landed, how far apart twins lie, and one verdict. */
@@ -20,7 +20,7 @@ const props = defineProps<{
   names: readonly string[]
   reason?: string | undefined
 }>()
-const ChartView = defineAsyncComponent(() => import('../../parts/charts/ChartView.vue'))
+const ChartView = defineAsyncComponent(() => import('../../../parts/charts/ChartView.vue'))
 
 const present = computed(() => {
   const { at, pairs } = props.tally

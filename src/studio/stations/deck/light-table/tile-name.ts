@@ -7,12 +7,12 @@ const widths = new Map<string, number>()
 const names = new Map<string, string>()
 
 /** Measured names are cached as soon as their font is loaded. */
-function once<T>(kept: Map<string, T>, text: string, find: (text: string) => T): T {
-  const before = kept.get(text)
+function once<T>(shortened: Map<string, T>, text: string, find: (text: string) => T): T {
+  const before = shortened.get(text)
   if (before !== undefined) return before
-  const found = find(text)
-  if (document.fonts.check(TYPE)) kept.set(text, found)
-  return found
+  const width = find(text)
+  if (document.fonts.check(TYPE)) shortened.set(text, width)
+  return width
 }
 
 /** Per letter, since the browser keeps a lot for each text that is measured. */
@@ -24,14 +24,14 @@ export const tileName = (name: string): string => once(names, name, fitted)
 function fitted(name: string): string {
   pen.font = TYPE
   let room = ROOM - widthOf('…')
-  let kept = ''
+  let shortened = ''
   let fits = true
   for (const letter of name) {
     room -= widthOf(letter)
     fits &&= room >= 0
-    if (fits) kept += letter
+    if (fits) shortened += letter
   }
   // joined letters can be narrower than the sum of their widths
   const whole = room + widthOf('…') >= 0 || pen.measureText(name).width <= ROOM
-  return whole ? name : `${kept.trimEnd()}…`
+  return whole ? name : `${shortened.trimEnd()}…`
 }

@@ -1,6 +1,6 @@
 import type { Directive } from 'vue'
-import type { Face, Pair } from '../../../core/deck/pair.ts'
-import { paintedPair } from '../../workers/painting/painted.ts'
+import type { Face, Pair } from '../../../../core/deck/pair.ts'
+import { paintedPair } from '../../../workers/painting/painted.ts'
 
 /** Faces never change, so one drawing serves for as long as a face is known. */
 const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
@@ -9,22 +9,22 @@ const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined;
 function pairPicture(pair: Pair): Promise<string> {
   const { a, b } = pair
   const scale = devicePixelRatio
-  const known = drawn.get(a)
-  if (known?.b === b && known?.scale === scale) return known.picture
+  const cached = drawn.get(a)
+  if (cached?.b === b && cached?.scale === scale) return cached.picture
   const picture = paintedPair(pair)
   drawn.set(a, { picture, b, scale })
   return picture
 }
 
 /** Which picture an element waits for or shows. */
-const shown = new WeakMap<HTMLElement, Promise<string>>()
+const pictures = new WeakMap<HTMLElement, Promise<string>>()
 
 async function show(element: HTMLElement, { value }: { value: Pair }): Promise<void> {
   const picture = pairPicture(value)
-  if (shown.get(element) === picture) return
-  shown.set(element, picture)
+  if (pictures.get(element) === picture) return
+  pictures.set(element, picture)
   const url = await picture
-  if (shown.get(element) === picture) element.style.backgroundImage = url && `url(${url})`
+  if (pictures.get(element) === picture) element.style.backgroundImage = url && `url(${url})`
 }
 
 /** Sets a pair's picture as the background of an element, as soon as it is drawn. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { LENGTHS } from '../../../core/settings/settings.ts'
-import TextField from '../../parts/settings/TextField.vue'
+import { LENGTHS } from '../../../../core/settings/settings.ts'
+import TextField from '../../../parts/settings/TextField.vue'
 import type { SheetTile } from './useSheet.ts'
 
 /** The tiles taken from a sheet, each with its name. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { writeSettings } from '../../../core/settings/levels.ts'
-import { BEHIND_SIDE } from '../../parts/cards/image-files.ts'
-import { useDone } from '../../parts/toast/useDone.ts'
-import { useBench } from '../../store/bench.ts'
-import { trust } from '../../store/sound-images.ts'
+import { writeSettings } from '../../../../core/settings/levels.ts'
+import { BEHIND_SIDE } from '../../../parts/cards/image-files.ts'
+import { useDone } from '../../../parts/toast/useDone.ts'
+import { useBench } from '../../../store/bench.ts'
+import { trust } from '../../../store/sound-images.ts'
 import type { SheetTile } from './useSheet.ts'
 
 /** What else a tile of a sheet can become besides a face: the back of all cards, or the picture behind them. `source` makes an image of it. */

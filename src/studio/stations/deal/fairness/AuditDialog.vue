@@ -2,12 +2,12 @@
 import { ElButton, ElInput, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { problemLine } from '../../../core/result.ts'
-import FilePicker from '../../parts/look/FilePicker.vue'
-import ModalDialog from '../../parts/look/ModalDialog.vue'
-import { textOf } from '../../parts/look/text-of.ts'
-import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
-import type { AuditInput, AuditOutput } from '../../workers/jobs/audit.worker.ts'
+import { problemLine } from '../../../../core/result.ts'
+import FilePicker from '../../../parts/files/FilePicker.vue'
+import ModalDialog from '../../../parts/look/ModalDialog.vue'
+import { textOf } from '../../../parts/files/text-of.ts'
+import { Cancelled, startJob, type Job } from '../../../workers/jobs/job.ts'
+import type { AuditInput, AuditOutput } from '../../../workers/jobs/audit.worker.ts'
 import BoardsAsRead from './BoardsAsRead.vue'
 
 /** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and checked like our own. */
@@ -39,7 +39,7 @@ async function read(): Promise<void> {
   problem.value = ''
   share.value = 0
   const started = startJob<AuditInput, AuditOutput>(
-    new Worker(new URL('../../workers/jobs/audit.worker.ts', import.meta.url), { type: 'module' }),
+    new Worker(new URL('../../../workers/jobs/audit.worker.ts', import.meta.url), { type: 'module' }),
     { text: text.value, size: given.value ? { ...given.value } : {} },
     (done) => (share.value = done),
   )

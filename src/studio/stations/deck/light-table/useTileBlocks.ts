@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, shallowRef, watch, type Ref } from 'vue'
-import type { Pair } from '../../../core/deck/pair.ts'
-import { slicesOf } from '../../store/same.ts'
+import type { Pair } from '../../../../core/deck/pair.ts'
+import { slicesOf } from '../../../store/same.ts'
 
 /** Rows of tiles in a block: each block is painted by itself, so that scrolling paints only what comes near and not the whole table. */
 export const ROWS = 4

@@ -1,11 +1,11 @@
 import { BarChart, HeatmapChart } from 'echarts/charts'
 import { VisualMapComponent } from 'echarts/components'
 import { use } from 'echarts/core'
-import { cellName, openCells } from '../../../core/board/cells.ts'
-import type { Report } from '../../../core/audit/report.ts'
-import type { Tally } from '../../../core/audit/tally.ts'
+import { cellName, openCells } from '../../../../core/board/cells.ts'
+import type { Report } from '../../../../core/audit/report.ts'
+import type { Tally } from '../../../../core/audit/tally.ts'
 
-import { APRICOT, FONT, INK, LAGOON, LINE, SOFT, TIP, type ChartOption } from '../../parts/charts/chart.ts'
+import { APRICOT, FONT, INK, LAGOON, LINE, SOFT, TIP, type ChartOption } from '../../../parts/charts/chart.ts'
 
 use([BarChart, HeatmapChart, VisualMapComponent])
 
