@@ -6,6 +6,7 @@ import { pairsNamed } from '../testing/games.ts'
 import { coloured, duplicated, moved, movedBy, tagged, withoutPairs, withPairs } from './edit.ts'
 import { GRID, likeness, looksOf, TOO_ALIKE } from './likeness.ts'
 import { SERIES, SERIES_MOST, SERIES_TWINS, seriesPairs } from './series.ts'
+import { selectPairs } from './select.ts'
 import { cutSheet, isEmptyTile } from './sheet.ts'
 import { seenColour, visionMatrix, VISIONS } from './vision.ts'
 
@@ -212,4 +213,9 @@ describe('likeness', () => {
       [0, 0, 1],
     ])
   })
+})
+
+test('a pair with several tags is used for any of them', () => {
+  const pairs = pairsNamed(3).map((pair, i) => ({ ...pair, tags: i === 1 ? ['brass', 'round'] : ['wood'] }))
+  expect(selectPairs(pairs, { tags: ['round'] })).toEqual([1])
 })
