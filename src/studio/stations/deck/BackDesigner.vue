@@ -11,7 +11,7 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import { imageSource } from '../../parts/cards/image-files.ts'
 import PicturePicker from '../../parts/cards/PicturePicker.vue'
 import BackImage from './BackImage.vue'
-import { smallestCard } from './smallest-card.ts'
+import { smallestCard } from './light-table/smallest-card.ts'
 
 /** The back of every card, shown on one large card. */
 const bench = useBench()

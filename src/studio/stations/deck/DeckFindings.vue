@@ -5,7 +5,7 @@ import { lookAlikeFindings } from '../../../core/findings/look-alikes.ts'
 import FindingsList from '../../parts/findings/FindingsList.vue'
 import { useFindings } from '../../parts/findings/store.ts'
 import { useBench } from '../../store/bench.ts'
-import type { Tie } from './useLookAlikes.ts'
+import type { Tie } from './light-table/useLookAlikes.ts'
 
 /** Findings on the deck: those of the checks, and the look-alikes; `seen` are the ties that the table shows. */
 const props = defineProps<{ ties: readonly Tie[]; seen: readonly Tie[] }>()

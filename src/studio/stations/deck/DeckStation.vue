@@ -20,11 +20,11 @@ import LightTable from './light-table/LightTable.vue'
 import LikenessAside from './LikenessAside.vue'
 import ManySlip from './ManySlip.vue'
 import PairSlip from './PairSlip.vue'
-import { smallestCard } from './smallest-card.ts'
-import { useDeckEdits } from './useDeckEdits.ts'
-import { useLookAlikes } from './useLookAlikes.ts'
+import { smallestCard } from './light-table/smallest-card.ts'
+import { useDeckEdits } from './edits/useDeckEdits.ts'
+import { useLookAlikes } from './light-table/useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
-import { useSelection } from './useSelection.ts'
+import { useSelection } from './light-table/useSelection.ts'
 
 /** the same value at every drawing: a new one makes the control measure itself anew, and with it the page */
 const EYES = [...VISIONS]

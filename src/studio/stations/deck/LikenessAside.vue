@@ -5,7 +5,7 @@ import type { Vision } from '../../../core/deck/vision.ts'
 import SmallFace from '../../parts/cards/SmallFace.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useBench } from '../../store/bench.ts'
-import type { Tie } from './useLookAlikes.ts'
+import type { Tie } from './light-table/useLookAlikes.ts'
 
 /** Which pairs are easily mistaken for each other, or for the selected one; and how that is measured. */
 const props = defineProps<{

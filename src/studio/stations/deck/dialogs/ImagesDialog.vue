@@ -10,7 +10,7 @@ import FilePicker from '../../../parts/files/FilePicker.vue'
 import ModalDialog from '../../../parts/look/ModalDialog.vue'
 import { useBench } from '../../../store/bench.ts'
 import { droppedFiles, inOrder } from './dropped-files.ts'
-import { addWords } from '../useDeckEdits.ts'
+import { addWords } from '../edits/useDeckEdits.ts'
 import {
   imagePairs,
   LONGEST_SIDE,

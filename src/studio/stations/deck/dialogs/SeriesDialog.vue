@@ -15,7 +15,7 @@ import ModalDialog from '../../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../../parts/settings/NumberWord.vue'
 import { useBench } from '../../../store/bench.ts'
-import { addWords } from '../useDeckEdits.ts'
+import { addWords } from '../edits/useDeckEdits.ts'
 
 /** Pairs that need no art: a run of letters, numbers, colours, dots or shapes. */
 const open = defineModel<boolean>({ required: true })

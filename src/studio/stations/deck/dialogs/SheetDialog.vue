@@ -13,7 +13,7 @@ import SheetNames from './SheetNames.vue'
 import SheetSight from './SheetSight.vue'
 import SheetUses from './SheetUses.vue'
 import { useSheet } from './useSheet.ts'
-import { addWords } from '../useDeckEdits.ts'
+import { addWords } from '../edits/useDeckEdits.ts'
 
 /** One image cut into tiles: the grid covers the image while it is set; empty tiles are left out; each tile has a name. */
 const open = defineModel<boolean>({ required: true })

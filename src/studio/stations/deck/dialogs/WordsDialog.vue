@@ -13,7 +13,7 @@ import ModalDialog from '../../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 import { anyTextOf } from '../../../parts/files/text-of.ts'
 import WordColumns from './WordColumns.vue'
-import { addWords } from '../useDeckEdits.ts'
+import { addWords } from '../edits/useDeckEdits.ts'
 
 /** Pairs from columns of words: typed, pasted, or opened from a file; previewed before they are added. `there`: the pairs that the deck has; `fresh`: they start a game of their own. */
 const open = defineModel<boolean>({ required: true })

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Vision } from '../../../../core/deck/vision.ts'
-import type { Tie } from '../useLookAlikes.ts'
+import type { Tie } from './useLookAlikes.ts'
 
 /** Dotted threads between pairs that look alike to a vision, each with its likeness in percent, from the middle of one tile to the other. */
 const props = defineProps<{

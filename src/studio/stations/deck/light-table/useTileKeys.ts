@@ -1,6 +1,6 @@
 import type { Ref } from 'vue'
 import type { Pair } from '../../../../core/deck/pair.ts'
-import type { useSelection } from '../useSelection.ts'
+import type { useSelection } from './useSelection.ts'
 
 /** The effect of presses and keys on the light table. `leadAt` is the place of the tile that keys move from, or -1. */
 export function useTileKeys(options: {

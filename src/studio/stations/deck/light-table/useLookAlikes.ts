@@ -1,8 +1,8 @@
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { TOO_ALIKE } from '../../../core/deck/likeness.ts'
-import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
-import type { Game } from '../../../core/game/game.ts'
-import { backForWorker, faceForWorker, pageFonts } from '../../workers/painting/for-workers.ts'
+import { TOO_ALIKE } from '../../../../core/deck/likeness.ts'
+import { VISIONS, type Vision } from '../../../../core/deck/vision.ts'
+import type { Game } from '../../../../core/game/game.ts'
+import { backForWorker, faceForWorker, pageFonts } from '../../../workers/painting/for-workers.ts'
 import type {
   AlikeCard,
   AlikeFound,
@@ -10,10 +10,10 @@ import type {
   AlikeOutput,
   AlikeRun,
   Owner,
-} from '../../workers/painting/alike.worker.ts'
-import { imagesOf } from '../../workers/painting/load-image.ts'
-import { workerError } from '../../store/faults.ts'
-import { nextTask } from '../../store/next-task.ts'
+} from '../../../workers/painting/alike.worker.ts'
+import { imagesOf } from '../../../workers/painting/load-image.ts'
+import { workerError } from '../../../store/faults.ts'
+import { nextTask } from '../../../store/next-task.ts'
 import { smallestCard } from './smallest-card.ts'
 
 /** Two pairs of the deck, by id, that have faces alike; null stands for the back. */
@@ -30,7 +30,7 @@ const AT_ONCE = 40
  * worker; unchanged faces are neither drawn nor compared again.
  */
 export function useLookAlikes(game: () => Game) {
-  const worker = new Worker(new URL('../../workers/painting/alike.worker.ts', import.meta.url), {
+  const worker = new Worker(new URL('../../../workers/painting/alike.worker.ts', import.meta.url), {
     type: 'module',
   })
   worker.postMessage({ fonts: pageFonts() } satisfies AlikeInput)

@@ -1,12 +1,12 @@
 import type { Ref } from 'vue'
-import { countWords } from '../../../core/count-words.ts'
-import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../../core/deck/edit.ts'
-import type { Pair } from '../../../core/deck/pair.ts'
-import { BOUNDS } from '../../../core/settings/settings.ts'
-import { useBench } from '../../store/bench.ts'
-import { useDone } from '../../parts/toast/useDone.ts'
-import { useToasts } from '../../parts/toast/useToasts.ts'
-import type { useSelection } from './useSelection.ts'
+import { countWords } from '../../../../core/count-words.ts'
+import { duplicated, moved, movedBy, withoutPairs, withPairs } from '../../../../core/deck/edit.ts'
+import type { Pair } from '../../../../core/deck/pair.ts'
+import { BOUNDS } from '../../../../core/settings/settings.ts'
+import { useBench } from '../../../store/bench.ts'
+import { useDone } from '../../../parts/toast/useDone.ts'
+import { useToasts } from '../../../parts/toast/useToasts.ts'
+import type { useSelection } from '../light-table/useSelection.ts'
 
 /** The words of the button that adds pairs; if it is disabled, no pairs are made yet. */
 export const addWords = (count: number): string => `Add ${count ? countWords(count, 'pair') : 'pairs'}`

@@ -1,15 +1,15 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
 import { computed, nextTick } from 'vue'
-import { BOUNDS } from '../../../core/settings/settings.ts'
-import { gameWith, pairsNamed } from '../../../core/testing/games.ts'
+import { BOUNDS } from '../../../../core/settings/settings.ts'
+import { gameWith, pairsNamed } from '../../../../core/testing/games.ts'
 
-await import('../../testing/browser.ts')
-const { useBench } = await import('../../store/bench.ts')
-const { keepGame, oneGame } = await import('../../store/db.ts')
-const { useToasts } = await import('../../parts/toast/useToasts.ts')
+await import('../../../testing/browser.ts')
+const { useBench } = await import('../../../store/bench.ts')
+const { keepGame, oneGame } = await import('../../../store/db.ts')
+const { useToasts } = await import('../../../parts/toast/useToasts.ts')
 const { useDeckEdits } = await import('./useDeckEdits.ts')
-const { useSelection } = await import('./useSelection.ts')
+const { useSelection } = await import('../light-table/useSelection.ts')
 
 let bench: ReturnType<typeof useBench>
 const { toasts, close } = useToasts()
