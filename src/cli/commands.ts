@@ -28,10 +28,10 @@ const LEVELS_NAMED = 12
 export function levelOf(game: Game, id: string | undefined): Level {
   const level = id === undefined ? game.levels[0] : findLevel(game, id)
   if (level) return level
-  const known = game.levels.slice(0, LEVELS_NAMED).map((one) => one.id)
-  const more = game.levels.length - known.length
+  const ids = game.levels.slice(0, LEVELS_NAMED).map((one) => one.id)
+  const more = game.levels.length - ids.length
   throw new Unusable(
-    `no level ${quoted(id!)} in this game; it has ${known.join(', ')}${more ? ` and ${more} more` : ''}`,
+    `no level ${quoted(id!)} in this game; it has ${ids.join(', ')}${more ? ` and ${more} more` : ''}`,
   )
 }
 
@@ -94,16 +94,16 @@ export function replayRecord(
 export function check(path: string, options: { json?: boolean }, shell: Shell): number {
   const game = gameAt(path, shell)
   const findings = [...findingsOf(game, new Set(Object.keys(pictureLibrary()))), ...failedChecks(game)]
-  const told = findings.map((finding) => ({
+  const rows = findings.map((finding) => ({
     level: finding.severity,
     code: finding.code,
     at: whereText(finding.where),
     message: findingLine(finding, game.levels),
   }))
-  if (options.json) shell.print(JSON.stringify(told))
-  else if (told.length === 0) shell.print('no findings')
-  else for (const { level, code, at, message } of told) shell.print(`${level}  ${code}  ${at}  ${message}`)
-  return told.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
+  if (options.json) shell.print(JSON.stringify(rows))
+  else if (rows.length === 0) shell.print('no findings')
+  else for (const { level, code, at, message } of rows) shell.print(`${level}  ${code}  ${at}  ${message}`)
+  return rows.some(({ level, code }) => level === 'stops' || code === 'kept-check-failed') ? 1 : 0
 }
 
 /** What --json prints of an audit; also for programs that run it after every build. */

@@ -73,12 +73,12 @@ export async function drawIcons(game: Game): Promise<Record<IconFile, Uint8Array
     back: await loadBack(game.deck.back),
     face: await loadFace(game.deck.pairs[0]!.a),
   }
-  const drawn = Object.entries(ICONS).map(([name, icon]) => {
+  const files = Object.entries(ICONS).map(([name, icon]) => {
     const canvas = createCanvas(icon.side, icon.side)
     drawIcon(penOf(canvas), game.house, cards, icon)
     return [name, new Uint8Array(canvas.toBuffer('image/png'))] as const
   })
-  return Object.fromEntries(drawn) as Record<IconFile, Uint8Array>
+  return Object.fromEntries(files) as Record<IconFile, Uint8Array>
 }
 
 /** The images of a kit, as PNG by the names of their files, and the fronts whose image cannot be drawn: their words stand there. */

@@ -10,11 +10,11 @@ import type { Table } from './table.ts'
 import { cardLabel, nameOf } from './words.ts'
 
 /** What is drawn of one card; compared before anything is touched. */
-type Drawn = { state: string; shows: boolean; order: string; judged: string; label: string }
+type CardLook = { state: string; shows: boolean; order: string; judged: string; label: string }
 /** How large a table is, in CSS px. */
-type Size = { width: number; height: number }
+type TableSize = { width: number; height: number }
 /** The front is in the page only while its face can be seen. */
-type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: Drawn | null }
+type CardView = { button: HTMLButtonElement; inner: HTMLElement; front: HTMLElement; drawn: CardLook | null }
 
 /** The distance of each cell from the middle, in half cells. */
 function fromMiddle(rows: number, columns: number): number[] {
@@ -42,7 +42,7 @@ export class BoardView {
   }
 
   /** Lays the board of a new round. In: the size of the table in CSS px. */
-  build(size: Size): void {
+  build(size: TableSize): void {
     const { table, root } = this
     const { rows, columns } = table.settings.board
     root.replaceChildren()
@@ -84,7 +84,7 @@ export class BoardView {
   }
 
   /** Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. Call it when the size of the table may have changed. */
-  place({ width, height }: Size): void {
+  place({ width, height }: TableSize): void {
     const { root, table } = this
     const { board, look } = table.settings
     const { rows, columns } = board
@@ -117,7 +117,7 @@ export class BoardView {
       round.phase === 'first-look' || (round.phase === 'paused' && round.heldPhase === 'first-look')
     const hidden = round.phase === 'paused'
     const shows = (state !== 'down' && !(hidden && state === 'up')) || (glimpse && !hidden) || table.glass
-    const now: Drawn = {
+    const now: CardLook = {
       state,
       shows,
       order: state === 'up' ? (cell === round.first ? 'first' : cell === round.second ? 'second' : '') : '',

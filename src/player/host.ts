@@ -87,9 +87,9 @@ export function newHost(asked: string | null) {
         const { table } = player()
         const { level, seed } = data
         if (data.do === 'deal') {
-          const known = typeof level === 'string' && findLevel(table.game, level)
+          const target = typeof level === 'string' && findLevel(table.game, level)
           const given = typeof seed === 'string' && isSeed(seed) ? seed : undefined
-          if (level === undefined || known) player().deal(known ? known.id : undefined, given)
+          if (level === undefined || target) player().deal(target ? target.id : undefined, given)
         } else if (data.do === 'pause' && table.panel === 'none') player().pause()
         else if (data.do === 'resume' && table.panel === 'pause') player().pause()
         else if (data.do === 'sound') player().setSound(data.on === true)

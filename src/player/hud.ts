@@ -97,12 +97,12 @@ export class Hud {
       hide(this.#seats, true)
       return
     }
-    const left = timeLeft(round)
-    this.#drawFigures(round, left)
+    const remaining = timeLeft(round)
+    this.#drawFigures(round, remaining)
     this.#drawSeats()
-    hide(this.bar, left === null)
-    if (left !== null)
-      this.#fill.style.transform = `scaleX(${Math.min(1, left / settings.clock.limit).toFixed(4)})`
+    hide(this.bar, remaining === null)
+    if (remaining !== null)
+      this.#fill.style.transform = `scaleX(${Math.min(1, remaining / settings.clock.limit).toFixed(4)})`
     if (!isTheirs && isWaitingForPress(round)) this.say(say('pressAnywhere'), 'plain')
   }
 

@@ -344,14 +344,14 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     keyboardGoesToBoard = true
   }
 
-  const kept = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
-  const left = options.open ?? kept
-  wereAsked ||= left !== null
-  opens &&= left === null
-  if (MINDS_PLAY) table.rival = left?.rival
-  deal(left?.level, left?.seed ?? options.seed)
-  if (left) {
-    stand(left.inputs, left.at)
+  const stored = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
+  const openGame = options.open ?? stored
+  wereAsked ||= openGame !== null
+  opens &&= openGame === null
+  if (MINDS_PLAY) table.rival = openGame?.rival
+  deal(openGame?.level, openGame?.seed ?? options.seed)
+  if (openGame) {
+    stand(openGame.inputs, openGame.at)
     runAt(table, table.speed)
     pause()
   }

@@ -44,15 +44,15 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
 /** The game that was left open, or null; unreadable data counts as none. */
 export function readOpen(keep: Keep | null, game: Game): OpenGame | null {
   try {
-    const kept = JSON.parse(keep?.read() || 'null') as OpenGame | null
+    const stored = JSON.parse(keep?.read() || 'null') as OpenGame | null
     const sound =
-      kept &&
-      typeof kept.seed === 'string' &&
-      isSeed(kept.seed) &&
-      findLevel(game, kept.level) &&
-      Array.isArray(kept.inputs) &&
-      Number.isInteger(kept.at)
-    return sound ? kept : null
+      stored &&
+      typeof stored.seed === 'string' &&
+      isSeed(stored.seed) &&
+      findLevel(game, stored.level) &&
+      Array.isArray(stored.inputs) &&
+      Number.isInteger(stored.at)
+    return sound ? stored : null
   } catch {
     return null
   }

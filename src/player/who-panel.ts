@@ -8,9 +8,9 @@ import { givenNames, type Table } from './table.ts'
 /** Names kept in the player's browser; unreadable data counts as none. */
 export function readNames(keep: Keep | null): string[] {
   try {
-    const kept: unknown = JSON.parse(keep?.read() || '[]')
-    return Array.isArray(kept)
-      ? kept.map((name) => (typeof name === 'string' ? name.trim().slice(0, LENGTHS.player) : ''))
+    const stored: unknown = JSON.parse(keep?.read() || '[]')
+    return Array.isArray(stored)
+      ? stored.map((name) => (typeof name === 'string' ? name.trim().slice(0, LENGTHS.player) : ''))
       : []
   } catch {
     return []

@@ -24,9 +24,9 @@ export const isLoopback = (address = ''): boolean =>
 /** Refuses requests that were sent to another name: a page elsewhere may point a name of its own here. In: gives the names that are this machine's. */
 export function answerTo(names: () => readonly string[]): RequestHandler {
   return (request, response, next) => {
-    const asked = (request.headers.host ?? '').replace(/:\d{1,5}$/, '').toLowerCase()
+    const host = (request.headers.host ?? '').replace(/:\d{1,5}$/, '').toLowerCase()
     // every address of the loopback is this machine, and no name of anybody else's
-    if (asked && (isLoopback(asked) || names().some((name) => name.toLowerCase() === asked))) return next()
+    if (host && (isLoopback(host) || names().some((name) => name.toLowerCase() === host))) return next()
     response.status(421).type('text/plain').send('this server has another name')
   }
 }

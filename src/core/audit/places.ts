@@ -119,8 +119,8 @@ function placesWithinClasses(tally: Tally): PlacesTest | null {
     let square = 0
     places.forEach((one, i) =>
       places.forEach((other, j) => {
-        const of = (own * size + one) * size + other
-        const together = ((sampled.pairs[of]! - sampled.classes[of]! / n) * deals) / sampled.boards
+        const index = (own * size + one) * size + other
+        const together = ((sampled.pairs[index]! - sampled.classes[index]! / n) * deals) / sampled.boards
         square += together ** 2 / (expected[i]! * expected[j]!)
       }),
     )

@@ -24,9 +24,9 @@ export function relationsOn(board: Board): Relations {
       const steps = stepsBetween(one, other, board.columns)
       const inLine = one % board.columns === other % board.columns
       const inRow = Math.floor(one / board.columns) === Math.floor(other / board.columns)
-      const found = steps === 1 ? (inLine || inRow ? BESIDE : CORNER) : steps
-      kind[i * size + j] = found
-      if (found > most) most = found
+      const column = steps === 1 ? (inLine || inRow ? BESIDE : CORNER) : steps
+      kind[i * size + j] = column
+      if (column > most) most = column
     }),
   )
   return { size, kinds: most + 1, kind }

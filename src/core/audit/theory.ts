@@ -21,7 +21,7 @@ export function theoryOf({ size, kinds, kind }: Relations): Theory {
   const degree = Array.from({ length: kinds }, () => new Array<number>(size).fill(0))
   for (let i = 0; i < size; i++)
     for (let j = 0; j < size; j++) if (i !== j) degree[kind[i * size + j]!]![i]!++
-  const places = degree.map((of) => of.reduce((a, b) => a + b, 0) / 2)
+  const places = degree.map((degrees) => degrees.reduce((a, b) => a + b, 0) / 2)
   const chains = degree.map((one, k) =>
     degree.map((other, l) => one.reduce((sum, d, v) => sum + d * (other[v]! - (k === l ? 1 : 0)), 0)),
   )

@@ -34,27 +34,27 @@ export const frameOf = (name: FrameName): Frame => ({
   safe: 0,
 })
 
-type Shown = Around & Laid
+type FramedBoard = Around & Laid
 
 /** The surface that a level's board has on this screen, in CSS px. */
-function surfaceIn(frame: Frame, shown: Shown): Surface {
+function surfaceIn(frame: Frame, shown: FramedBoard): Surface {
   const { width, height } = tableArea(frame.width - 2 * frame.safe, frame.height - 2 * frame.safe, shown)
   return tableSurface(width, height, shown)
 }
 
 /** Where the cells of a level lie on this screen, by the shared geometry. x and y count from the table's corner. */
-export function layoutIn(frame: Frame, shown: Shown): Layout & { width: number; height: number } {
+export function layoutIn(frame: Frame, shown: FramedBoard): Layout & { width: number; height: number } {
   const surface = surfaceIn(frame, shown)
   const { rows, columns } = shown.board
   return { width: surface.width, height: surface.height, ...layout(surface, rows, columns) }
 }
 
 /** How large a card of a level is on this screen, in CSS px. */
-export const cardIn = (frame: Frame, shown: Shown): { width: number; height: number } =>
+export const cardIn = (frame: Frame, shown: FramedBoard): { width: number; height: number } =>
   cardSize(surfaceIn(frame, shown), shown.board.rows, shown.board.columns)
 
 /** The shorter side of a card on this screen, in CSS px. */
-export function touchSize(frame: Frame, shown: Shown): number {
+export function touchSize(frame: Frame, shown: FramedBoard): number {
   const { width, height } = cardIn(frame, shown)
   return Math.min(width, height)
 }
@@ -65,7 +65,7 @@ export function touchSize(frame: Frame, shown: Shown): number {
  */
 export function nearestTouchable(
   frames: readonly Frame[],
-  shown: Shown,
+  shown: FramedBoard,
 ): { rows: number; columns: number } | null {
   const { rows, columns } = shown.board
   const [low, high] = BOUNDS.side

@@ -16,22 +16,23 @@ function addLogs(one: number, other: number): number {
 
 /** The product of two polynomials given by the logarithms of their coefficients, up to the power `most`. */
 function times(one: Logs, other: Logs, most: number): Logs {
-  const made = new Array<number>(Math.min(most, one.length + other.length - 2) + 1).fill(NONE)
+  const product = new Array<number>(Math.min(most, one.length + other.length - 2) + 1).fill(NONE)
   one.forEach((a, i) => {
     if (a === NONE) return
-    for (let j = 0; j < other.length && i + j <= most; j++) made[i + j] = addLogs(made[i + j]!, a + other[j]!)
+    for (let j = 0; j < other.length && i + j <= most; j++)
+      product[i + j] = addLogs(product[i + j]!, a + other[j]!)
   })
-  return made
+  return product
 }
 
 function power(base: Logs, exponent: number, most: number): Logs {
-  let made: Logs = [0]
+  let product: Logs = [0]
   let square = base
-  for (let left = exponent; left > 0; left >>= 1) {
-    if (left & 1) made = times(made, square, most)
-    if (left > 1) square = times(square, square, most)
+  for (let rest = exponent; rest > 0; rest >>= 1) {
+    if (rest & 1) product = times(product, square, most)
+    if (rest > 1) square = times(square, square, most)
   }
-  return made
+  return product
 }
 
 const logFactorials: Logs = [0]
@@ -68,7 +69,7 @@ export function logDeals(
     fill.repeat === 'counts'
       ? { kind: 'fixed', copies: (i) => fill.counts[pairs[selection[i]!]!.id]! }
       : picks(fill, selection.length, needed)
-  const of = (isRelated: boolean, from: number, to: number): Logs =>
+  const weights = (isRelated: boolean, from: number, to: number): Logs =>
     Array.from({ length: to - from + 1 }, (_, i) => weight(from + i, isRelated))
   let sum: number
   if (picked.kind === 'fixed') {
@@ -77,8 +78,8 @@ export function logDeals(
   } else {
     const { least, most, extra } = picked
     const product = times(
-      power(of(true, least, most), related, extra),
-      power(of(false, least, most), selection.length - related, extra),
+      power(weights(true, least, most), related, extra),
+      power(weights(false, least, most), selection.length - related, extra),
       extra,
     )
     sum = product[extra] ?? NONE

@@ -86,13 +86,13 @@ export function prepareDeal(
   if (open.length % 2 === 1)
     return no('odd-board', 'board', '', `cards come in pairs, and the board has room for ${open.length}`)
   if (open.length < BOUNDS.cards[0]) return no('too-few-cards', 'board', '', 'no cell holds a card')
-  const made = { pairs: needed, rows: board.rows, columns: board.columns }
+  const base = { pairs: needed, rows: board.rows, columns: board.columns }
 
   if (deal.way === 'arranged') {
     const laid = arrangedCells(pairs, board, deal.arranged)
     if (!laid.ok) return no('arranged-wrong', 'deal', laid.problem.at, laid.problem.message)
     const { value } = laid
-    return good({ ...made, deal: () => value, cards: () => value.filter((card) => card !== NO_CARD) })
+    return good({ ...base, deal: () => value, cards: () => value.filter((card) => card !== NO_CARD) })
   }
 
   const selection = drawnPairs(pairs, fill)
@@ -127,7 +127,7 @@ export function prepareDeal(
   const lay = way.value
   const size = board.rows * board.columns
   return good({
-    ...made,
+    ...base,
     cards: cardsFor,
     deal(seed) {
       const cards = lay(cardsFor(seed), seed)

@@ -22,7 +22,7 @@ const searchBlocks = (cards: number): number => Math.min(60, Math.round(1.5e8 / 
 const mostFills = (cards: number): number => (cards > 100 ? 6 : 24)
 
 /** Cards laid by the rule; `bySwaps`: swaps from a shuffle found it, so swaps can be trusted to find all others. */
-type Found = { laid: Card[]; bySwaps: boolean }
+type SpreadFill = { laid: Card[]; bySwaps: boolean }
 /** The largest `apart` that was found, whether a larger one is proved impossible, and the largest that is not proved impossible. */
 export type MostApart = { steps: number; proved: boolean; bound: number }
 
@@ -41,7 +41,7 @@ const tooClose = (board: Board, steps: number): TooClose =>
  * Looks for a way to lay these cards: by swaps from a shuffle; on a lattice; by mending what the swaps left, then the lattice. The same cards always give
  * the same result. If the lattice has no fault there is a way in any case, and swaps are tried half as long.
  */
-const search = (board: Board, cards: readonly Card[], steps: number): Found | null =>
+const search = (board: Board, cards: readonly Card[], steps: number): SpreadFill | null =>
   once(keyOf(board, 'repeats', steps, cards.join()), () => {
     const close = tooClose(board, steps)
     const stream = streamOf('limit', 'swaps')
@@ -59,12 +59,12 @@ const search = (board: Board, cards: readonly Card[], steps: number): Found | nu
 export type Fills = readonly (readonly Card[])[]
 
 /** How each kind of fill can be laid, or null if no way was found for one of them. */
-function foundFor(board: Board, fills: Fills, steps: number): Found[] | null {
+function foundFor(board: Board, fills: Fills, steps: number): SpreadFill[] | null {
   // what keeps identical cards apart keeps any others apart too
   const strict = search(board, strictest(fills[0]!), steps)
   if (strict) return fills.map(() => strict)
   if (fills[0]!.every((card) => !isRelated(card)) || fills.length > mostFills(fills[0]!.length)) return null
-  const layouts: Found[] = []
+  const layouts: SpreadFill[] = []
   for (const cards of fills) {
     const one = search(board, cards, steps)
     if (!one) return null
@@ -138,14 +138,14 @@ function inPlaceOf(laid: readonly Card[], cards: readonly Card[], stream: Stream
   }
   for (const group of groups.values()) shuffle(group, stream)
   const standsFor = new Map(model.map((one) => [one.pair, groups.get(keyOfPair(one))!.pop()!]))
-  const left = new Map<number, { a: Card[]; b: Card[] }>()
+  const remaining = new Map<number, { a: Card[]; b: Card[] }>()
   for (const card of cards) {
-    const sides = left.get(pairOf(card)) ?? { a: [], b: [] }
+    const sides = remaining.get(pairOf(card)) ?? { a: [], b: [] }
     sides[sideOf(card)].push(card)
-    left.set(pairOf(card), sides)
+    remaining.set(pairOf(card), sides)
   }
   return laid.map((card) => {
-    const sides = left.get(standsFor.get(pairOf(card))!)!
+    const sides = remaining.get(standsFor.get(pairOf(card))!)!
     return (sides[sideOf(card)].pop() ?? sides.a.pop() ?? sides.b.pop())!
   })
 }

@@ -22,7 +22,7 @@ export type ReadBoards = {
 }
 export type GivenSize = { rows?: number; columns?: number }
 
-type Row = { line: number; cells: (string | null)[]; rows?: number; columns?: number }
+type BoardRow = { line: number; cells: (string | null)[]; rows?: number; columns?: number }
 const MOST_TOLD = 20
 const MOST_CELLS = BOUNDS.cards[1]
 const MOST_NAMES = BOUNDS.pairs[1]
@@ -50,20 +50,22 @@ export function readBoards(text: string, given: GivenSize = {}): Result<ReadBoar
   })
   if (length > MOST_CELLS)
     return bad(`line ${sized[0]!.line}`, `${length} cells; at most ${MOST_CELLS} can be measured`)
-  const gapsOf = ({ cells }: Row): string => cells.flatMap((name, i) => (name === null ? [i] : [])).join()
+  const gapsOf = ({ cells }: BoardRow): string =>
+    cells.flatMap((name, i) => (name === null ? [i] : [])).join()
   const gaps = commonest(sized.map(gapsOf))
-  const kept = sized.filter((row) => {
+  const alikeBoards = sized.filter((row) => {
     const same = gapsOf(row) === gaps
     if (!same) tell(row.line, 'its gaps are not where most boards have them')
     return same
   })
-  if (!kept.length) return bad('', problems[0] ?? 'no boards found')
-  const size = sizeOf(length, given, kept[0]!)
+  if (!alikeBoards.length) return bad('', problems[0] ?? 'no boards found')
+  const size = sizeOf(length, given, alikeBoards[0]!)
   if (!size.ok) return size
   const { rows: r, columns: c, guessed } = size.value
   const holes = gaps === '' || gaps === undefined ? [] : gaps.split(',').map((i) => cellName(Number(i), c))
-  if (length - holes.length < BOUNDS.cards[0]) return bad(`line ${kept[0]!.line}`, 'fewer than two cards')
-  const named = nameCards(kept)
+  if (length - holes.length < BOUNDS.cards[0])
+    return bad(`line ${alikeBoards[0]!.line}`, 'fewer than two cards')
+  const named = nameCards(alikeBoards)
   if (named.names.length > MOST_NAMES)
     return bad('', `${named.names.length} different names; at most ${MOST_NAMES} can be told apart`)
   return good({ format, board: { rows: r, columns: c, gaps: holes }, guessed, ...named, problems, leftOut })
@@ -84,9 +86,9 @@ const word = (value: unknown): string | null => {
   throw new Error('a cell is neither text, number nor null')
 }
 
-const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string) => void) => Row[]> = {
+const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string) => void) => BoardRow[]> = {
   'json-lines': (text, tell) =>
-    text.split(/\r?\n/).flatMap((line, i): Row[] => {
+    text.split(/\r?\n/).flatMap((line, i): BoardRow[] => {
       if (!line.trim()) return []
       let value: unknown
       try {
@@ -122,7 +124,7 @@ const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string)
       }
     }),
   csv: (text, tell) => {
-    const rows: Row[] = []
+    const rows: BoardRow[] = []
     let line = 1
     Papa.parse<string[]>(text, {
       step: ({ data, errors, meta }) => {
@@ -136,7 +138,7 @@ const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string)
     return rows
   },
   tokens: (text) =>
-    text.split(/\r?\n/).flatMap((line, i): Row[] => {
+    text.split(/\r?\n/).flatMap((line, i): BoardRow[] => {
       const cells = line.trim().split(/\s+/).filter(Boolean)
       if (!cells.length) return []
       return [{ line: i + 1, cells: cells.length > 1 ? cells : Array.from(cells[0]!) }]
@@ -191,7 +193,7 @@ function sizeOf(
 }
 
 /** Cards from names; the two faces of a related pair are recognised by /a and /b at the end of every name. */
-function nameCards(rows: readonly Row[]): Pick<ReadBoards, 'boards' | 'names' | 'twinsKnown'> {
+function nameCards(rows: readonly BoardRow[]): Pick<ReadBoards, 'boards' | 'names' | 'twinsKnown'> {
   const sided = rows.every(({ cells }) => cells.every((name) => name === null || /.\/[ab]$/.test(name)))
   const pairName = (name: string): string => (sided ? name.slice(0, -2) : name)
   const related = new Set<string>()

@@ -46,8 +46,8 @@ const anything = fc.oneof(
   ),
   fc.jsonValue({ maxDepth: 2 }),
 )
-type Change = { at: number; how: 'replace' | 'remove' | 'double'; by: unknown }
-const anyChanges: fc.Arbitrary<Change[]> = fc.array(
+type Damage = { at: number; how: 'replace' | 'remove' | 'double'; by: unknown }
+const anyChanges: fc.Arbitrary<Damage[]> = fc.array(
   fc.record({
     at: fc.nat(10_000),
     how: fc.constantFrom('replace' as const, 'remove' as const, 'double' as const),
@@ -64,7 +64,7 @@ function places(value: unknown): { holder: any; key: string | number }[] {
 }
 
 /** The text of a JSON file after the changes. */
-function broken(text: string, changes: readonly Change[]): string {
+function broken(text: string, changes: readonly Damage[]): string {
   const file = JSON.parse(text) as unknown
   for (const { at, how, by } of changes) {
     const all = places(file)

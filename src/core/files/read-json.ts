@@ -16,9 +16,9 @@ export function parseJson(text: string): Result<unknown> {
 
 /** "line 3, column 7": the position in an engine's message, or the end of a text that stops too soon; else an empty text. */
 function placeOf(text: string, message: string): string {
-  const found = /position (\d+)/.exec(message)
-  if (!found && !/end/i.test(message)) return ''
-  const before = text.slice(0, found ? Number(found[1]) : text.length)
+  const match = /position (\d+)/.exec(message)
+  if (!match && !/end/i.test(message)) return ''
+  const before = text.slice(0, match ? Number(match[1]) : text.length)
   const line = before.split('\n').length
   return `line ${line}, column ${before.length - before.lastIndexOf('\n')}`
 }

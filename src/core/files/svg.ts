@@ -19,7 +19,7 @@ type Node = {
   parts: string[]
 }
 /** Everything drawn by an element: elements, letters of path data, filtered ones; the depth of masks or clips, and of filters. */
-type Drawn = { elements: number; letters: number; filtered: number; masks: number; filters: number }
+type DrawingCost = { elements: number; letters: number; filtered: number; masks: number; filters: number }
 
 /** Elements that can run, load, link, move or embed something. */
 const FORBIDDEN = new Set(
@@ -217,15 +217,15 @@ function cornersIn(data: string): number {
 
 type Following = {
   ids: Map<string, Node>
-  known: Map<Node, Drawn>
+  known: Map<Node, DrawingCost>
   open: Set<Node>
   /** whether the element is drawn for itself, although it is a definition */
   asked: boolean
 }
-const NOTHING: Drawn = { elements: 0, letters: 0, filtered: 0, masks: 0, filters: 0 }
+const NOTHING: DrawingCost = { elements: 0, letters: 0, filtered: 0, masks: 0, filters: 0 }
 
 /** What an element draws. Throws Refused if that is too much, or refers to itself in a circle. */
-function drawnAt(node: Node, following: Following): Drawn {
+function drawnAt(node: Node, following: Following): DrawingCost {
   const { ids, known, open, asked } = following
   if (!asked && ASIDE.has(node.tag)) return NOTHING
   const before = known.get(node)
@@ -234,7 +234,7 @@ function drawnAt(node: Node, following: Following): Drawn {
   if (open.size > IMAGE_BOUNDS.depth * 3) throw new Refused('refers from element to element too often')
   open.add(node)
   const inside: Following = { ...following, asked: false }
-  const all: Drawn = {
+  const all: DrawingCost = {
     elements: 1,
     letters: node.letters,
     filtered: node.filters ? 1 : 0,
@@ -242,13 +242,13 @@ function drawnAt(node: Node, following: Following): Drawn {
     filters: node.filters ? 1 : 0,
   }
   if (node.filters > 1) throw new Refused(FILTER)
-  const add = (drawn: Drawn, times = 1): void => {
+  const add = (drawn: DrawingCost, times = 1): void => {
     all.elements += drawn.elements * times
     all.letters += drawn.letters * times
     all.filtered += drawn.filtered * times
   }
   let [masksIn, filtersIn] = [0, 0]
-  const noteDepth = (drawn: Drawn): void => {
+  const noteDepth = (drawn: DrawingCost): void => {
     masksIn = Math.max(masksIn, drawn.masks)
     filtersIn = Math.max(filtersIn, drawn.filters)
   }

@@ -11,10 +11,10 @@ import { rowsCsv } from './rows.ts'
 
 /** The texts of a game in its languages as a table for translators: CSV, or JSON with the same keys. A row is a text, a column a language. */
 
-type Words = Partial<Record<Language, Messages>>
+type TextsByLanguage = Partial<Record<Language, Messages>>
 
 /** Each text with its place, what it is, and what each language says; where it says nothing of its own, the cell is empty. */
-function rowsOf(game: Game, words: Words): Record<string, string>[] {
+function rowsOf(game: Game, words: TextsByLanguage): Record<string, string>[] {
   const languages = languagesOf(game)
   return saidRows(game).map(({ id, what }) => ({
     id,
@@ -25,17 +25,17 @@ function rowsOf(game: Game, words: Words): Record<string, string>[] {
 }
 
 /** In: a game, and the messages of its languages. Out: CSV with a head, lines ended by CRLF. */
-export const textsCsv = (game: Game, words: Words): string => rowsCsv(rowsOf(game, words))
+export const textsCsv = (game: Game, words: TextsByLanguage): string => rowsCsv(rowsOf(game, words))
 
 /** The same as JSON: a list of objects. */
-export const textsJson = (game: Game, words: Words): string =>
+export const textsJson = (game: Game, words: TextsByLanguage): string =>
   JSON.stringify(rowsOf(game, words), null, 2) + '\n'
 
 /**
  * A game with the texts of such a table. Rows and columns that are left out stay as they are, an empty cell gives the text back. In: the text of a CSV or JSON
  * file, the game, and the messages of its languages. A problem names the line or row.
  */
-export function readTexts(text: string, game: Game, words: Words): Result<Game> {
+export function readTexts(text: string, game: Game, words: TextsByLanguage): Result<Game> {
   const rows = /^\s*\[/.test(text) ? fromJson(text) : fromCsv(text)
   if (!rows.ok) return rows
   const ids = new Set(saidRows(game).map(({ id }) => id))

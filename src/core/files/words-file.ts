@@ -4,9 +4,9 @@ import { newId } from '../settings/new-id.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 
 /** The use of a column of words. */
-export type Part = 'a' | 'b' | 'name' | 'tags' | 'aloud-a' | 'aloud-b' | 'nothing'
+export type ColumnPart = 'a' | 'b' | 'name' | 'tags' | 'aloud-a' | 'aloud-b' | 'nothing'
 /** A column as it was read: its heading, if the first row names the columns, its first cells, and its use. */
-export type Column = { head: string; cells: string[]; part: Part }
+export type Column = { head: string; cells: string[]; part: ColumnPart }
 
 /** Pairs read from columns of text. */
 export type WordPairs = {
@@ -27,7 +27,7 @@ export type WordOptions = {
   /** whether the first row names the columns; guessed if missing */
   header?: boolean
   /** the use of each column; guessed if missing */
-  parts?: readonly Part[]
+  parts?: readonly ColumnPart[]
   /** what to do with a row without a second face */
   oneFaced?: 'identical' | 'leave-out'
   /** the most pairs to make */
@@ -42,7 +42,7 @@ const SHOWN = 4
 
 /** Headings by which a column's use is recognised. */
 const heads = (words: string): Set<string> => new Set(words.split(' '))
-const HEADS: [Part, Set<string>][] = [
+const HEADS: [ColumnPart, Set<string>][] = [
   [
     'tags',
     heads(
@@ -60,10 +60,10 @@ const HEADS: [Part, Set<string>][] = [
   ],
   ['a', heads('word words term terms question questions first left front side face text pair english')],
 ]
-const partOfHead = (head: string): Part | undefined =>
+const partOfHead = (head: string): ColumnPart | undefined =>
   HEADS.find(([, words]) => words.has(head.toLowerCase()))?.[0]
 
-type Row = { line: number; cells: string[]; torn: boolean }
+type WordRow = { line: number; cells: string[]; torn: boolean }
 
 /**
  * Pairs from typed, pasted or opened text: columns separated by tab, semicolon, |, = or comma, in quotation marks if they contain such a sign or a
@@ -130,8 +130,8 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
 }
 
 /** The rows of a text that are not empty, with the line where each begins. */
-function rowsOf(clean: string, separator: string): Row[] {
-  const rows: Row[] = []
+function rowsOf(clean: string, separator: string): WordRow[] {
+  const rows: WordRow[] = []
   let line = 1
   let from = 0
   Papa.parse<string[]>(clean, {
@@ -150,24 +150,24 @@ function rowsOf(clean: string, separator: string): Row[] {
 }
 
 /** A first row counts as headings if all of two, or most of more, are recognised. */
-function isHeader(row: Row | undefined): boolean {
+function isHeader(row: WordRow | undefined): boolean {
   const named = row?.cells.filter(Boolean) ?? []
   const headCount = named.filter(partOfHead).length
   return named.length > 1 && (named.length === 2 ? headCount === 2 : headCount > named.length / 2)
 }
 
 /** The use of each column: by its heading if it is recognised, else by its content. The first two without another use are the faces. */
-function guessParts(width: number, head: readonly string[], body: readonly Row[]): Part[] {
+function guessParts(width: number, head: readonly string[], body: readonly WordRow[]): ColumnPart[] {
   const sample = body.slice(0, LOOKED_AT)
-  const taken = new Set<Part>()
-  const parts = Array.from({ length: width }, (_, i): Part | undefined => {
+  const taken = new Set<ColumnPart>()
+  const parts = Array.from({ length: width }, (_, i): ColumnPart | undefined => {
     const cells = sample.map(({ cells }) => cells[i] ?? '').filter(Boolean)
     const part = partOfHead(head[i] ?? '') ?? (width > 2 ? partOfCells(cells) : undefined)
     if (!part || (part !== 'nothing' && taken.has(part))) return undefined
     taken.add(part)
     return part
   })
-  return parts.map((part): Part => {
+  return parts.map((part): ColumnPart => {
     if (part) return part
     const face = (['a', 'b'] as const).find((one) => !taken.has(one)) ?? 'nothing'
     taken.add(face)
@@ -176,7 +176,7 @@ function guessParts(width: number, head: readonly string[], body: readonly Row[]
 }
 
 /** Numbers that count rows are nothing; a few words that repeat often are tags. */
-function partOfCells(cells: readonly string[]): Part | undefined {
+function partOfCells(cells: readonly string[]): ColumnPart | undefined {
   const numbers = cells.map(Number)
   if (cells.length > 1 && numbers.every((n, i) => Number.isInteger(n) && (i === 0 || n > numbers[i - 1]!)))
     return 'nothing'
@@ -184,21 +184,25 @@ function partOfCells(cells: readonly string[]): Part | undefined {
   return undefined
 }
 
-const cellsFor = (cells: readonly string[], parts: readonly Part[], part: Part): string[] =>
+const cellsFor = (cells: readonly string[], parts: readonly ColumnPart[], part: ColumnPart): string[] =>
   cells.filter((cell, i) => cell && parts[i] === part)
-const textFor = (cells: readonly string[], parts: readonly Part[], part: Part): string =>
+const textFor = (cells: readonly string[], parts: readonly ColumnPart[], part: ColumnPart): string =>
   cellsFor(cells, parts, part).join(' ')
 /** Whether both faces say the same, although there is a second one, so the pair is identical. */
-const isTwin = (cells: readonly string[], parts: readonly Part[]): boolean =>
+const isTwin = (cells: readonly string[], parts: readonly ColumnPart[]): boolean =>
   textFor(cells, parts, 'b') === textFor(cells, parts, 'a')
 
 /** The pair of a row, or why there is none. */
-function pairOf(cells: readonly string[], parts: readonly Part[], ids: ReadonlySet<string>): Pair | string {
+function pairOf(
+  cells: readonly string[],
+  parts: readonly ColumnPart[],
+  ids: ReadonlySet<string>,
+): Pair | string {
   const a = textFor(cells, parts, 'a')
   const b = textFor(cells, parts, 'b')
   if (!a) return 'there is no text for one face'
   if (a.length > LENGTHS.text || b.length > LENGTHS.text) return `longer than ${LENGTHS.text} characters`
-  const alt = (part: Part): { alt?: string } => {
+  const alt = (part: ColumnPart): { alt?: string } => {
     const words = textFor(cells, parts, part).slice(0, LENGTHS.alt)
     return words ? { alt: words } : {}
   }

@@ -14,7 +14,7 @@ import type { Section } from '../settings/settings.ts'
 import type { FindingOf } from './finding.ts'
 
 /** A finding from the games of minds, without its place in the ladder. */
-type Found = {
+type DifficultyFinding = {
   code: 'hardly-won' | 'hardly-lost'
   section: Section
   key: string
@@ -42,17 +42,22 @@ export function difficultyFindings(
   level: Playable,
   { everyday, fleeting }: MindResults,
   solves: boolean,
-): Found[] {
-  const told = (code: Found['code'], trial: Trial, mind: Mind, share: number): Found => {
+): DifficultyFinding[] {
+  const findingOf = (
+    code: DifficultyFinding['code'],
+    trial: Trial,
+    mind: Mind,
+    share: number,
+  ): DifficultyFinding => {
     const { won, games } = trial
     const way = solves ? suggestLimit(level, trial, mind, share) : null
     const by = way?.by ?? limitsOf(level)[0]!
     const { section, key } = LEVER_PLACES[by]
     return { code, section, key, values: { by, won, games, enough: way?.value ?? null } }
   }
-  if (everyday && isTooHard(everyday)) return [told('hardly-won', everyday, EVERYDAY, WANTED.everyday)]
+  if (everyday && isTooHard(everyday)) return [findingOf('hardly-won', everyday, EVERYDAY, WANTED.everyday)]
   return fleeting && fleeting.won > fleeting.games * NEARLY_ALL
-    ? [told('hardly-lost', fleeting, FLEETING, WANTED.fleeting)]
+    ? [findingOf('hardly-lost', fleeting, FLEETING, WANTED.fleeting)]
     : []
 }
 

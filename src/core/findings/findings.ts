@@ -35,9 +35,9 @@ export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[
   const { house, deck, levels } = game
   const last = ofGames.get(levels)
   if (last?.house === house && last.deck === deck && last.pictures === pictures) return last.found
-  const found = findAll(game, pictures)
-  ofGames.set(levels, { house, deck, pictures, found })
-  return found
+  const findings = findAll(game, pictures)
+  ofGames.set(levels, { house, deck, pictures, found: findings })
+  return findings
 }
 
 /** The findings of a game, by its ladder; its title, for example, changes nothing. */
@@ -47,27 +47,27 @@ const ofGames = new WeakMap<
 >()
 
 function findAll(game: Game, pictures: ReadonlySet<string> | undefined): Finding[] {
-  const found: Finding[] = []
+  const findings: Finding[] = []
   let workedOut = 0
   game.levels.forEach((level, index) => {
     const ofLevel = levelFindings(game, level, index, workedOut >= MOST_WORKED_OUT)
     if (ofLevel.some(({ code }) => WORKED_OUT.has(code))) workedOut++
-    found.push(...ofLevel)
+    findings.push(...ofLevel)
     if (index === 0) return
     const easier = easierThanBefore(game, index, workedOut < MOST_WORKED_OUT)
     if (easier) {
       workedOut++
-      found.push(easier)
+      findings.push(easier)
     }
   })
-  return [...found, ...(pictures ? unknownPictures(game, pictures) : []), ...deckFindings(game)]
+  return [...findings, ...(pictures ? unknownPictures(game, pictures) : []), ...deckFindings(game)]
 }
 
 /** A finding within a level, wherever that is in the ladder. */
-type Found = Finding & { where: { section: Section } }
+type LevelFinding = Finding & { where: { section: Section } }
 /** What a level was checked with, and its findings. */
-type Looked = { house: Settings; pairs: Game['deck']['pairs']; found: Found[] }
-const [full, brief] = [new WeakMap<Level, Looked>(), new WeakMap<Level, Looked>()]
+type CheckedLevel = { house: Settings; pairs: Game['deck']['pairs']; found: LevelFinding[] }
+const [full, brief] = [new WeakMap<Level, CheckedLevel>(), new WeakMap<Level, CheckedLevel>()]
 
 /**
  * The findings of one level. `index` is its place in the ladder, from 0; null: of the house rules, as if they were a level. `isBrief` leaves out
@@ -75,26 +75,26 @@ const [full, brief] = [new WeakMap<Level, Looked>(), new WeakMap<Level, Looked>(
  */
 export function levelFindings(game: Game, level: Level, index: number | null, isBrief = false): Finding[] {
   const { house, deck } = game
-  const kept = isBrief ? brief : full
-  let looked = kept.get(level)
-  if (looked?.house !== house || looked.pairs !== deck.pairs) {
-    looked = { house, pairs: deck.pairs, found: lookAt(game, level, isBrief) }
-    kept.set(level, looked)
+  const cache = isBrief ? brief : full
+  let checked = cache.get(level)
+  if (checked?.house !== house || checked.pairs !== deck.pairs) {
+    checked = { house, pairs: deck.pairs, found: lookAt(game, level, isBrief) }
+    cache.set(level, checked)
   }
-  return looked.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
+  return checked.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
 }
 
-const resultsCache = new WeakMap<Level, Omit<Looked, 'found'> & { results: MindResults }>()
+const resultsCache = new WeakMap<Level, Omit<CheckedLevel, 'found'> & { results: MindResults }>()
 
 /** How minds do on a level, kept like its findings; null if they were not asked to play. */
 function cachedMindResults({ house, deck }: Game, level: Level): MindResults | null {
-  const kept = resultsCache.get(level)
-  return kept?.house === house && kept.pairs === deck.pairs ? kept.results : null
+  const entry = resultsCache.get(level)
+  return entry?.house === house && entry.pairs === deck.pairs ? entry.results : null
 }
 function mindResultsOf(game: Game, level: Level, playable: Playable): MindResults {
   const { house, deck, levels } = game
-  const known = cachedMindResults(game, level)
-  if (known) return known
+  const cached = cachedMindResults(game, level)
+  if (cached) return cached
   const results = playStandardMinds(playable, levels.length > TURNS.levels ? TURNS.fewest : TURNS.most)
   resultsCache.set(level, { house, pairs: deck.pairs, results })
   return results
@@ -112,12 +112,18 @@ function easierThanBefore(game: Game, index: number, solves: boolean): Finding |
   const [limit] = playable.ok ? limitsOf(playable.value) : []
   const by = way?.by ?? limit ?? null
   const { section, key } = LEVER_PLACES[by ?? 'clock']
-  const of = ({ won, games }: Trial): { won: number; games: number } => ({ won, games })
+  const countsOf = ({ won, games }: Trial): { won: number; games: number } => ({ won, games })
   return {
     severity: 'warns',
     code: 'easier-than-before',
     where: { level: index, section, key },
-    values: { before: before.name, there: of(there!), here: of(here!), by, enough: way?.value ?? null },
+    values: {
+      before: before.name,
+      there: countsOf(there!),
+      here: countsOf(here!),
+      by,
+      enough: way?.value ?? null,
+    },
   }
 }
 
@@ -132,9 +138,9 @@ export const houseFindings = (game: Game): Finding[] =>
   levelFindings(game, { id: 'house', name: 'House rules' }, null)
 
 /** The findings of a level, each with its place within it. */
-function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
+function lookAt(game: Game, level: Level, isBrief: boolean): LevelFinding[] {
   const settings = resolveLevel(game, level)
-  const found: Found[] = []
+  const findings: LevelFinding[] = []
   function add<Code extends FindingCode>(
     severity: Finding['severity'],
     code: Code,
@@ -142,7 +148,7 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
     key: string,
     values: FindingOf<Code>['values'],
   ): void {
-    found.push({ severity, code, where: { level: null, section, key }, values } as unknown as Found)
+    findings.push({ severity, code, where: { level: null, section, key }, values } as unknown as LevelFinding)
   }
   const { board } = settings
   const { rows, columns } = board
@@ -165,8 +171,8 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
   if (behind?.kind === 'image' && !behind.alt) add('warns', 'missing-alt-behind', 'look', 'behind.alt', {})
 
   const { stop, dealer } = stopAt(game, settings, isBrief)
-  if (stop) found.push(stop)
-  if (!dealer) return found
+  if (stop) findings.push(stop)
+  if (!dealer) return findings
   const by = stop?.code === 'cannot-be-won' ? stop.values.by : null
   const { turns, lives } = settings.limits
   const limits: [Limit, Section, string, number | null][] = [
@@ -179,16 +185,16 @@ function lookAt(game: Game, level: Level, isBrief: boolean): Found[] {
     const wins = limitBy === by ? null : winsUnder(settings, dealer, limitBy)
     if (!wins || limit === null || wins.share >= BY_LUCK) continue
     const { won, games } = wins
-    const told = { by: limitBy, limit, won, games }
-    const values = isBrief ? told : { ...told, enough: valueToWin(settings, dealer, limitBy) }
+    const counts = { by: limitBy, limit, won, games }
+    const values = isBrief ? counts : { ...counts, enough: valueToWin(settings, dealer, limitBy) }
     add('warns', 'needs-luck', section, key, values)
   }
   // where not even a perfect memory wins, that says it all
-  if (found.some(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')) return found
+  if (findings.some(({ code }) => code === 'cannot-be-won' || code === 'needs-luck')) return findings
   const playable = { settings, dealer }
   for (const one of difficultyFindings(playable, mindResultsOf(game, level, playable), !isBrief))
     add('warns', one.code, one.section, one.key, one.values)
-  return found
+  return findings
 }
 
 /** What stops a level from being dealt, or from being won by anybody, and its dealer if it can be dealt. */
@@ -196,13 +202,14 @@ function stopAt(
   game: Game,
   settings: Settings,
   isBrief: boolean,
-): { stop: Found | null; dealer: Dealer | null } {
-  const of = (found: unknown): Found => ({ severity: 'stops', ...(found as object) }) as Found
+): { stop: LevelFinding | null; dealer: Dealer | null } {
+  const stopping = (found: unknown): LevelFinding =>
+    ({ severity: 'stops', ...(found as object) }) as LevelFinding
   const dealer = prepareDeal(game.deck.pairs, settings, isBrief)
   if (!dealer.ok) {
     const { code, section, key, message, steps } = dealer.problem
     const values = { why: message, ...(steps === undefined ? {} : { steps }) }
-    return { stop: of({ code, where: { level: null, section, key }, values }), dealer: null }
+    return { stop: stopping({ code, where: { level: null, section, key }, values }), dealer: null }
   }
   const { pairs } = dealer.value
   const by = luckiestLoss(settings, dealer.value.cards('findings'))
@@ -210,12 +217,12 @@ function stopAt(
   if (by === 'turns') {
     const values = { by, pairs, turns: settings.limits.turns! }
     return {
-      stop: of({ code, where: { level: null, section: 'limits', key: 'turns' }, values }),
+      stop: stopping({ code, where: { level: null, section: 'limits', key: 'turns' }, values }),
       dealer: dealer.value,
     }
   }
   const where = { level: null, section: 'clock', key: 'limit' }
-  return { stop: by === 'clock' ? of({ code, where, values: { by } }) : null, dealer: dealer.value }
+  return { stop: by === 'clock' ? stopping({ code, where, values: { by } }) : null, dealer: dealer.value }
 }
 
 function unknownUses(
@@ -252,19 +259,19 @@ function usedBy(game: Game, level: Level): Uint8Array {
   for (const pair of selection.slice(0, most)) used[pair] = 1
   return used
 }
-const keptUses = new WeakMap<Level, Omit<Looked, 'found'> & { used: Uint8Array }>()
+const keptUses = new WeakMap<Level, Omit<CheckedLevel, 'found'> & { used: Uint8Array }>()
 
 /** The pairs, by their place in the deck, that no level can ever bring on its board. */
 export function unusedPairs(game: Game): number[] {
   const { house, deck } = game
   const all = new Uint8Array(deck.pairs.length)
   for (const level of game.levels) {
-    let kept = keptUses.get(level)
-    if (kept?.house !== house || kept.pairs !== deck.pairs) {
-      kept = { house, pairs: deck.pairs, used: usedBy(game, level) }
-      keptUses.set(level, kept)
+    let entry = keptUses.get(level)
+    if (entry?.house !== house || entry.pairs !== deck.pairs) {
+      entry = { house, pairs: deck.pairs, used: usedBy(game, level) }
+      keptUses.set(level, entry)
     }
-    kept.used.forEach((is, pair) => is && (all[pair] = 1))
+    entry.used.forEach((is, pair) => is && (all[pair] = 1))
   }
   return deck.pairs.flatMap((_, pair) => (all[pair] ? [] : [pair]))
 }
@@ -273,10 +280,10 @@ const NAMED = 3
 const inDeck = (key: string): Where => ({ level: null, section: 'deck', key })
 
 function deckFindings(game: Game): Finding[] {
-  const found: Finding[] = []
+  const findings: Finding[] = []
   const unused = unusedPairs(game)
   if (unused.length)
-    found.push({
+    findings.push({
       severity: 'warns',
       code: 'unused-pairs',
       where: inDeck(`pairs[${unused[0]}]`),
@@ -289,7 +296,7 @@ function deckFindings(game: Game): Finding[] {
     for (const side of ['a', 'b'] as const) {
       const face = pair[side]
       if (face?.kind === 'image' && !face.alt)
-        found.push({
+        findings.push({
           severity: 'warns',
           code: 'missing-alt',
           where: inDeck(`pairs[${i}].${side}.alt`),
@@ -297,15 +304,15 @@ function deckFindings(game: Game): Finding[] {
         })
     }
   })
-  return found
+  return findings
 }
 
 /** The pictures of a game that the library, given by its names, does not have. */
 export function unknownPictures(game: Game, library: ReadonlySet<string>): Finding[] {
-  const found: Finding[] = []
+  const findings: Finding[] = []
   const look = (picture: { kind: string; name?: string } | undefined, key: string, holder: string): void => {
     if (picture?.kind === 'picture' && !library.has(picture.name!))
-      found.push({
+      findings.push({
         severity: 'stops',
         code: 'unknown-picture',
         where: inDeck(`${key}.name`),
@@ -316,5 +323,5 @@ export function unknownPictures(game: Game, library: ReadonlySet<string>): Findi
   game.deck.pairs.forEach((pair, i) => {
     for (const side of ['a', 'b'] as const) look(pair[side], `pairs[${i}].${side}`, pair.name)
   })
-  return found
+  return findings
 }

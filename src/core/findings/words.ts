@@ -3,7 +3,7 @@ import type { Lever } from '../odds/levers.ts'
 import type { Finding, FindingCode, FindingOf } from './finding.ts'
 
 /** `level` is how a sentence names the level. */
-type Words = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
+type FindingWords = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
 
 /** A limit in words: "3 lives", "40 turns", "1:30 on the clock". */
 function amount(by: Lever, value: number): string {
@@ -20,7 +20,7 @@ const ofGames = ({ won, games }: { won: number; games: number }): string =>
   games ? `${won} of ${games} games` : 'every game'
 const dealWords = ({ why }: { why: string }): string => why
 
-const WORDS: Words = {
+const WORDS: FindingWords = {
   'odd-board': dealWords,
   'too-few-cards': dealWords,
   'too-few-pairs': dealWords,

@@ -1,6 +1,6 @@
 import { arrangedCells } from '../deal/arranged.ts'
 import { prepareDeal, type Cells, type Dealer, type DealProblem } from '../deal/deal.ts'
-import type { Check, Played } from '../play/record.ts'
+import type { Check, PlayedGame } from '../play/record.ts'
 import { differences, replay } from '../play/replay.ts'
 import { resultOf, type RoundResult } from '../play/result.ts'
 import { firstDifference, storyOf } from '../play/tape.ts'
@@ -28,7 +28,7 @@ function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepare
  */
 export function tableOf(
   game: Game,
-  played: Pick<Played, 'level' | 'seed' | 'deal'>,
+  played: Pick<PlayedGame, 'level' | 'seed' | 'deal'>,
 ): Result<{ rules: Settings; cells: Cells }> {
   const level = findLevel(game, played.level)
   if (!level) return bad('level', `no level ${quoted(played.level)} in this game`)
@@ -69,7 +69,7 @@ export function runCheck(game: Game, check: Check): Checked {
 }
 
 /** A game just played, as a check that expects the same outcome in every figure. What can go wrong: as `tableOf`. */
-export function checkOf(game: Game, played: Played, name: string): Check | null {
+export function checkOf(game: Game, played: PlayedGame, name: string): Check | null {
   const table = tableOf(game, played)
   if (!table.ok) return null
   const { rules, cells } = table.value

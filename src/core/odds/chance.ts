@@ -29,11 +29,11 @@ export const happens = (stream: Stream, chance: number): boolean =>
 export function spared(stream: Stream, chance: number, most: number): number {
   if (most === 0 || chance === 1) return 0
   if (chance === 0) return most
-  const drawn = share(stream)
+  const sample = share(stream)
   let rest = 1
-  for (let kept = 0; kept < most; kept++) {
+  for (let count = 0; count < most; count++) {
     rest *= 1 - chance
-    if (drawn >= rest) return kept
+    if (sample >= rest) return count
   }
   return most
 }

@@ -61,6 +61,6 @@ export function valueFor(level: Playable, { free }: Trial, { mind, by, share }: 
   const { count, at } = leverSteps(by, pairs)
   const wins = (step: number): boolean =>
     winsUnderLimits(free, withLever(level.settings, by, at(step)), pairs) >= share * free.ends.length
-  const found = firstOf(0, count, wins)
-  return found < count ? at(found) : null
+  const index = firstOf(0, count, wins)
+  return index < count ? at(index) : null
 }

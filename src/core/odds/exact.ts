@@ -46,10 +46,10 @@ export function blindMisses(pairs: number): MissChances {
   chances[0] = 1
   for (let pairsLeft = pairs; pairsLeft >= 1; pairsLeft--) {
     const match = 1 / (2 * pairsLeft - 1)
-    let kept = 0
+    let previous = 0
     for (let misses = 0; misses < chances.length; misses++) {
-      kept = match * chances[misses]! + (1 - match) * kept
-      chances[misses] = kept
+      previous = match * chances[misses]! + (1 - match) * previous
+      chances[misses] = previous
     }
   }
   cache.set(pairs, chances)

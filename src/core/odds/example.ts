@@ -1,5 +1,5 @@
 import { prepareDeal, type Cells } from '../deal/deal.ts'
-import type { Kind } from '../play/events.ts'
+import type { TurnKind } from '../play/events.ts'
 import { newRound } from '../play/new-round.ts'
 import type { Pair } from '../deck/pair.ts'
 import type { Mind } from '../settings/mind.ts'
@@ -7,7 +7,7 @@ import { DEFAULTS } from '../settings/settings.ts'
 import { playMinds } from './play-minds.ts'
 
 /** A turn of the worked example: the two cells, the judgement, and the cells remembered after it, from the oldest to the freshest. */
-type ExampleTurn = { first: number; second: number; how: Kind; remembered: number[] }
+type ExampleTurn = { first: number; second: number; how: TurnKind; remembered: number[] }
 export type Example = { columns: number; cells: Cells; turns: ExampleTurn[]; complete: boolean }
 
 const COLUMNS = 4

@@ -2,29 +2,29 @@ import { tableOf } from '../game/check.ts'
 import type { Game } from '../game/game.ts'
 import { replay } from '../play/replay.ts'
 import { firstDifference, storyOf } from '../play/tape.ts'
-import type { Played } from '../play/record.ts'
+import type { PlayedGame } from '../play/record.ts'
 import { quoted } from '../result.ts'
-import { joinEvidence, evidenceOf, type Shown } from './memory-evidence.ts'
+import { joinEvidence, evidenceOf, type MemoryEvidence } from './memory-evidence.ts'
 
 /** A played game by its name, and the game it belongs to. */
-export type NamedRecord = { name: string; record: Played & { game?: string } }
+export type NamedRecord = { name: string; record: PlayedGame & { game?: string } }
 /** What records show about their player: how many were used, and which were not, and why. */
-export type Gathered = { shown: Shown; used: number; left: { name: string; why: string }[] }
+export type Gathered = { shown: MemoryEvidence; used: number; left: { name: string; why: string }[] }
 
 /** Gathers what records of a game show. A record that no longer plays the same, because its level has changed, is left out. */
 export function gatherEvidence(game: Game, records: readonly NamedRecord[]): Gathered {
-  const shown: Shown[] = []
-  const left: Gathered['left'] = []
+  const evidence: MemoryEvidence[] = []
+  const refusals: Gathered['left'] = []
   for (const { name, record } of records) {
     const one = shownOf(game, record)
-    if (typeof one === 'string') left.push({ name, why: one })
-    else shown.push(one)
+    if (typeof one === 'string') refusals.push({ name, why: one })
+    else evidence.push(one)
   }
-  return { shown: joinEvidence(shown), used: shown.length, left }
+  return { shown: joinEvidence(evidence), used: evidence.length, left: refusals }
 }
 
 /** What a record shows, or why it does not fit. */
-function shownOf(game: Game, record: NamedRecord['record']): Shown | string {
+function shownOf(game: Game, record: NamedRecord['record']): MemoryEvidence | string {
   if (record.game !== undefined && record.game !== game.id) return `a record of ${quoted(record.game)}`
   const table = tableOf(game, record)
   if (!table.ok) return `${table.problem.at}: ${table.problem.message}`

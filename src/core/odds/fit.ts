@@ -1,5 +1,5 @@
 import { rememberedLikelihood } from './remembering.ts'
-import { tellsMemory, type Shown, type ShownGame } from './memory-evidence.ts'
+import { tellsMemory, type MemoryEvidence, type GameEvidence } from './memory-evidence.ts'
 import { wilson, Z } from './wilson.ts'
 
 /** Below this many turns too little is known for any figure. */
@@ -26,7 +26,7 @@ export type Fit = {
  * within 1.92 of the highest (half the 95 % quantile of chi-square with one degree of freedom: S. S. Wilks, Annals of Mathematical Statistics 9, 1938); `first`, `second` and `spread` from
  * the logarithms of the waits.
  */
-export function fitMind({ games, first, second }: Shown): Fit {
+export function fitMind({ games, first, second }: MemoryEvidence): Fit {
   const byAgo = new Map<number, { taken: number; of: number }>()
   for (const turn of games.flatMap(({ turns }) => turns).filter(tellsMemory)) {
     const sums = byAgo.get(turn.ago) ?? { taken: 0, of: 0 }
@@ -40,7 +40,7 @@ export function fitMind({ games, first, second }: Shown): Fit {
   return { turns, curve, ...memory, ...fitPace(first, second) }
 }
 
-function fitMemory(games: readonly ShownGame[]): { notice: Fitted; fade: Fitted } {
+function fitMemory(games: readonly GameEvidence[]): { notice: Fitted; fade: Fitted } {
   const cache = new Map<string, number>()
   const likelihood = (notice: number, fade: number): number => {
     const key = `${notice} ${fade}`

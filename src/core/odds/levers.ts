@@ -5,14 +5,14 @@ export const LEVERS = ['clock', 'lives', 'turns', 'first-look', 'miss-look'] as 
 export type Lever = (typeof LEVERS)[number]
 
 /** The place of a lever's number, its natural step, and its more severe end. Times in ms. */
-type Place = {
+type LeverPlace = {
   section: Section
   key: string
   step: number
   bounds: readonly [number, number]
   severe: 'low' | 'high'
 }
-export const LEVER_PLACES: Record<Lever, Place> = {
+export const LEVER_PLACES: Record<Lever, LeverPlace> = {
   clock: { section: 'clock', key: 'limit', step: 1000, bounds: BOUNDS.limit, severe: 'low' },
   lives: { section: 'limits', key: 'lives', step: 1, bounds: BOUNDS.lives, severe: 'low' },
   turns: { section: 'limits', key: 'turns', step: 1, bounds: BOUNDS.turns, severe: 'low' },

@@ -1,6 +1,6 @@
 import type { Cells } from '../deal/deal.ts'
 import { cardsMatch, NO_CARD } from '../deck/card.ts'
-import type { Played } from '../play/record.ts'
+import type { PlayedGame } from '../play/record.ts'
 import { replay } from '../play/replay.ts'
 import type { Settings } from '../settings/settings.ts'
 import { readyAfter } from './play-minds.ts'
@@ -19,16 +19,20 @@ export type TurnEvidence = {
   ago: number
 }
 /** What a played game shows about its player's memory: how many cards there were, and its turns. */
-export type ShownGame = { cards: number; cells: number; turns: TurnEvidence[] }
+export type GameEvidence = { cards: number; cells: number; turns: TurnEvidence[] }
 /** What played games show about their player, and the ms before first and second cards. */
-export type Shown = { games: ShownGame[]; first: number[]; second: number[] }
+export type MemoryEvidence = { games: GameEvidence[]; first: number[]; second: number[] }
 
 /**
  * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. After a first look no turn shows what was remembered, since
  * all cards had been seen: such a game has none. In: the level's resolved settings, the deal's cells, and what was played.
  */
-export function evidenceOf(rules: Settings, cells: Cells, played: Pick<Played, 'inputs' | 'until'>): Shown {
-  const shown: Shown = { games: [], first: [], second: [] }
+export function evidenceOf(
+  rules: Settings,
+  cells: Cells,
+  played: Pick<PlayedGame, 'inputs' | 'until'>,
+): MemoryEvidence {
+  const shown: MemoryEvidence = { games: [], first: [], second: [] }
   const turns: TurnEvidence[] = []
   /** by cell: the turn in which its card was last seen, 0 for never or taken */
   const seen = new Array<number>(cells.length).fill(0)
@@ -75,7 +79,7 @@ function twinSeen(cells: Cells, seen: readonly number[], cell: number): number {
 }
 
 /** What several games show, together. */
-export const joinEvidence = (all: readonly Shown[]): Shown => ({
+export const joinEvidence = (all: readonly MemoryEvidence[]): MemoryEvidence => ({
   games: all.flatMap(({ games }) => games),
   first: all.flatMap(({ first }) => first),
   second: all.flatMap(({ second }) => second),

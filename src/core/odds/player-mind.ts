@@ -79,8 +79,8 @@ export class MindPlayer {
 
   /** The cell of the second card, when the first one lies open. */
   second(first: number): number {
-    const known = this.plan ? this.plan[1] : this.traces.matching(first)
-    return known >= 0 ? this.aim(known, first) : this.anyCell(first)
+    const twin = this.plan ? this.plan[1] : this.traces.matching(first)
+    return twin >= 0 ? this.aim(twin, first) : this.anyCell(first)
   }
 
   /** How long after the board is ready, or after the first card, it presses, in ms. */

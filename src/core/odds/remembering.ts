@@ -1,4 +1,4 @@
-import { tellsMemory, type ShownGame } from './memory-evidence.ts'
+import { tellsMemory, type GameEvidence } from './memory-evidence.ts'
 
 /**
  * How likely it is that a player remembered what these games show, as a logarithm, if each missed card is noticed with one chance, and forgotten with another at each turn.
@@ -7,13 +7,13 @@ import { tellsMemory, type ShownGame } from './memory-evidence.ts'
  * that it is remembered, given all presses since: it falls by `fade` each turn, and rises by Bayes' rule at each press that was left to chance, of which each card that is not
  * remembered was equally likely. Their number is taken to be its expected value. A twin that is not remembered may be pressed by chance as well.
  */
-export function rememberedLikelihood(games: readonly ShownGame[], notice: number, fade: number): number {
+export function rememberedLikelihood(games: readonly GameEvidence[], notice: number, fade: number): number {
   let sum = 0
   for (const game of games) sum += ofGame(game, notice, fade)
   return sum
 }
 
-function ofGame({ cards, cells, turns }: ShownGame, notice: number, fade: number): number {
+function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: number): number {
   /** by place in `lying`: the chance that the card there is remembered */
   const held = new Float64Array(cards)
   /** the cells of cards that were seen and lie face down, and the place of each among them, −1 for nowhere */
@@ -47,8 +47,8 @@ function ofGame({ cards, cells, turns }: ShownGame, notice: number, fade: number
     for (let place = 0; place < count; place++) {
       const one = held[place]!
       const others = open - (1 - one)
-      const known = one / others
-      held[place] = known / (known + (1 - one) / (others + 1))
+      const prior = one / others
+      held[place] = prior / (prior + (1 - one) / (others + 1))
       forgotten += 1 - held[place]!
     }
     if (!wasSeen) unseen--

@@ -4,12 +4,12 @@ import { playGames, type Playable } from './games.ts'
 import { Z } from './wilson.ts'
 
 /** One small step of a rule: its size, in its own unit (ms, lives, turns). */
-type Step = { section: Section; key: string; by: number }
+type RuleStep = { section: Section; key: string; by: number }
 /** How the share of wins changes with such a step (−1 to 1), with its 95 % interval; `told`: whether it differs from 0 beyond chance. */
-export type Sensitivity = Step & { change: number; interval: [number, number]; told: boolean }
+export type Sensitivity = RuleStep & { change: number; interval: [number, number]; told: boolean }
 
 /** A step's rule matters only if this holds. */
-type Candidate = Step & { bounds: readonly [number, number]; matters(settings: Settings): boolean }
+type Candidate = RuleStep & { bounds: readonly [number, number]; matters(settings: Settings): boolean }
 const hasClock = ({ clock }: Settings): boolean => clock.mode === 'down'
 const hasLimit = (settings: Settings): boolean =>
   hasClock(settings) || settings.limits.lives !== null || settings.limits.turns !== null
@@ -38,7 +38,7 @@ const CANDIDATES: readonly Candidate[] = [
 ]
 
 /** The small steps of the rules that matter on a level; none if only the last pair ends its games. */
-export const stepsThatMatter = (settings: Settings): readonly Step[] =>
+export const stepsThatMatter = (settings: Settings): readonly RuleStep[] =>
   CANDIDATES.filter(({ matters, section, key, by, bounds }) => {
     const value = (settings[section] as Record<string, unknown>)[key]
     return matters(settings) && typeof value === 'number' && value + by <= bounds[1]

@@ -8,18 +8,22 @@ import { looksAddUp, decidesWins, winsUnderLimits, withLongerLook } from './wins
 /** The aim: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
 export type Wanted = { mind: Mind; share: number; by: Lever }
 /** A share of won games, with its 95 % interval. */
-type Wins = { won: number; games: number; share: number; interval: [number, number] }
+type WinCount = { won: number; games: number; share: number; interval: [number, number] }
 /**
  * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from the aim. `wins`: on fresh deals, which
  * confirmed it. Or, if no value reaches the aim, the best possible, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by what most of them at the least severe value.
  */
 export type Solved =
-  | { ok: true; value: number; range: [number, number]; wins: Wins }
-  | { ok: false; value: number; wins: Wins; why: 'no-effect' | 'too-hard'; most: End | null }
+  | { ok: true; value: number; range: [number, number]; wins: WinCount }
+  | { ok: false; value: number; wins: WinCount; why: 'no-effect' | 'too-hard'; most: End | null }
 
-/** How many games are played at each value tried, and fewer if games are long: about this many turns in all. */
+/** How many games are played: as many as take about `turns` turns, within bounds. */
+export type Effort = { most: number; fewest: number; turns: number }
+export const countWithin = ({ most, fewest, turns }: Effort, turnsPerGame: number): number =>
+  Math.max(fewest, Math.min(most, Math.floor(turns / Math.max(1, turnsPerGame))))
+
+/** At each value tried. */
 const GAMES: Effort = { most: 2000, fewest: 100, turns: 400_000 }
-type Effort = { most: number; fewest: number; turns: number }
 /** How often the search is repeated with twice as many games, if fresh deals do not confirm its result. */
 const AGAIN = 2
 
@@ -44,11 +48,11 @@ export function solve(
   let games = gamesFor(level, mind, seed, effort)
   for (let again = 0; ; again++) {
     const winsAt = trials(level, wanted, seed, games, tell)
-    const fresh = (value: number): Wins => trials(level, wanted, `${seed}-again`, games, tell)(value)
+    const fresh = (value: number): WinCount => trials(level, wanted, `${seed}-again`, games, tell)(value)
     const least = winsAt(at(count - 1))
     const isIdle = winsAt(at(0)).won === least.won
-    const found = isIdle ? count : firstOf(0, count, (i) => winsAt(at(i)).share >= share)
-    if (found === count) {
+    const index = isIdle ? count : firstOf(0, count, (i) => winsAt(at(i)).share >= share)
+    if (index === count) {
       const best = firstOf(0, count, (i) => winsAt(at(i)).won === least.won)
       const why = isIdle ? 'no-effect' : 'too-hard'
       return {
@@ -59,12 +63,12 @@ export function solve(
         most: mostEnds(level, wanted, at(count - 1), seed, games),
       }
     }
-    const wins = fresh(at(found))
+    const wins = fresh(at(index))
     if (wins.interval[1] >= share || again === AGAIN) {
-      const severe = firstOf(0, found + 1, (i) => winsAt(at(i)).interval[1] >= share)
-      const loose = nextAfter(found, count, (i) => winsAt(at(i)).interval[0] >= share)
+      const severe = firstOf(0, index + 1, (i) => winsAt(at(i)).interval[1] >= share)
+      const loose = nextAfter(index, count, (i) => winsAt(at(i)).interval[0] >= share)
       told?.(1)
-      return { ok: true, value: at(found), range: [at(severe), at(loose)], wins }
+      return { ok: true, value: at(index), range: [at(severe), at(loose)], wins }
     }
     games *= 2
   }
@@ -88,10 +92,9 @@ function nextAfter(from: number, to: number, holds: (step: number) => boolean): 
 }
 
 /** How many games are played at each value. */
-function gamesFor(level: Playable, mind: Mind, seed: string, { most, fewest, turns: all }: Effort): number {
+function gamesFor(level: Playable, mind: Mind, seed: string, effort: Effort): number {
   const pilot = playGames(level, mind, `${seed}-pilot`, 1, 20).turns
-  const turns = pilot.reduce((sum, one) => sum + one, 0) / pilot.length
-  return Math.max(fewest, Math.min(most, Math.floor(all / Math.max(1, turns))))
+  return countWithin(effort, pilot.reduce((sum, one) => sum + one, 0) / pilot.length)
 }
 
 const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
@@ -109,13 +112,13 @@ function trials(
   seed: string,
   games: number,
   tell: () => void,
-): (value: number) => Wins {
+): (value: number) => WinCount {
   const { dealer, settings } = level
   const follows =
     decidesWins(levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings) &&
     (by === 'miss-look' ? looksAddUp(settings) : by !== 'first-look')
   let free: Games | null = null
-  const cache = new Map<number, Wins>()
+  const cache = new Map<number, WinCount>()
   const wonAt = (value: number): number => {
     const there = levelAt(level, by, value)
     if (follows) {

@@ -13,7 +13,7 @@ export const WELL = 9 / 10
 
 export type Limit = 'turns' | 'lives' | 'clock'
 /** The share of its games that a perfect memory wins under one limit alone. `won` of `games` that were played, or 0 of 0 if it is known exactly. */
-export type Wins = { share: number; won: number; games: number }
+export type LimitWins = { share: number; won: number; games: number }
 
 /** The level with one of its limits alone. */
 function only(settings: Settings, by: Limit): Settings {
@@ -31,19 +31,19 @@ function only(settings: Settings, by: Limit): Settings {
 }
 
 /** The results of 20 to 200 games under these limits. Cost: some ms. */
-function play(settings: Settings, dealer: Dealer): Wins {
+function play(settings: Settings, dealer: Dealer): LimitWins {
   const games = countFor(dealer)
   const won = perfectWins(settings, dealer)
   return { share: won / games, won, games }
 }
 
-const known = (share: number): Wins => ({ share, won: 0, games: 0 })
+const known = (share: number): LimitWins => ({ share, won: 0, games: 0 })
 
 /**
  * How often a perfect memory wins under one limit of a level; null if there is no such limit. Exact for turns and lives on different
  * pairs that are shuffled, else by 20 to 200 seeded games.
  */
-export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): Wins | null {
+export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): LimitWins | null {
   const { turns, lives } = settings.limits
   if (by === 'lives') {
     const needed = livesNeeded(settings, dealer)

@@ -18,7 +18,7 @@ export const CARD_STATES = ['down', 'up', 'matched', 'gone'] as const
 export type CardState = (typeof CARD_STATES)[number]
 
 /** How a match or a miss came about. A match is glimpsed if its second card had been seen in the first look only. */
-export type Kind = 'found' | 'lucky' | 'glimpsed' | 'slip' | 'fresh'
+export type TurnKind = 'found' | 'lucky' | 'glimpsed' | 'slip' | 'fresh'
 
 export type LostBy = 'lives' | 'turns' | 'clock'
 export type Outcome = 'won' | 'lost' | 'open'
@@ -33,7 +33,7 @@ export type Happening =
   | { kind: 'flip'; cell: number; turn: number }
   | {
       kind: 'match' | 'miss'
-      how: Kind
+      how: TurnKind
       turn: number
       first: number
       second: number

@@ -1,6 +1,6 @@
 import { cardsMatch, faceIndex, twinFace } from '../deck/card.ts'
 import { favourClock, setClock, setClockForLook, timeLeft, timeUsed } from './clock.ts'
-import type { Kind, LostBy } from './events.ts'
+import type { TurnKind, LostBy } from './events.ts'
 import { addPoints, matchPoints, missPoints, winPoints } from './points.ts'
 import { isCleared, NEVER, type Round } from './round.ts'
 import { tell } from './tell.ts'
@@ -133,7 +133,7 @@ export function passTurn(round: Round): void {
 }
 
 /** The event of a judgement; `before` is the score before it. */
-function tellJudged(round: Round, kind: 'match' | 'miss', how: Kind, before: number): void {
+function tellJudged(round: Round, kind: 'match' | 'miss', how: TurnKind, before: number): void {
   const { turns: turn, first, second, streak } = round
   tell(round, { kind, how, turn, first, second, streak, points: round.score - before })
 }

@@ -1,13 +1,13 @@
 import type { Input } from './events.ts'
 import type { RoundResult } from './result.ts'
 
-/** Played games: what was dealt and pressed, and the expected outcome. */
+/** PlayedGame games: what was dealt and pressed, and the expected outcome. */
 
 /**
  * A game that was played: the level, its seed (and the deal itself, card by card, where no seed gives it), the inputs with their
  * times in ms, and how long time passed after them. `story` is what happened in each turn, as `storyOf` words it.
  */
-export type Played = {
+export type PlayedGame = {
   level: string
   seed: string
   deal?: (string | null)[]
@@ -16,9 +16,9 @@ export type Played = {
   story?: string[]
 }
 /** The same as a file of its own; with `expect` it states the outcome that must follow. */
-export type PlayRecord = Played & { game: string; expect?: Partial<RoundResult> }
+export type PlayRecord = PlayedGame & { game: string; expect?: Partial<RoundResult> }
 /** The same kept in the game, to be played again after every change. */
-export type Check = Played & { id: string; name: string; expect: Partial<RoundResult> }
+export type Check = PlayedGame & { id: string; name: string; expect: Partial<RoundResult> }
 
 /** How a record begins as a file of its own. */
 export const recordHead = { format: 'lucky-twin/play', version: 1 } as const

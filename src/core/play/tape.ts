@@ -1,7 +1,7 @@
 import { cellName } from '../board/cells.ts'
 import type { Cells } from '../deal/deal.ts'
 import type { Settings } from '../settings/settings.ts'
-import type { Event, Input, Kind } from './events.ts'
+import type { Event, Input, TurnKind } from './events.ts'
 import { advance, apply } from './machine.ts'
 import { newRound } from './new-round.ts'
 import type { Round } from './round.ts'
@@ -12,7 +12,7 @@ export type Chip = {
   first: number
   second: number
   match: boolean
-  how: Kind
+  how: TurnKind
   points: number
   at: number
   took: number

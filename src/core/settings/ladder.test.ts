@@ -1,11 +1,11 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
-import { boardsBetween, makeLadder, namesAfter, nestedPairs, type End } from './ladder.ts'
+import { boardsBetween, makeLadder, namesAfter, nestedPairs, type LadderEnd } from './ladder.ts'
 import { differing, withRulesOf } from './levels.ts'
 
-const easy: End = { rows: 2, columns: 2, limit: 60_000, missLook: 1500, firstLook: 2000 }
-const hard: End = { rows: 6, columns: 6, limit: 180_000, missLook: 500, firstLook: 0 }
+const easy: LadderEnd = { rows: 2, columns: 2, limit: 60_000, missLook: 1500, firstLook: 2000 }
+const hard: LadderEnd = { rows: 6, columns: 6, limit: 180_000, missLook: 500, firstLook: 0 }
 
 describe('a ladder', () => {
   test('goes evenly from its easiest to its hardest level', () => {

@@ -3,7 +3,13 @@ import { newId } from './new-id.ts'
 import { BOUNDS, type Settings } from './settings.ts'
 
 /** One end of a ladder: a full board, its clock in ms (null: none), and its look times in ms. */
-export type End = { rows: number; columns: number; limit: number | null; missLook: number; firstLook: number }
+export type LadderEnd = {
+  rows: number
+  columns: number
+  limit: number | null
+  missLook: number
+  firstLook: number
+}
 
 /** The most levels that are made at once. */
 export const LADDER_LEVELS = [2, 30] as const
@@ -51,8 +57,8 @@ export function boardsBetween(
  * else follows the house rules. There is a clock from the first level on if both ends have one.
  */
 export function makeLadder(
-  from: End,
-  to: End,
+  from: LadderEnd,
+  to: LadderEnd,
   count: number,
   { taken, names, deck = null }: { taken: readonly string[]; names: readonly string[]; deck?: number | null },
 ): Level[] {

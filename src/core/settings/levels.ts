@@ -17,15 +17,15 @@ const resolved = new WeakMap<Settings, WeakMap<object, Settings>>()
  * A key that the level does not set is the house's own value, so a change there shows here. The same house and level give the very same object.
  */
 export function resolveLevel({ house }: House, level: Level | undefined): Settings {
-  let known = resolved.get(house)
-  if (!known) resolved.set(house, (known = new WeakMap()))
-  const before = known.get(level ?? NO_LEVEL)
+  let ofHouse = resolved.get(house)
+  if (!ofHouse) resolved.set(house, (ofHouse = new WeakMap()))
+  const before = ofHouse.get(level ?? NO_LEVEL)
   if (before) return before
   const settings = { ...house } as Record<Section, object>
   if (level)
     for (const section of SECTIONS)
       if (level[section]) settings[section] = { ...house[section], ...level[section] }
-  known.set(level ?? NO_LEVEL, settings as Settings)
+  ofHouse.set(level ?? NO_LEVEL, settings as Settings)
   return settings as Settings
 }
 
@@ -88,10 +88,10 @@ export function withoutOwn<S extends Section>(
   ...keys: (keyof Settings[S])[]
 ): Level {
   const { [section]: own, ...rest } = level
-  const kept = Object.fromEntries(
+  const remaining = Object.fromEntries(
     Object.entries(own ?? {}).filter(([name]) => !keys.includes(name as keyof Settings[S])),
   )
-  return (Object.keys(kept).length ? { ...rest, [section]: kept } : rest) as Level
+  return (Object.keys(remaining).length ? { ...rest, [section]: remaining } : rest) as Level
 }
 
 /** Every key in which the settings of two levels differ, as "section.key", with both values. */

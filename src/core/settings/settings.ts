@@ -52,7 +52,7 @@ export const CELEBRATIONS = ['none', 'wave', 'fan', 'sparks', 'picture'] as cons
 export const DEAL_INS = ['in-turn', 'from-middle', 'at-once', 'lying'] as const
 
 type Pick = (typeof PICKS)[number]
-type Repeat = (typeof REPEATS)[number]
+export type Repeat = (typeof REPEATS)[number]
 export type Way = (typeof WAYS)[number]
 type DuringLook = (typeof DURING_LOOK)[number]
 type OnMatch = (typeof ON_MATCH)[number]
@@ -155,6 +155,8 @@ export type Settings = {
   /** of the sound of each moment, in percent of the overall volume */
   volumes: Record<Moment, number>
 }
+/** A setting by its place: `board.rows`. */
+export type SettingPath = { [S in Section]: `${S}.${keyof Settings[S] & string}` }[Section]
 
 export const SECTIONS = [
   'board',

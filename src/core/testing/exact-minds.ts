@@ -7,7 +7,7 @@ import type { Memory } from '../settings/mind.ts'
 
 /** Which pairs are left, the traces from the oldest to the freshest, and the same in the order in which they were laid. */
 type State = { left: number[]; fresh: number[]; laid: number[] }
-type Way = readonly [chance: number, next: State]
+type Branch = readonly [chance: number, next: State]
 const pairOf = (cell: number): number => cell >> 1
 const twin = (cell: number): number => cell ^ 1
 const without = (list: number[], ...gone: number[]): number[] => list.filter((one) => !gone.includes(one))
@@ -25,17 +25,17 @@ function subsets(of: number[], chance: number): [number, number[]][] {
   return ways
 }
 
-function afterTurn(state: State, { hold, fade }: Memory): Way[] {
+function afterTurn(state: State, { hold, fade }: Memory): Branch[] {
   const over = hold === null ? 0 : Math.max(0, state.fresh.length - hold)
   const lost = state.fresh.slice(0, over)
   const held = without(state.fresh, ...lost)
-  return subsets(held, fade).map(([chance, faded]): Way => {
+  return subsets(held, fade).map(([chance, faded]): Branch => {
     const fresh = without(held, ...faded)
     return [chance, { left: state.left, fresh, laid: state.laid.filter((cell) => fresh.includes(cell)) }]
   })
 }
 
-function turn(state: State, memory: Memory): Way[] {
+function turn(state: State, memory: Memory): Branch[] {
   const { left, fresh, laid } = state
   const down = left.flatMap((pair) => [2 * pair, 2 * pair + 1])
   const bare = down.filter((cell) => !fresh.includes(cell))
@@ -51,15 +51,15 @@ function turn(state: State, memory: Memory): Way[] {
           : without(down, first)
     return seconds.flatMap((second) => {
       const chance = 1 / firsts.length / seconds.length
-      const settled: Way[] =
+      const settled: Branch[] =
         twin(first) === second
           ? [[1, matched(state, first)]]
-          : subsets([first, second], memory.notice).map(([p, noticed]): Way => [
+          : subsets([first, second], memory.notice).map(([p, noticed]): Branch => [
               p,
               remembered(state, noticed),
             ])
       return settled.flatMap(([p, next]) =>
-        afterTurn(next, memory).map(([q, last]): Way => [chance * p * q, last]),
+        afterTurn(next, memory).map(([q, last]): Branch => [chance * p * q, last]),
       )
     })
   })

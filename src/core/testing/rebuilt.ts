@@ -15,9 +15,10 @@ export type PageLevel = {
 }
 type Draw = (n: number) => number
 /** A card as the page writes it: its pair and its side. */
-type Card = { pair: number; side: 'a' | 'b'; related: boolean }
-const sameFace = (x: Card, y: Card): boolean => x.pair === y.pair && x.side === y.side
-const match = (x: Card, y: Card): boolean => x.pair === y.pair && (!x.related || x.side !== y.side)
+type RebuiltCard = { pair: number; side: 'a' | 'b'; related: boolean }
+const sameFace = (x: RebuiltCard, y: RebuiltCard): boolean => x.pair === y.pair && x.side === y.side
+const match = (x: RebuiltCard, y: RebuiltCard): boolean =>
+  x.pair === y.pair && (!x.related || x.side !== y.side)
 
 // 2: the hash, on bytes
 function murmur(bytes: number[], seed: number): number[] {
@@ -126,7 +127,7 @@ function filled({ related, fill }: PageLevel, n: number, seed: string): number[]
 }
 
 // 5
-const cardsFor = (entries: number[], related: boolean[]): Card[] =>
+const cardsFor = (entries: number[], related: boolean[]): RebuiltCard[] =>
   entries.flatMap((pair) => [
     { pair, side: 'a' as const, related: related[pair]! },
     { pair, side: related[pair] ? ('b' as const) : ('a' as const), related: related[pair]! },
@@ -159,9 +160,9 @@ const kingSteps = (x: number, y: number, columns: number): number =>
 function onMatching(
   { columns, way, steps }: PageLevel,
   places: number[],
-  cards: Card[],
+  cards: RebuiltCard[],
   seed: string,
-): Card[] {
+): RebuiltCard[] {
   const near = places.map((x, i) =>
     upTo(places.length).filter((j) => {
       const apart = kingSteps(x, places[j]!, columns)
@@ -186,7 +187,7 @@ function onMatching(
   }
   const shuffle = drawsOf(seed, 'shuffling')
   const order = shuffled(upTo(places.length / 2), shuffle)
-  const laid: Card[] = []
+  const laid: RebuiltCard[] = []
   mates.forEach((mate, place) => {
     if (laid[place]) return
     const entry = order.shift()! * 2
@@ -213,7 +214,7 @@ export function leastMatching(near: number[][], mates: number[] = near.map(() =>
 }
 
 // 7
-function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: string): Card[] {
+function repeatsApart(level: PageLevel, places: number[], cards: RebuiltCard[], seed: string): RebuiltCard[] {
   const { columns, steps } = level
   const N = places.length
   const nearOf = upTo(N).map((i) =>
@@ -222,11 +223,11 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
   const isNear = (i: number, j: number): boolean => nearOf[i]!.includes(j)
   const pairsOf = (holds: (i: number, j: number) => boolean): number =>
     upTo(N).reduce((sum, i) => sum + upTo(i).filter((j) => holds(i, j)).length, 0)
-  const close = (list: Card[]): number => pairsOf((i, j) => isNear(i, j) && match(list[i]!, list[j]!))
-  const closeAt = (list: Card[], i: number): number =>
+  const close = (list: RebuiltCard[]): number => pairsOf((i, j) => isNear(i, j) && match(list[i]!, list[j]!))
+  const closeAt = (list: RebuiltCard[], i: number): number =>
     nearOf[i]!.filter((j) => match(list[i]!, list[j]!)).length
 
-  const swapAbout = (list: Card[], draw: Draw, blocks: number): boolean => {
+  const swapAbout = (list: RebuiltCard[], draw: Draw, blocks: number): boolean => {
     const mean = (pairsOf((i, j) => match(list[i]!, list[j]!)) * pairsOf(isNear)) / ((N * (N - 1)) / 2)
     let m = Math.max(2, Math.ceil(mean))
     for (let block = 1; close(list) > 0; block++) {
@@ -248,7 +249,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
     }
     return true
   }
-  const mended = (list: Card[], draw: Draw): boolean => {
+  const mended = (list: RebuiltCard[], draw: Draw): boolean => {
     const rounds = Math.min(200, Math.round(1.6e6 / N ** 2))
     for (let round = 0; round < rounds && close(list) > 0; round++)
       for (let place = 0; place < N; place++)
@@ -262,19 +263,19 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
         }
     return close(list) === 0
   }
-  const groupsIn = (list: Card[]): Map<number, Card[]> => {
-    const groups = new Map<number, Card[]>()
+  const groupsIn = (list: RebuiltCard[]): Map<number, RebuiltCard[]> => {
+    const groups = new Map<number, RebuiltCard[]>()
     for (const card of list) groups.set(card.pair, [...(groups.get(card.pair) ?? []), card])
     return groups
   }
-  const onLattice = (list: Card[]): Card[] => {
+  const onLattice = (list: RebuiltCard[]): RebuiltCard[] => {
     const sets = new Map<string, number[]>()
     places.forEach((cell, place) => {
       const key = `${Math.floor(cell / columns) % steps} ${(cell % columns) % steps}`
       sets.set(key, [...(sets.get(key) ?? []), place])
     })
-    const laid: Card[] = []
-    const over: Card[] = []
+    const laid: RebuiltCard[] = []
+    const over: RebuiltCard[] = []
     for (const group of [...groupsIn(list).values()].sort((x, y) => y.length - x.length)) {
       const room = [...sets.values()]
         .filter((set) => set.length >= group.length)
@@ -284,7 +285,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
     }
     return upTo(N).map((place) => laid[place] ?? over.shift()!)
   }
-  const find = (list: Card[]): { laid: Card[]; bySwaps: boolean } | null => {
+  const find = (list: RebuiltCard[]): { laid: RebuiltCard[]; bySwaps: boolean } | null => {
     const draw = drawsOf('limit', 'swaps')
     const blocks = Math.min(60, Math.round(1.5e8 / N ** 3))
     const lattice = onLattice(list)
@@ -294,7 +295,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
     if (even || mended(lattice, draw)) return { laid: lattice, bySwaps: false }
     return mended(mixed, draw) ? { laid: mixed, bySwaps: false } : null
   }
-  const fillWith = (identicalMore: number | null): Card[] => {
+  const fillWith = (identicalMore: number | null): RebuiltCard[] => {
     const k = level.related.length
     const extra = (N / 2) % k
     let more = upTo(extra)
@@ -336,7 +337,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
   }
   const model = found.laid
   const kindsApart = model.some((card) => card.related) && model.some((card) => !card.related)
-  const keyOf = (group: Card[]): string => `${group.length} ${kindsApart && group[0]!.related}`
+  const keyOf = (group: RebuiltCard[]): string => `${group.length} ${kindsApart && group[0]!.related}`
   const groups = new Map<string, number[]>()
   for (const [pair, group] of groupsIn(cards))
     groups.set(keyOf(group), [...(groups.get(keyOf(group)) ?? []), pair])
@@ -345,7 +346,7 @@ function repeatsApart(level: PageLevel, places: number[], cards: Card[], seed: s
   const stands = new Map<number, number>()
   for (const [pair, group] of groupsIn(model)) stands.set(pair, groups.get(keyOf(group))!.pop()!)
   const left = [...cards]
-  const take = (pair: number, side: 'a' | 'b'): Card => {
+  const take = (pair: number, side: 'a' | 'b'): RebuiltCard => {
     for (const wanted of [side, 'a', 'b'] as const) {
       const at = left.findIndex((card) => card.pair === pair && card.side === wanted)
       if (at >= 0) return left.splice(at, 1)[0]!

@@ -6,7 +6,7 @@ import type { RoundResult } from '../play/result.ts'
  * are twins (cells 0, 1), A2 and B2 are twins (cells 2, 3). A step is "TIME what", what being a cell, or
  * back, pause, resume, or wait (time passes). Look times are 800 for a match and 1000 for a miss.
  */
-type Row = [
+type RoundRow = [
   what: string,
   own: Own,
   steps: string,
@@ -18,7 +18,7 @@ const seats = (...rows: [number, number, number][]) =>
   rows.map(([matches, misses, score]) => ({ matches, misses, score }))
 const down = (limit: number, more: object = {}): Own => ({ clock: { mode: 'down', limit, ...more } })
 
-export const RECORDS: Row[] = [
+export const RECORDS: RoundRow[] = [
   ['a match at once', {}, '0 0, 10 1', { matches: 1, lucky: 1, turns: 1, flips: 2, phase: 'judged' }],
   ['a match settles after its look', {}, '0 0, 10 1, 810 wait', { phase: 'ready', up: 'm m d d' }],
   ['and not a millisecond sooner', {}, '0 0, 10 1, 809 wait', { phase: 'judged', up: 'u u d d' }],

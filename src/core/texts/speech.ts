@@ -1,14 +1,14 @@
 import { directionOf, type Language } from './languages.ts'
 import type { MessageKey, Messages } from './messages.ts'
 
-type Values = Record<string, string | number>
+type SpeechValues = Record<string, string | number>
 
 /** One language, with its messages, plural forms and numbers. */
 export type Speech = {
   readonly language: Language
   readonly direction: 'ltr' | 'rtl'
   /** The text of a message; what stands in braces is filled in. A message with several forms chooses by `n`. */
-  say(key: MessageKey, values?: Values): string
+  say(key: MessageKey, values?: SpeechValues): string
   /** A whole number, with separators: "1,250". */
   number(n: number): string
   /** Minutes and seconds: "1:04". In: a time in ms. Time left is rounded up, time used down. */
@@ -37,7 +37,7 @@ export function newSpeech(language: Language, messages: Messages): Speech {
     language !== 'ar' && n >= 0 && n < 1000 && Number.isInteger(n) ? `${n}` : numbers().format(n)
   const twoDigits = (n: number): string => (n < 10 ? number(0) : '') + number(n)
 
-  function say(key: MessageKey, values: Values = {}): string {
+  function say(key: MessageKey, values: SpeechValues = {}): string {
     const message = messages[key]
     const text =
       typeof message === 'string' ? message : (message[plural().select(Number(values.n))] ?? message.other)

@@ -53,8 +53,8 @@ const GAP = 2
 /** px along a side of the atlas: what every device can show; and what most can. */
 const ATLAS = { scales: [2, 1], wanted: 4096, most: 8192 } as const
 
-export type Frame = { x: number; y: number; width: number; height: number }
-export type Atlas = { scale: KitScale; width: number; height: number; frames: Frame[] }
+export type AtlasFrame = { x: number; y: number; width: number; height: number }
+export type Atlas = { scale: KitScale; width: number; height: number; frames: AtlasFrame[] }
 
 /**
  * Where so many cards of one size lie on one image, row by row, as square as can be. Its scale is 2 if the image then keeps within 4,096 px a side, or else 1. Wrong: the

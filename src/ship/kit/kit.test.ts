@@ -7,7 +7,7 @@ import { pngOf } from '../../core/testing/images.ts'
 import { fromUint8Array } from 'js-base64'
 import { credits } from '../testing.ts'
 import { zipOf } from '../zip.ts'
-import { atlasOf, BACK, kitCards, kitCardSize, KIT_BOUNDS, type Frame } from './cards.ts'
+import { atlasOf, BACK, kitCards, kitCardSize, KIT_BOUNDS, type AtlasFrame } from './cards.ts'
 import { kitFiles } from './files.ts'
 
 const docs = { readme: '# How', shuffle: '# From a seed' }
@@ -42,8 +42,8 @@ describe('the cards of a kit', () => {
           }
           const { scale, frames, ...image } = atlas.value
           expect(frames).toHaveLength(count)
-          const right = ({ x, width: w }: Frame): number => x + w
-          const below = ({ y, height: h }: Frame): number => y + h
+          const right = ({ x, width: w }: AtlasFrame): number => x + w
+          const below = ({ y, height: h }: AtlasFrame): number => y + h
           const astray = frames.filter((frame, i) => {
             const isWhole = frame.width === width * scale && frame.height === height * scale
             const isInside = right(frame) <= image.width && below(frame) <= image.height

@@ -8,19 +8,19 @@ import { nextTask } from './next-task.ts'
 /** The only access to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen; `removed`: since when it has been in the bin, in ms. */
 export type Kept = { key: string; game: Game; rev: number; touched: number; removed?: number }
 /** The same as it is stored: the game's frame as text, with the hashes of its images. */
-type Row = Omit<Kept, 'game'> & { frame: string; art: string[] }
+type GameRow = Omit<Kept, 'game'> & { frame: string; art: string[] }
 /** A step of a game's history: what it does, and the changes that lead to it from the next game, as text. `past`: it can be undone, else redone. */
 export type KeptStep = { id: number; label: string; at: number; text: string; past: boolean }
 type StepRow = KeptStep & { key: string }
 /** A part of a game, `at` counting from 0, as text. */
 type PartRow = { key: string; at: number; text: string }
-type Note = { name: string; value: unknown }
+type NoteRow = { name: string; value: unknown }
 
 class Shelf extends Dexie {
-  games!: Table<Row, string>
+  games!: Table<GameRow, string>
   parts!: Table<PartRow, [string, number]>
   steps!: Table<StepRow, [string, number]>
-  notes!: Table<Note, string>
+  notes!: Table<NoteRow, string>
   /** the own images of all games; rows of `games` refer to them */
   art!: Table<StoredImage, string>
   constructor() {
@@ -94,7 +94,7 @@ async function open(): Promise<boolean> {
 }
 
 /** Rows with their parts and images put back; `parts` in the order of their keys. */
-async function joinRows(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
+async function joinRows(rows: GameRow[], parts: PartRow[]): Promise<Kept[]> {
   const hashes = [...new Set(rows.flatMap((row) => row.art))]
   const art = new Map<string, string>()
   for (const one of await db.art.bulkGet(hashes)) {
@@ -111,7 +111,7 @@ async function joinRows(rows: Row[], parts: PartRow[]): Promise<Kept[]> {
 }
 
 /** A row as it will be stored: what has to be written of it, and all its parts then. */
-type Written = { row: Row; texts: PartRow[]; art: StoredImage[]; parts: Parts }
+type Written = { row: GameRow; texts: PartRow[]; art: StoredImage[]; parts: Parts }
 
 /** Prepares a row for writing, without the parts that are `known` to be stored. A lot of work is split over several frames, except on a page that is closing. */
 async function written(
@@ -130,7 +130,7 @@ async function written(
     began = performance.now()
   }
   const hashes = art.map(({ hash }) => hash)
-  const row: Row = {
+  const row: GameRow = {
     key,
     rev,
     touched,
@@ -194,12 +194,12 @@ export async function oneGame(key: string): Promise<Kept | undefined> {
 
 async function anyGame(key: string): Promise<Kept | undefined> {
   if (!(await open())) return memory.get(key)
-  const kept = await db.transaction('r', TABLES, async () => {
+  const game = await db.transaction('r', TABLES, async () => {
     const row = await db.games.get(key)
     return row && (await joinRows([row], await partsUnder(key).toArray()))[0]
   })
-  if (kept) stored.set(key, { rev: kept.rev, parts: partsOf(kept.game) })
-  return kept
+  if (game) stored.set(key, { rev: game.rev, parts: partsOf(game.game) })
+  return game
 }
 
 /** Drops images that no game shows any more. */
@@ -224,11 +224,11 @@ export async function keepGame(
 ): Promise<number> {
   const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
   if (await open()) {
-    const known = stored.get(key)
-    const made = await written(row, known?.rev === before ? known.parts : undefined)
+    const storedGame = stored.get(key)
+    const writing = await written(row, storedGame?.rev === before ? storedGame.parts : undefined)
     await nextTask()
-    storedSteps.set(key, await db.transaction('rw', TABLES, () => put(made, history, before)))
-    stored.set(key, { rev: row.rev, parts: made.parts })
+    storedSteps.set(key, await db.transaction('rw', TABLES, () => put(writing, history, before)))
+    stored.set(key, { rev: row.rev, parts: writing.parts })
   } else {
     if ((memory.get(key)?.rev ?? 0) !== before) throw new SaveConflict()
     memory.set(key, row)
@@ -248,8 +248,8 @@ async function isNewest(key: string, before: number): Promise<void> {
 /** Stores a row just as it is, replacing what is under its key; it has no history. */
 export async function putBack(row: Kept): Promise<void> {
   if (await open()) {
-    const made = await written(row)
-    storedSteps.set(row.key, await db.transaction('rw', TABLES, () => put(made, [])))
+    const writing = await written(row)
+    storedSteps.set(row.key, await db.transaction('rw', TABLES, () => put(writing, [])))
     stored.delete(row.key)
   } else memory.set(row.key, row)
   channel?.postMessage(row.key)
@@ -290,12 +290,12 @@ export async function dropGame(key: string): Promise<void> {
 export async function onceEver(name: string, first: () => Promise<Kept[]>): Promise<void> {
   const rows = async (): Promise<Kept[]> => ((await open()) && (await db.notes.get(name)) ? [] : first())
   if (await open()) {
-    const made = await Promise.all((await rows()).map((row) => written(row)))
-    if (made.length)
+    const writings = await Promise.all((await rows()).map((row) => written(row)))
+    if (writings.length)
       await db.transaction('rw', [...TABLES, db.notes], async () => {
         if (await db.notes.get(name)) return
         await db.notes.put({ name, value: true })
-        for (const one of made) await put(one, [])
+        for (const one of writings) await put(one, [])
       })
   } else if (memory.size === 0) for (const row of await rows()) memory.set(row.key, row)
 }

@@ -1,3 +1,5 @@
+import { isLoose } from '../../core/game/migrations.ts'
+
 /**
  * The changes between two documents, as plain JSON: a document of a thousand pairs that differs in a name takes one line. Parts that are the same object
  * are skipped, and edits reuse everything they do not touch; so two documents of one history are compared very fast.
@@ -7,10 +9,6 @@ export type Change =
   | { at: (string | number)[]; drop: true }
   /** in a list: at this place, how many entries to remove, and which to insert */
   | { at: (string | number)[]; from: number; cut: number; put: unknown[] }
-
-type Loose = Record<string, unknown>
-const isObject = (value: unknown): value is Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value)
 
 /** The changes that turn `one` into `other`. */
 export function difference(one: unknown, other: unknown): Change[] {
@@ -22,7 +20,7 @@ export function difference(one: unknown, other: unknown): Change[] {
 function compare(one: unknown, other: unknown, at: (string | number)[], changes: Change[]): void {
   if (Object.is(one, other)) return
   if (Array.isArray(one) && Array.isArray(other)) compareLists(one, other, at, changes)
-  else if (isObject(one) && isObject(other)) {
+  else if (isLoose(one) && isLoose(other)) {
     for (const key of Object.keys(one))
       if (!Object.hasOwn(other, key) || other[key] === undefined) {
         if (one[key] !== undefined) changes.push({ at: [...at, key], drop: true })
@@ -75,7 +73,7 @@ function changedAt(value: unknown, at: readonly (string | number)[], depth: numb
     next[key] = changedAt(value[key], at, depth + 1, change)
     return next
   }
-  if (!isObject(value) || typeof key !== 'string') throw new Error('no such place')
+  if (!isLoose(value) || typeof key !== 'string') throw new Error('no such place')
   if ('drop' in change && depth === at.length - 1) {
     const { [key]: _, ...rest } = value
     return rest

@@ -16,7 +16,7 @@ const LETTERS_STORED = 20 * 2 ** 20
  * A step to undo or redo: what it does, and the game it leads to. A step from the storage has only the changes that lead
  * there (`text`) from the game after it; when a step is stored, these changes are worked out.
  */
-export type Step = {
+export type EditStep = {
   id: number
   label: string
   about: string | null
@@ -27,8 +27,8 @@ export type Step = {
 
 /** What can be undone and redone of the document on the bench. */
 export function useHistory(game: ShallowRef<Game | null>) {
-  const past = shallowRef<Step[]>([])
-  const future = shallowRef<Step[]>([])
+  const past = shallowRef<EditStep[]>([])
+  const future = shallowRef<EditStep[]>([])
   let lastId = 0
 
   /** Remembers a game before it is edited. Edits with the same `about` in quick succession are one step; one with null is always a step of its own. */
@@ -39,7 +39,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
     if (isSame && future.value.length === 0) Object.assign(last, { at: now, text: null })
     else {
       lastId = Math.max(lastId + 1, now)
-      const step: Step = { id: lastId, game: before, label, about, at: now, text: null }
+      const step: EditStep = { id: lastId, game: before, label, about, at: now, text: null }
       past.value = [...past.value, step].slice(-STEPS_KEPT)
     }
     future.value = []
@@ -66,7 +66,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
   /** The steps to store with this game, the newest first of each list; they share one limit of characters. */
   function toStore(now: Game): KeptStep[] {
     let letters = 0
-    const stepsToKeep = (list: readonly Step[], isPast: boolean): KeptStep[] => {
+    const stepsToKeep = (list: readonly EditStep[], isPast: boolean): KeptStep[] => {
       const rows: KeptStep[] = []
       let after: Game | null = now
       for (const one of list.slice(-STEPS_STORED).reverse()) {
@@ -85,7 +85,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
 
   /** Begins anew with the stored steps of a game, in any order. */
   function takeUp(rows: readonly KeptStep[]): void {
-    const steps = (isPast: boolean): Step[] =>
+    const steps = (isPast: boolean): EditStep[] =>
       rows
         .filter((row) => row.past === isPast)
         .sort((one, other) => (isPast ? one.id - other.id : other.id - one.id))
@@ -99,7 +99,7 @@ export function useHistory(game: ShallowRef<Game | null>) {
 }
 
 /** The game that a step leads to from the one on the bench; null if the stored changes do not fit it. */
-function gameOf({ game, text }: Step, now: Game): Game | null {
+function gameOf({ game, text }: EditStep, now: Game): Game | null {
   if (game) return game
   try {
     return freeze(withChanges(now, JSON.parse(text!) as Change[]), true)

@@ -106,8 +106,8 @@ export function drawnGame(game: Game): Game {
   const houseBehind = note(behind, drawnBehind(behind) ?? null)
   const levels = game.levels.map((level) => {
     const own = level.look?.behind
-    const drawn = note(own, drawnBehind(own))
-    return drawn === own ? level : { ...level, look: { ...level.look, behind: drawn ?? null } }
+    const image = note(own, drawnBehind(own))
+    return image === own ? level : { ...level, look: { ...level.look, behind: image ?? null } }
   })
   if (!changed) return game
   const look = { ...game.house.look, behind: houseBehind }

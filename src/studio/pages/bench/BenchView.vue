@@ -15,8 +15,8 @@ import { useKeys } from '../../parts/keys/useKeys.ts'
 const bench = useBench()
 const route = useRoute()
 const router = useRouter()
-const found = ref<boolean | null>(null)
-const isOpen = computed(() => !!bench.game && found.value === true)
+const isFound = ref<boolean | null>(null)
+const isOpen = computed(() => !!bench.game && isFound.value === true)
 const keysOpen = ref(false)
 /** Opens by itself once, on a screen large enough; later from the question mark. */
 const walked = useLocalStorage('lucky-twin.walked', false)
@@ -59,12 +59,12 @@ watch(
   () => String(route.params.id ?? ''),
   async (id) => {
     if (!id) return
-    found.value = null
+    isFound.value = null
     const isThere = await bench.open(id)
     if (isThere === null) return
-    found.value = isThere
+    isFound.value = isThere
     followRoute()
-    if (!found.value || walked.value || !isWide.value) return
+    if (!isFound.value || walked.value || !isWide.value) return
     walking.value = true
     walked.value = true
   },
@@ -79,11 +79,11 @@ watch(
 /** The rung of the address, if the game has it; without one the house rules. For an unknown level the first one opens, and the address follows. */
 function followRoute(): void {
   if (!bench.game || !station.value) return
-  const asked = String(route.params.level ?? '')
-  const known = bench.game.levels.some(({ id }) => id === asked)
-  if (known) bench.rung = asked
+  const levelId = String(route.params.level ?? '')
+  const isLevel = bench.game.levels.some(({ id }) => id === levelId)
+  if (isLevel) bench.rung = levelId
   else if (!withLadder.value) return
-  else if (asked)
+  else if (levelId)
     void router.replace({
       ...to(station.value),
       params: { ...to(station.value).params, level: bench.game.levels[0]!.id },
@@ -129,7 +129,7 @@ onBeforeUnmount(saveNow)
     <KeysDialog v-model="keysOpen" @walk="walking = true" />
     <BenchTour v-if="walking" v-model="walking" />
   </div>
-  <main v-else-if="found === false" class="lost">
+  <main v-else-if="isFound === false" class="lost">
     <h1>This game is not on the shelf</h1>
     <p class="soft">It may have been removed, or it is kept in another browser.</p>
     <RouterLink class="btn main" to="/">To the shelf</RouterLink>

@@ -30,14 +30,14 @@ watch(
   { immediate: true },
 )
 const nameOf = (id: string): string => findLevel(bench.game!, id)?.name ?? ''
-type Row = { key: string; label: string; one: string; other: string }
-const rows = computed<Row[]>(() => {
+type Difference = { key: string; label: string; one: string; other: string }
+const rows = computed<Difference[]>(() => {
   const game = bench.game!
-  const found = differing(
+  const differences = differing(
     resolveLevel(game, findLevel(game, one.value)),
     resolveLevel(game, findLevel(game, other.value)),
   )
-  return found.map(({ key, one, other }) => ({
+  return differences.map(({ key, one, other }) => ({
     key,
     label: SETTING_WORDS[key as keyof typeof SETTING_WORDS].label,
     one: valueWords(key, one),

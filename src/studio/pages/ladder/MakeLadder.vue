@@ -4,7 +4,7 @@ import { computed, reactive, ref } from 'vue'
 import type { Level } from '../../../core/settings/levels.ts'
 import { stopOf } from '../../../core/findings/findings.ts'
 import { findingLine } from '../../../core/findings/words.ts'
-import { LADDER_LEVELS, makeLadder, namesAfter, type End } from '../../../core/settings/ladder.ts'
+import { LADDER_LEVELS, makeLadder, namesAfter, type LadderEnd } from '../../../core/settings/ladder.ts'
 import type { Lever } from '../../../core/odds/levers.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
@@ -22,7 +22,7 @@ import { useSolvedLimits } from './useSolvedLimits.ts'
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ add: [levels: Level[], instead: boolean] }>()
 const bench = useBench()
-const ends = reactive<[End, End]>([
+const ends = reactive<[LadderEnd, LadderEnd]>([
   { rows: 2, columns: 3, limit: 60_000, missLook: 1500, firstLook: 2000 },
   { rows: 6, columns: 6, limit: 240_000, missLook: 800, firstLook: 0 },
 ])
@@ -46,12 +46,12 @@ const NAMES = ['The easiest', 'The hardest'] as const
 
 const odd = computed(() => ends.map(({ rows, columns }) => (rows * columns) % 2 === 1))
 /** The new levels, to follow those that are there, or `instead` of them. */
-function made(instead: boolean): Level[] {
+function makeLevels(instead: boolean): Level[] {
   if (odd.value.includes(true)) return []
   const there = instead ? [] : (bench.game?.levels ?? [])
   const [from, to] = ends.map((end) => ({ ...end, limit: limits.value === 'times' ? end.limit : null })) as [
-    End,
-    End,
+    LadderEnd,
+    LadderEnd,
   ]
   return makeLadder(from, to, count.value, {
     taken: there.map(({ id }) => id),
@@ -59,7 +59,7 @@ function made(instead: boolean): Level[] {
     deck: nested.value ? deck.value.length : null,
   })
 }
-const bareLevels = computed(() => (open.value ? made(false) : []))
+const bareLevels = computed(() => (open.value ? makeLevels(false) : []))
 const wins = computed(() => {
   const mind = minds.value.find(({ id }) => id === who.value) ?? minds.value[0]
   const shares = [band[0] / 100, band[1] / 100] as const
@@ -91,7 +91,7 @@ const stops = computed(() => {
   return levels.value.flatMap((level) => stopOf(game, level) ?? [])
 })
 function take(instead: boolean): void {
-  emit('add', limited(made(instead)), instead)
+  emit('add', limited(makeLevels(instead)), instead)
   open.value = false
 }
 </script>

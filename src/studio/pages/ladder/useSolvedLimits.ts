@@ -15,10 +15,10 @@ import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 const PAUSE = 300
 
 /** The wanted limits of new levels: this share of wins of a mind on the first and on the last (0 to 1), by this rule. */
-export type Wins = { mind: Mind; band: readonly [number, number]; by: Lever }
+export type WantedWins = { mind: Mind; band: readonly [number, number]; by: Lever }
 
 /** The limits of levels about to be made, solved in a worker; `wins` gives null while none are wanted. */
-export function useSolvedLimits(levels: () => readonly Level[], wins: () => Wins | null) {
+export function useSolvedLimits(levels: () => readonly Level[], wins: () => WantedWins | null) {
   const bench = useBench()
   const solved = shallowRef<readonly (Solved | null)[]>([])
   const working = ref(false)

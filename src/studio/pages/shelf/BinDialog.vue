@@ -11,7 +11,7 @@ import { DAYS_IN_BIN, useShelf } from '../../store/shelf.ts'
 const open = defineModel<boolean>({ required: true })
 const shelf = useShelf()
 /** the game about to be deleted for good */
-const asked = ref<readonly Kept[]>([])
+const doomed = ref<readonly Kept[]>([])
 
 const DAY = 24 * 60 * 60 * 1000
 function daysLeft({ removed }: Kept): string {
@@ -19,8 +19,8 @@ function daysLeft({ removed }: Kept): string {
   return `${countWords(days, 'day')} left`
 }
 async function forget(): Promise<void> {
-  const all = asked.value
-  asked.value = []
+  const all = doomed.value
+  doomed.value = []
   await shelf.forget(all)
 }
 </script>
@@ -39,7 +39,7 @@ async function forget(): Promise<void> {
           class="icon-btn"
           :aria-label="`Delete ${box.game.title} for good`"
           data-tip="Delete for good"
-          @click="asked = [box]"
+          @click="doomed = [box]"
           ><IconBin
         /></ElButton>
       </li>
@@ -47,16 +47,16 @@ async function forget(): Promise<void> {
     <ElEmpty v-else description="The bin is empty.">
       <template #image><IconBin aria-hidden="true" /></template>
     </ElEmpty>
-    <p v-if="asked.length" class="ask" role="alert">
+    <p v-if="doomed.length" class="ask" role="alert">
       <span
-        >{{ asked.length === 1 ? `"${asked[0]!.game.title}"` : `All ${asked.length} games` }} cannot be
+        >{{ doomed.length === 1 ? `"${doomed[0]!.game.title}"` : `All ${doomed.length} games` }} cannot be
         restored after this.</span
       >
-      <ElButton class="btn" @click="asked = []">Keep</ElButton>
+      <ElButton class="btn" @click="doomed = []">Keep</ElButton>
       <ElButton class="btn danger" @click="forget">Delete for good</ElButton>
     </p>
     <template #buttons>
-      <ElButton class="btn" :disabled="!shelf.bin.length" @click="asked = shelf.bin">Empty the bin</ElButton>
+      <ElButton class="btn" :disabled="!shelf.bin.length" @click="doomed = shelf.bin">Empty the bin</ElButton>
       <ElButton class="btn main" @click="open = false">Done</ElButton>
     </template>
   </ModalDialog>

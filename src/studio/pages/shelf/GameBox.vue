@@ -33,7 +33,7 @@ const { safe, draw } = useCarefulFan(
   () => fan.value.map(({ face }) => face),
 )
 /** The cards of the fan: placeholders with their names if drawing them stopped the browser before. */
-const shown = computed(() =>
+const title = computed(() =>
   safe.value
     ? fan.value.map(({ face, name }) => ({
         name,
@@ -71,7 +71,7 @@ const to = (station: string) => ({ name: 'bench', params: { id: props.box.key, s
   <article class="box panel">
     <h2 class="lid" :class="`hue-${hue}`">{{ game.title }}</h2>
     <RouterLink class="fan" :to="to('deck')" tabindex="-1" aria-hidden="true">
-      <span v-for="(card, i) in shown" :key="i" class="card"
+      <span v-for="(card, i) in title" :key="i" class="card"
         ><FaceView :face="card.face" :name="card.name"
       /></span>
       <span v-if="fan.length === 0" class="soft">no pairs yet</span>

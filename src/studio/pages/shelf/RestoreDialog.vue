@@ -15,7 +15,7 @@ const props = defineProps<{ backup: Backup }>()
 const emit = defineEmits<{ done: [count: number] }>()
 const shelf = useShelf()
 
-type How = 'leave' | 'add' | 'replace'
+type RestoreChoice = 'leave' | 'add' | 'replace'
 const rows = computed(() =>
   props.backup.games.map((row, at) => {
     const there = [...shelf.boxes, ...shelf.bin].find(({ key }) => key === row.key)
@@ -29,7 +29,7 @@ const rows = computed(() =>
     return { ...row, at, there, state: 'other' as const, note: `here it was changed last on ${when}` }
   }),
 )
-const chosen = ref<How[]>([])
+const chosen = ref<RestoreChoice[]>([])
 watch(
   () => props.backup,
   () =>
@@ -38,7 +38,7 @@ watch(
     )),
   { immediate: true },
 )
-const WAYS: Record<'new' | 'same' | 'other', [How, string][]> = {
+const WAYS: Record<'new' | 'same' | 'other', [RestoreChoice, string][]> = {
   new: [
     ['add', 'add it'],
     ['leave', 'leave it out'],

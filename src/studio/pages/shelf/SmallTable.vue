@@ -17,13 +17,13 @@ const cells = computed((): ({ face: Face | null; name: string } | null)[] => {
   const [first, second] = props.game.deck.pairs.slice(props.pair)
   // a pair in two corners of the board's middle, and one card more beside it
   const middle = Math.floor((rows - 1) / 2) * columns
-  const shown = new Map([
+  const states = new Map([
     [middle + 1, { face: first!.a, name: first!.name }],
     [middle + columns + columns - 2, { face: first!.b ?? first!.a, name: first!.name }],
     [middle + columns, { face: second!.a, name: second!.name }],
   ])
   return Array.from({ length: rows * columns }, (_, i) =>
-    gaps.includes(cellName(i, columns)) ? null : (shown.get(i) ?? { face: null, name: '' }),
+    gaps.includes(cellName(i, columns)) ? null : (states.get(i) ?? { face: null, name: '' }),
   )
 })
 </script>

@@ -21,11 +21,11 @@ let stopWaiting = (): void => undefined
 
 function draw(): void {
   stopWaiting()
-  const drawn = drawnFace(props.face, props.name)
-  const element = faceElement(drawn, pictureUrl, props.ratio, 'async')
+  const picture = drawnFace(props.face, props.name)
+  const element = faceElement(picture, pictureUrl, props.ratio, 'async')
   box.value?.replaceChildren(element)
   const image = element.querySelector('img')
-  if (drawn.kind === 'image' && image) stopWaiting = drawnInTime(image, () => giveUp(drawn.src))
+  if (picture.kind === 'image' && image) stopWaiting = drawnInTime(image, () => giveUp(picture.src))
 }
 onMounted(draw)
 onBeforeUnmount(() => stopWaiting())

@@ -22,7 +22,7 @@ const problem = ref('')
 const query = ref('')
 const limit = ref(AT_ONCE)
 const chosen = ref<string[]>([])
-const found = computed(() => searchPictures(library.value, query.value))
+const matches = computed(() => searchPictures(library.value, query.value))
 const inDeck = computed(
   () =>
     new Set(
@@ -77,12 +77,12 @@ function add(): void {
         placeholder="a word, such as key, boat, music"
         autofocus
       />
-      <span class="soft" role="status">{{ countWords(found.length, 'picture') }}</span>
+      <span class="soft" role="status">{{ countWords(matches.length, 'picture') }}</span>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <div class="results" tabindex="-1">
       <button
-        v-for="picture in found.slice(0, limit)"
+        v-for="picture in matches.slice(0, limit)"
         :key="picture.name"
         class="picture"
         type="button"
@@ -94,10 +94,12 @@ function add(): void {
         <img :src="smallPictureUrl(picture.name)" alt="" loading="lazy" width="48" height="48" />
         <span v-if="inDeck.has(picture.name)" class="has">in the deck</span>
       </button>
-      <p v-if="library.length && !found.length" class="none soft">
+      <p v-if="library.length && !matches.length" class="none soft">
         No picture fits "{{ query }}". Try one word, or a more general one.
       </p>
-      <ElButton v-if="found.length > limit" class="btn more" @click="limit += AT_ONCE"> Show more </ElButton>
+      <ElButton v-if="matches.length > limit" class="btn more" @click="limit += AT_ONCE">
+        Show more
+      </ElButton>
     </div>
     <template v-if="!one" #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>

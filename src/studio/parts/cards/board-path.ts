@@ -1,7 +1,7 @@
 import { openCells } from '../../../core/board/cells.ts'
 
 /** Boards of the same shape have the same path. */
-const drawn = new Map<string, string>()
+const cache = new Map<string, string>()
 const KEPT = 300
 
 /** The cards of a board as one SVG path: squares with round corners, `side` px a card and `step` px from one to the next. */
@@ -11,7 +11,7 @@ export function boardPath(
   step: number,
 ): string {
   const key = `${board.rows} ${board.columns} ${board.gaps.join()} ${side} ${step}`
-  const cached = drawn.get(key)
+  const cached = cache.get(key)
   if (cached !== undefined) return cached
   const tenths = (px: number): number => Math.round(px * 100) / 100
   const round = tenths(side * 0.22)
@@ -22,7 +22,7 @@ export function boardPath(
   let path = ''
   for (const at of openCells(board))
     path += `M${tenths((at % board.columns) * step + round)} ${tenths(Math.floor(at / board.columns) * step)}${shape}`
-  if (drawn.size >= KEPT) drawn.delete(drawn.keys().next().value!)
-  drawn.set(key, path)
+  if (cache.size >= KEPT) cache.delete(cache.keys().next().value!)
+  cache.set(key, path)
   return path
 }

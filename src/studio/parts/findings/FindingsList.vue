@@ -17,7 +17,7 @@ const odds = computed(() => ({ params: { ...route.params, station: 'odds' } }))
 /** These say themselves what is impossible, or only was not found. */
 const OWN_WORDS: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'cannot-be-won'])
 
-const shown = computed(() => {
+const visible = computed(() => {
   const byCode = new Map<string, Finding[]>()
   for (const finding of props.findings) {
     const { level, section, key: name } = finding.where
@@ -36,8 +36,8 @@ const shown = computed(() => {
 
 <template>
   <div role="status">
-    <ul v-if="shown.length" class="findings">
-      <li v-for="one in shown" :key="one.key" :class="one.finding.severity">
+    <ul v-if="visible.length" class="findings">
+      <li v-for="one in visible" :key="one.key" :class="one.finding.severity">
         <p>
           <IconStop v-if="one.finding.severity === 'stops'" aria-hidden="true" />
           <IconWarn v-else aria-hidden="true" />

@@ -20,10 +20,10 @@ const named = computed(() =>
   (Object.keys(CARD_RATIOS) as Shape[]).find((name) => CARD_RATIOS[name] === ratio.value),
 )
 /** chosen, although the number is still that of a named shape */
-const asked = ref(false)
-const shape = computed(() => (asked.value ? 'own' : (named.value ?? 'own')))
+const isOwnChosen = ref(false)
+const shape = computed(() => (isOwnChosen.value ? 'own' : (named.value ?? 'own')))
 function take(next: Shape | 'own'): void {
-  asked.value = next === 'own'
+  isOwnChosen.value = next === 'own'
   if (next !== 'own') ratio.value = CARD_RATIOS[next]
 }
 </script>

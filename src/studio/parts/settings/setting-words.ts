@@ -1,5 +1,11 @@
 import { countWords } from '../../../core/count-words.ts'
-import { BOUNDS, CARD_RATIOS, type Section, type Settings } from '../../../core/settings/settings.ts'
+import {
+  BOUNDS,
+  CARD_RATIOS,
+  type Section,
+  type SettingPath,
+  type Settings,
+} from '../../../core/settings/settings.ts'
 import { writeNumber, type Unit } from './numbers.ts'
 
 /** A setting in words: its name, and the words for its number or its choices. */
@@ -9,7 +15,6 @@ export type SettingWords = {
   unit?: Unit
   choices?: readonly (readonly [string, string])[]
 }
-type Key = { [S in Section]: `${S}.${keyof Settings[S] & string}` }[Section]
 
 const number = (label: string, bounds: readonly [number, number], unit?: Unit): SettingWords => ({
   label,
@@ -29,7 +34,7 @@ const heard = (label: string): SettingWords =>
   choice(label, ['family', 'like the others'], ['none', 'silent'], ...FAMILY_WORDS)
 
 /** Every setting by its place in the file. Sentences, search and comparing all use these words. */
-export const SETTING_WORDS: Record<Key, SettingWords> = {
+export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
   'board.rows': number('Rows', BOUNDS.side),
   'board.columns': number('Columns', BOUNDS.side),
   'board.gaps': { label: 'Gaps' },
@@ -191,11 +196,11 @@ export const SETTING_WORDS: Record<Key, SettingWords> = {
 }
 
 export const settingWords = <S extends Section>(section: S, name: keyof Settings[S] & string): SettingWords =>
-  SETTING_WORDS[`${section}.${name}` as Key]
+  SETTING_WORDS[`${section}.${name}` as SettingPath]
 
 /** The value of a setting in words, as its sentence has it. */
 export function valueWords(key: string, value: unknown): string {
-  const { choices, unit } = SETTING_WORDS[key as Key]
+  const { choices, unit } = SETTING_WORDS[key as SettingPath]
   const chosen = choices?.find(([one]) => one === String(value))
   if (chosen) return chosen[1]
   if (value === null && key === 'head.figures') return 'what the rules ask for'

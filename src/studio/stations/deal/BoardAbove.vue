@@ -27,21 +27,24 @@ const view = useView()
 const box = ref<HTMLElement>()
 const size = useElementSize(box, { width: 600, height: 500 })
 const cursor = ref(0)
-const looked = ref(-1)
+const hovered = ref(-1)
 
 const board = computed(() => props.settings.board)
 /** the layout if the current drag ended now */
 const preview = ref<Partial<Settings['layout']> | null>(null)
-const shown = computed(() => ({ ...props.settings, layout: { ...props.settings.layout, ...preview.value } }))
+const previewed = computed(() => ({
+  ...props.settings,
+  layout: { ...props.settings.layout, ...preview.value },
+}))
 /** the table in px of the frame, and the scale at which such a px is drawn */
 const surface = computed(() => {
   const { rows, columns } = board.value
   const [width, height] = [size.width.value, size.height.value]
   if (!view.frame) {
-    const made = layout(tableSurface(width, height, shown.value), rows, columns)
-    return { ...made, width, height, scale: 1 }
+    const boardLayout = layout(tableSurface(width, height, previewed.value), rows, columns)
+    return { ...boardLayout, width, height, scale: 1 }
   }
-  const made = layoutIn(view.frame, shown.value)
+  const made = layoutIn(view.frame, previewed.value)
   const scale = Math.min((width - 16) / made.width, (height - 16) / made.height)
   return { ...made, scale }
 })
@@ -72,7 +75,7 @@ const cursorCell = computed(() => Math.min(cursor.value, seen.value.length - 1))
 const buttons = computed(() => {
   if (!small.value) return seen.value
   const { from, over } = drag.value ?? {}
-  const at = new Set([cursorCell.value, looked.value, from ?? -1, over ?? -1])
+  const at = new Set([cursorCell.value, hovered.value, from ?? -1, over ?? -1])
   return [...at].flatMap((cell) => seen.value[cell] ?? [])
 })
 
@@ -129,7 +132,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
     role="group"
     aria-label="The board from above"
     @keydown="arrow"
-    @pointerleave="looked = -1"
+    @pointerleave="hovered = -1"
   >
     <div
       class="surface"
@@ -148,7 +151,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :faces="faces"
         :back="bench.game!.deck.back"
         :surface="surface"
-        @pointermove="looked = cellUnder($event.clientX, $event.clientY)"
+        @pointermove="hovered = cellUnder($event.clientX, $event.clientY)"
         @pointerdown="down($event, cellUnder($event.clientX, $event.clientY))"
         @click="toggle(cellUnder($event.clientX, $event.clientY))"
       />
@@ -165,8 +168,8 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :tabbable="one.cell === cursorCell"
         :under="drag?.over === one.cell"
         :drag="drag?.from === one.cell ? drag : null"
-        @focus="((cursor = one.cell), (looked = one.cell))"
-        @pointerenter="looked = one.cell"
+        @focus="((cursor = one.cell), (hovered = one.cell))"
+        @pointerenter="hovered = one.cell"
         @pointerdown="down($event, one.cell)"
         @click="toggle(one.cell)"
       />
@@ -177,7 +180,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :columns="board.columns"
         :surface="surface"
         :small="small"
-        :looked="looked"
+        :looked="hovered"
       />
       <SizeHandles
         :surface="surface"

@@ -16,8 +16,12 @@ const board = computed(() => props.settings.board)
 /** A smaller board loses the gaps that are no longer on it. */
 function resize(patch: { rows?: number; columns?: number }): void {
   const { rows, columns, gaps } = { ...board.value, ...patch }
-  const left = gaps.filter((name) => cellIndex(name, rows, columns) >= 0)
-  bench.set('board', left.length < gaps.length ? { ...patch, gaps: left } : patch, 'change the board')
+  const remaining = gaps.filter((name) => cellIndex(name, rows, columns) >= 0)
+  bench.set(
+    'board',
+    remaining.length < gaps.length ? { ...patch, gaps: remaining } : patch,
+    'change the board',
+  )
 }
 const OUTLINE_NAMES: Record<Outline, string> = {
   full: 'Full board',

@@ -19,12 +19,12 @@ const set = (patch: Partial<Settings['layout']>, label: string): void => bench.s
 
 const within = (value: number, [low, high]: readonly [number, number]): number =>
   Math.max(low, Math.min(high, value))
-type Size = 'fits' | 'own'
-const SIZES: [Size, string][] = [
+type SizeChoice = 'fits' | 'own'
+const SIZES: [SizeChoice, string][] = [
   ['fits', 'as large as fits'],
   ['own', 'of one size'],
 ]
-const size = computed<Size>({
+const size = computed<SizeChoice>({
   get: () => (layout.value.size ? 'own' : 'fits'),
   set: (next) => {
     const { width, height } = props.made.card
@@ -35,12 +35,12 @@ const size = computed<Size>({
 const resize = (patch: Partial<NonNullable<Settings['layout']['size']>>): void =>
   set({ size: { ...layout.value.size!, ...patch } }, 'change the size of the cards')
 
-type Room = 'suits' | 'own'
-const ROOMS: [Room, string][] = [
+type GapChoice = 'suits' | 'own'
+const ROOMS: [GapChoice, string][] = [
   ['suits', 'as suits the table'],
   ['own', 'set here'],
 ]
-const gaps = computed<Room>({
+const gaps = computed<GapChoice>({
   get: () => (layout.value.gapAcross === null && layout.value.gapDown === null ? 'suits' : 'own'),
   set: (next) => {
     const { across, down } = props.made.gap
@@ -50,7 +50,7 @@ const gaps = computed<Room>({
     )
   },
 })
-const margin = computed<Room>({
+const margin = computed<GapChoice>({
   get: () => (layout.value.margin === null ? 'suits' : 'own'),
   set: (next) => {
     const suits = tableSurface(props.made.width, props.made.height, props.settings).margin

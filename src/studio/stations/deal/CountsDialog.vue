@@ -18,7 +18,7 @@ const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const countOf = (id: string): number => (Object.hasOwn(props.fill.counts, id) ? props.fill.counts[id]! : 0)
 const sum = computed(() => pairs.value.reduce((all, { id }) => all + countOf(id), 0))
-const left = computed(() => props.needed - sum.value)
+const remaining = computed(() => props.needed - sum.value)
 
 function set(id: string, count: number): void {
   const { [id]: _, ...others } = props.fill.counts
@@ -40,7 +40,11 @@ function share(): void {
       <span role="status"
         ><strong>{{ sum }} of {{ needed }} pairs</strong
         >{{
-          left === 0 ? ': the board is full' : left > 0 ? `: ${left} more to choose` : `: ${-left} too many`
+          remaining === 0
+            ? ': the board is full'
+            : remaining > 0
+              ? `: ${remaining} more to choose`
+              : `: ${-remaining} too many`
         }}</span
       >
       <span class="ways">

@@ -33,7 +33,7 @@ const laid = (): (string | null)[] | null =>
   cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null
 const cards = computed(() => openCells(settings.value.board).length)
 /** the layout on the chosen screen; on a phone if none is chosen */
-const made = computed(() => layoutIn(view.frame ?? frameOf('phone'), settings.value))
+const preview = computed(() => layoutIn(view.frame ?? frameOf('phone'), settings.value))
 const LENS_NAMES: Record<Lens, string> = {
   faces: 'faces',
   backs: 'backs',
@@ -87,7 +87,7 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
           The deck is empty: add pairs on the light table first.
         </p>
         <BoardPanel :settings="settings" />
-        <CardsPanel :settings="settings" :made="made" />
+        <CardsPanel :settings="settings" :made="preview" />
         <FillPanel :settings="settings" />
         <WayPanel :settings="settings" :laid="laid" />
         <DealtPanel v-if="dealer.ok" :settings="settings" />

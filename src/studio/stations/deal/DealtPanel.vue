@@ -70,9 +70,9 @@ async function make(): Promise<string | null> {
   )
   job.value = started
   try {
-    const made = await started.done
-    if (made.ok) return made.value
-    say(`This cannot be dealt: ${problemLine(made.problem)}`, { tone: 'wrong' })
+    const boards = await started.done
+    if (boards.ok) return boards.value
+    say(`This cannot be dealt: ${problemLine(boards.problem)}`, { tone: 'wrong' })
   } catch (error) {
     if (!(error instanceof Cancelled))
       say(`The deals could not be made: ${(error as Error).message}`, { tone: 'wrong' })

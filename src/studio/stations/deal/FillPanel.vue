@@ -5,7 +5,7 @@ import { countWords } from '../../../core/count-words.ts'
 import { copiesOf, evenCounts } from '../../../core/deal/copies.ts'
 import { drawnPairs, selectPairs } from '../../../core/deck/select.ts'
 import { openCells } from '../../../core/board/cells.ts'
-import type { Settings } from '../../../core/settings/settings.ts'
+import type { Repeat, Settings } from '../../../core/settings/settings.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
@@ -59,10 +59,9 @@ const sentence = computed(() => {
     return `${countWords(needed.value, 'pair')} from ${chosen}${all}.`
   }
   const copies = copiesOf(pairs.value, props.settings.fill, needed.value)
-  const told = `${countWords(chosen, 'pair')} chosen, ${needed.value} needed.`
-  return copies ? `${told} ${copiesWords(copies, chosen, needed.value)}` : told
+  const sentence = `${countWords(chosen, 'pair')} chosen, ${needed.value} needed.`
+  return copies ? `${sentence} ${copiesWords(copies, chosen, needed.value)}` : sentence
 })
-type Repeat = Settings['fill']['repeat']
 const repeatWords = settingWords('fill', 'repeat')
 /** Counts that do not fill the board start as even as possible. */
 function setRepeat(repeat: Repeat): void {

@@ -51,9 +51,9 @@ const CHOICES = computed<[FrameChoice, string][]>(() => [
 /** if no screen is chosen, the words are about a phone, since it is the smallest */
 const named = computed(() => (view.frameChoice === 'free' ? 'phone' : view.frameChoice))
 const frame = computed(() => view.frame ?? { ...FRAMES.phone, safe: 0 })
-const made = computed(() => layoutIn(frame.value, props.settings))
+const preview = computed(() => layoutIn(frame.value, props.settings))
 const sentence = computed(() => {
-  const { width, height } = made.value.card
+  const { width, height } = preview.value.card
   const px = `${width} × ${height} px`
   const mm = named.value === 'own' ? FRAMES.desktop.mm : FRAMES[named.value].mm
   const size = `${(width * mm).toFixed(1)} × ${(height * mm).toFixed(1)} mm`
@@ -74,7 +74,8 @@ const nearest = computed(() =>
     : null,
 )
 
-const table = () => placements(made.value, props.settings.board.columns, props.cells!, bench.game!.deck.pairs)
+const table = () =>
+  placements(preview.value, props.settings.board.columns, props.cells!, bench.game!.deck.pairs)
 const FILES = {
   csv: { write: rowsCsv, type: 'text/csv' },
   json: { write: rowsJson, type: 'application/json' },

@@ -44,13 +44,13 @@ function draw(pen: CanvasRenderingContext2D, { places, scale }: DrawnSurface): v
       pen.roundRect(x, y, width, height, round)
     }
   }
-  const drawn = props.cells.filter(({ cell }) => cell !== props.away)
-  outline(drawn.filter(({ gap }) => gap))
+  const visible = props.cells.filter(({ cell }) => cell !== props.away)
+  outline(visible.filter(({ gap }) => gap))
   Object.assign(pen, { lineWidth: 1.5 / scale, strokeStyle: COLORS.gap })
   pen.setLineDash([3 / scale, 3 / scale])
   pen.stroke()
 
-  const cards = drawn.filter(({ gap }) => !gap)
+  const cards = visible.filter(({ gap }) => !gap)
   outline(cards)
   pen.fillStyle = COLORS.card
   pen.fill()
@@ -73,13 +73,13 @@ watch(
   () => [props.faces, props.back, props.surface.card.width * props.surface.scale] as const,
   async ([faces, now, width]) => {
     if (faces) return
-    const drawn = await backBitmap(
+    const bitmap = await backBitmap(
       now,
       width,
       (width * props.surface.card.height) / props.surface.card.width,
       ROUND,
     )
-    if (now === props.back) backDrawn.value = drawn
+    if (now === props.back) backDrawn.value = bitmap
   },
   { immediate: true },
 )

@@ -22,8 +22,8 @@ const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const chosen = computed(() => new Set(selectPairs(pairs.value, props.use)))
 const tags = computed(() => tagsOf(pairs.value))
-type How = 'all' | 'nested' | 'tags' | 'range' | 'pairs'
-const HOWS: { value: How; label: string }[] = [
+type UseChoice = 'all' | 'nested' | 'tags' | 'range' | 'pairs'
+const HOWS: { value: UseChoice; label: string }[] = [
   { value: 'all', label: 'the whole deck' },
   { value: 'nested', label: 'the first ones' },
   { value: 'tags', label: 'by tag' },
@@ -32,7 +32,7 @@ const HOWS: { value: How; label: string }[] = [
 ]
 /** chosen, although a range that begins with the deck's first pair is the same as the first ones */
 const wantsRange = ref(false)
-const how = computed<How>(() => {
+const how = computed<UseChoice>(() => {
   const { use } = props
   if (use === 'all') return 'all'
   if ('tags' in use) return 'tags'
@@ -48,7 +48,7 @@ watch(open, () => (wantsRange.value = false))
 const set = (use: Use): void => bench.set('fill', { use }, 'choose the pairs', 'single')
 const idsOf = (places: Iterable<number>): string[] =>
   [...places].sort((a, b) => a - b).map((place) => pairs.value[place]!.id)
-function choose(next: How): void {
+function choose(next: UseChoice): void {
   wantsRange.value = next === 'range'
   if (next === 'all') set('all')
   else if (next === 'tags') set({ tags: tags.value.slice(0, 1) })
@@ -71,7 +71,7 @@ function press(place: number): void {
   if (!next.delete(place)) next.add(place)
   set({ pairs: idsOf(next) })
 }
-const HINTS: Record<How, string> = {
+const HINTS: Record<UseChoice, string> = {
   all: 'Every pair of the deck, including those you add later. Press a face to leave it out.',
   nested:
     'The first pairs of the deck. Levels that use more and more of them get harder with the same pairs.',

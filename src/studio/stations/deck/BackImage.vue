@@ -5,10 +5,10 @@ import type { Back } from '../../../core/deck/pair.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 
 /** An own image over the whole back, and the colour that it is tinted with. */
-type Tint = NonNullable<Back['tint']>
+type BackTint = NonNullable<Back['tint']>
 const props = defineProps<{ back: Back }>()
-const emit = defineEmits<{ choose: []; remove: []; tint: [tint: Tint] }>()
-const NO_TINT: Tint = { colour: '#23243f', strength: 0 }
+const emit = defineEmits<{ choose: []; remove: []; tint: [tint: BackTint] }>()
+const NO_TINT: BackTint = { colour: '#23243f', strength: 0 }
 /** the initial strength of a tint: a chosen colour should be visible */
 const FIRST = 40
 const tint = computed(() => props.back.tint ?? NO_TINT)

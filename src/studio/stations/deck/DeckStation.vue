@@ -46,7 +46,7 @@ const tagChoices = computed<(readonly [string, string])[]>((before) => {
     ? before
     : [['', 'every tag'], ...tags.map((word) => [word, word] as const)]
 })
-const shown = computed(() => {
+const visible = computed(() => {
   const wanted = query.value.trim().toLowerCase()
   return pairs.value.filter(
     ({ name, tags: own = [] }) =>
@@ -54,8 +54,8 @@ const shown = computed(() => {
       (!wanted || [name, ...own].some((word) => word.toLowerCase().includes(wanted))),
   )
 })
-const whole = computed(() => shown.value.length === pairs.value.length)
-const selection = useSelection(computed(() => shown.value.map(({ id }) => id)))
+const whole = computed(() => visible.value.length === pairs.value.length)
+const selection = useSelection(computed(() => visible.value.map(({ id }) => id)))
 const chosen = computed(() => {
   const ids = new Set(selection.inOrder.value)
   return pairs.value.filter(({ id }) => ids.has(id))
@@ -69,7 +69,7 @@ const seenTies = computed(() =>
 )
 const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== null))
 
-const deck = useDeckEdits(selection, shown, () => (query.value = tag.value = ''))
+const deck = useDeckEdits(selection, visible, () => (query.value = tag.value = ''))
 async function remove(label?: string): Promise<void> {
   // the next tile gets the focus before the others go: if the focus goes with its tile, the page is laid out twice
   const next = deck.nextChosen()
@@ -107,7 +107,9 @@ async function drop(event: DragEvent): Promise<void> {
       <header>
         <h2 id="light-table">Light table</h2>
         <span class="soft count">{{
-          whole ? countWords(pairs.length, 'pair') : `${shown.length} of ${countWords(pairs.length, 'pair')}`
+          whole
+            ? countWords(pairs.length, 'pair')
+            : `${visible.length} of ${countWords(pairs.length, 'pair')}`
         }}</span>
         <SearchField v-model="query" label="Search by name or tag" placeholder="name or tag" />
         <ChoiceWord
@@ -124,7 +126,7 @@ async function drop(event: DragEvent): Promise<void> {
       <LightTable
         ref="light"
         :class="{ dropping }"
-        :pairs="shown"
+        :pairs="visible"
         :selection="selection"
         :ties="pairTies"
         :vision="vision"
@@ -140,7 +142,7 @@ async function drop(event: DragEvent): Promise<void> {
             words, or make a series.
           </template>
         </ElEmpty>
-        <ElEmpty v-else-if="shown.length === 0" class="empty">
+        <ElEmpty v-else-if="visible.length === 0" class="empty">
           <template #image><IconSearch aria-hidden="true" /></template>
           <template #description>No pair has the name or tag "{{ query || tag }}".</template>
           <ElButton class="btn" @click="query = tag = ''">Show all</ElButton>

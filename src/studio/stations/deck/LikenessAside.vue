@@ -22,13 +22,13 @@ const bench = useBench()
 const SHOWN = 5
 
 const pairOf = (id: string | null) => bench.game!.deck.pairs.find((pair) => pair.id === id)
-const told = computed(() =>
+const relevant = computed(() =>
   props.ties.filter(
     ({ one, other }) => props.chosen === null || one === props.chosen || other === props.chosen,
   ),
 )
-const shown = computed(() =>
-  told.value.slice(0, SHOWN).map(({ one, other, likeness }) => ({
+const rows = computed(() =>
+  relevant.value.slice(0, SHOWN).map(({ one, other, likeness }) => ({
     one,
     other: props.chosen === other ? one : other,
     pairs: (props.chosen === null ? [one, other] : [props.chosen === other ? one : other]).map((id) => ({
@@ -50,8 +50,8 @@ const shown = computed(() =>
       :show-text="false"
       aria-label="Comparing faces"
     />
-    <ul v-else-if="shown.length">
-      <li v-for="tie in shown" :key="`${tie.one} ${tie.other}`">
+    <ul v-else-if="rows.length">
+      <li v-for="tie in rows" :key="`${tie.one} ${tie.other}`">
         <ElButton @click="$emit('choose', tie.pairs.at(-1)!.id)">
           <span v-for="pair in tie.pairs" :key="pair.id ?? 'back'" class="who">
             <SmallFace v-if="pair.face" class="card" :face="pair.face" />{{ pair.name }}
@@ -59,7 +59,7 @@ const shown = computed(() =>
         </ElButton>
         <b>{{ tie.percent }} %</b>
       </li>
-      <li v-if="told.length > SHOWN" class="soft">and {{ told.length - SHOWN }} more</li>
+      <li v-if="relevant.length > SHOWN" class="soft">and {{ relevant.length - SHOWN }} more</li>
     </ul>
     <p v-else class="soft">{{ chosen === null ? 'No two faces are too much alike.' : 'No other face.' }}</p>
     <p class="soft how">

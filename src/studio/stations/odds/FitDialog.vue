@@ -33,7 +33,7 @@ const withChecks = ref(false)
 /** your own tapes; games of a mind that you watched do not count */
 const tapes = computed(() => useTapeStore().kept.filter(({ by }) => by === ''))
 const withTapes = ref(true)
-const found = shallowRef<FitOutput | null>(null)
+const answer = shallowRef<FitOutput | null>(null)
 const working = ref(false)
 let job: Job<FitOutput> | null = null
 
@@ -49,7 +49,7 @@ async function take(given: Iterable<File> = []): Promise<void> {
 }
 async function fit(): Promise<void> {
   job?.cancel()
-  found.value = null
+  answer.value = null
   const kept = [...(withTapes.value ? tapes.value : []), ...(withChecks.value ? checks.value : [])].map(
     (record) => ({ name: record.name, record }),
   )
@@ -61,7 +61,7 @@ async function fit(): Promise<void> {
   )
   job = mine
   try {
-    found.value = await mine.done
+    answer.value = await mine.done
   } catch (error) {
     // another fit replaced it, or the dialog was closed
     if (error instanceof Cancelled) return
@@ -73,7 +73,7 @@ watch([files, withChecks, withTapes, tapes, open], () => void fit(), { immediate
 onBeforeUnmount(() => job?.cancel())
 
 const mind = computed((): Mind | null => {
-  const { notice, fade, first, second, spread } = found.value?.fit ?? {}
+  const { notice, fade, first, second, spread } = answer.value?.fit ?? {}
   if (!notice || !fade) return null
   const { glance } = READY_MINDS[2]!.memory
   const pace = READY_MINDS[2]!.pace
@@ -96,11 +96,11 @@ const mind = computed((): Mind | null => {
   }
 })
 function use(): void {
-  const made = mind.value!
+  const fittedMind = mind.value!
   bench.edit('add a fitted mind', (game) => {
-    game.minds = [...(game.minds ?? []), made]
+    game.minds = [...(game.minds ?? []), fittedMind]
   })
-  emit('made', made.id)
+  emit('made', fittedMind.id)
   open.value = false
   tell('The fitted mind is among those of this game')
 }
@@ -123,19 +123,21 @@ function use(): void {
       <FilePicker ref="picker" label="Records to fit" accept=".json,application/json" multiple @take="take" />
     </div>
     <p v-if="working" class="soft" role="status">Fitting …</p>
-    <template v-if="found">
+    <template v-if="answer">
       <p role="status">
-        {{ countWords(found.used, 'record is', 'records are') }} used;
-        {{ countWords(found.fit.turns, 'turn shows', 'turns show') }} what was remembered<template
-          v-if="found.fit.turns < TOO_FEW"
+        {{ countWords(answer.used, 'record is', 'records are') }} used;
+        {{ countWords(answer.fit.turns, 'turn shows', 'turns show') }} what was remembered<template
+          v-if="answer.fit.turns < TOO_FEW"
           >: too few, {{ TOO_FEW }} are needed</template
         >.
       </p>
-      <details v-if="found.left.length" class="left">
-        <summary>{{ found.left.length }} left out</summary>
-        <p v-for="{ name, why } in found.left.slice(0, 12)" :key="name" class="soft">{{ name }}: {{ why }}</p>
+      <details v-if="answer.left.length" class="left">
+        <summary>{{ answer.left.length }} left out</summary>
+        <p v-for="{ name, why } in answer.left.slice(0, 12)" :key="name" class="soft">
+          {{ name }}: {{ why }}
+        </p>
       </details>
-      <FitTold :fit="found.fit" />
+      <FitTold :fit="answer.fit" />
     </template>
     <template #buttons>
       <ElButton class="btn" @click="open = false">Close</ElButton>

@@ -6,15 +6,15 @@ import { withLever } from '../../../core/odds/levers.ts'
 import { decidesWins, winsUnderLimits } from '../../../core/odds/wins-under-limits.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
-import { ABOVE, BELOW, densityChart, rangeOf, ROW, SIDE, type Row } from './density-chart.ts'
+import { ABOVE, BELOW, densityChart, rangeOf, ROW, SIDE, type ChartRow } from './density-chart.ts'
 import type { Axis } from './axes.ts'
 import LimitLine from './LimitLine.vue'
-import type { Played } from './useGames.ts'
+import type { MindResult } from './useGames.ts'
 import { ofHundred } from '../../parts/settings/lever-words.ts'
 import { lostWords, numberOf } from './odds-words.ts'
 
 /** The games of a level: one density for each mind on a common axis, the limit as a line to drag, and wins of 100. */
-const props = defineProps<{ rows: readonly Row[]; axis: Axis; settings: Settings; old: boolean }>()
+const props = defineProps<{ rows: readonly ChartRow[]; axis: Axis; settings: Settings; old: boolean }>()
 const emit = defineEmits<{ limit: [value: number, byKey: boolean]; watch: [mind: string] }>()
 
 /** the limit on this axis, in its unit */
@@ -26,13 +26,13 @@ const limit = computed(() => {
 /** the limit while it is dragged */
 const dragged = ref<number | null>(null)
 watch(limit, () => (dragged.value = null))
-const shown = computed(() => dragged.value ?? limit.value)
+const limitNow = computed(() => dragged.value ?? limit.value)
 const range = computed(() => rangeOf(props.rows, props.axis, limit.value))
 const number = (value: number): string => numberOf(props.axis, value)
 const option = computed(() => densityChart(props.rows, props.axis, range.value, number))
 const follows = computed(() => decidesWins(props.settings) && props.settings.limits.lives === null)
 /** How many of a mind's games are won with the limit at its dragged value. */
-const wonThere = ({ free }: Played): number =>
+const wonThere = ({ free }: MindResult): number =>
   winsUnderLimits(
     free,
     withLever(props.settings, props.axis === 'time' ? 'clock' : 'turns', dragged.value!),
@@ -49,12 +49,12 @@ const figures = computed(() =>
         name,
         ...ofHundred(wonThere(played), odds.games),
       }
-    const told = ofHundred(odds.won, odds.games)
+    const share = ofHundred(odds.won, odds.games)
     return {
       id,
       name,
-      wins: told.wins,
-      about: known?.wins === null || !known ? told.about : `exactly ${(known.wins * 100).toFixed(1)}`,
+      wins: share.wins,
+      about: known?.wins === null || !known ? share.about : `exactly ${(known.wins * 100).toFixed(1)}`,
       lost: lostWords(odds),
     }
   }),
@@ -77,9 +77,9 @@ const label = computed(() =>
     <div class="chart-box" :style="{ height }">
       <ChartView :option="option" :label="label" />
       <LimitLine
-        v-if="limit !== null && shown !== null && (axis === 'time' || axis === 'turns')"
+        v-if="limit !== null && limitNow !== null && (axis === 'time' || axis === 'turns')"
         :axis="axis"
-        :value="shown"
+        :value="limitNow"
         :range="range"
         :side="SIDE"
         :height="ABOVE + rows.length * ROW"

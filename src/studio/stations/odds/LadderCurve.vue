@@ -38,22 +38,22 @@ const climbs = computed(() =>
     odds: (answer.value ?? []).map((level) => level?.[i] ?? null),
   })),
 )
-const of = useLocalStorage<ClimbOf>('lucky-twin.odds-climb', 'wins')
+const measure = useLocalStorage<ClimbOf>('lucky-twin.odds-climb', 'wins')
 const OF: [ClimbOf, string][] = [
   ['wins', 'who wins, of 100'],
   ['turns', 'turns of a game'],
   ['time', 'time of a game'],
 ]
 const write = (value: number): string =>
-  of.value === 'wins' ? `${value.toFixed(0)} of 100` : numberOf(of.value, value)
-const option = computed(() => ladderChart(names.value, climbs.value, band.value, of.value, write))
+  measure.value === 'wins' ? `${value.toFixed(0)} of 100` : numberOf(measure.value, value)
+const option = computed(() => ladderChart(names.value, climbs.value, band.value, measure.value, write))
 const main = computed(() => props.minds.find(({ mind }) => mind.id === props.who) ?? props.minds[0]!)
 const label = computed(() =>
   [
-    `Up the ladder: ${OF.find(([one]) => one === of.value)![1]}`,
+    `Up the ladder: ${OF.find(([one]) => one === measure.value)![1]}`,
     ...climbs.value.map(
       ({ name, odds }) =>
-        `${name}: ${odds.map((one, i) => `${names.value[i]} ${one ? write(climbOf(of.value, one)!) : 'cannot be dealt'}`).join(', ')}`,
+        `${name}: ${odds.map((one, i) => `${names.value[i]} ${one ? write(climbOf(measure.value, one)!) : 'cannot be dealt'}`).join(', ')}`,
     ),
   ].join('. '),
 )
@@ -68,7 +68,7 @@ const wasEvening = onceTrue(evening)
     <header>
       <h2 id="curve">Up the ladder</h2>
       <p>
-        <ChoiceWord v-model="of" label="What the chart shows" :choices="OF" />; wanted of
+        <ChoiceWord v-model="measure" label="What the chart shows" :choices="OF" />; wanted of
         {{ main.mind.name.toLowerCase() }} players:
         <NumberWord v-model="wanted[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
         on the first,
@@ -80,7 +80,7 @@ const wasEvening = onceTrue(evening)
     <div class="curve-box">
       <template v-if="answer">
         <ChartView :option="option" :label="label" />
-        <BandEnds v-if="of === 'wins'" v-model="wanted" :levels="names.length" />
+        <BandEnds v-if="measure === 'wins'" v-model="wanted" :levels="names.length" />
       </template>
       <p v-else class="soft later" role="status">
         {{

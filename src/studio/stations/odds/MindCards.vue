@@ -12,7 +12,7 @@ import type { ShownMind } from './useMinds.ts'
 const props = defineProps<{ minds: readonly ShownMind[]; full: boolean }>()
 const emit = defineEmits<{ toggle: [id: string]; edit: [mind: Mind]; add: []; fit: [] }>()
 const TURNS = 10
-const drawn = computed(() =>
+const drawings = computed(() =>
   props.minds.map((one) => ({
     ...one,
     left: leftAfter(one.mind, TURNS),
@@ -25,7 +25,7 @@ const size = (share: number): string => `${2 + Math.sqrt(share) * 6}px`
 
 <template>
   <ul class="minds" aria-label="Minds">
-    <li v-for="{ mind, colour, on, left, words } in drawn" :key="mind.id" :class="{ on }">
+    <li v-for="{ mind, colour, on, left, words } in drawings" :key="mind.id" :class="{ on }">
       <ElButton class="mind" :aria-pressed="on" @click="emit('toggle', mind.id)">
         <b>{{ mind.name }}</b>
         <span class="left keeps-colours" aria-hidden="true">

@@ -3,12 +3,12 @@ import { use } from 'echarts/core'
 import { countBins, kernelWidth, quantile, smooth } from '../../../core/odds/density.ts'
 import { BRICK, INK, LABEL, LINE, type ChartOption } from '../../parts/charts/chart.ts'
 import type { Axis } from './axes.ts'
-import type { Played } from './useGames.ts'
+import type { MindResult } from './useGames.ts'
 
 use([LineChart])
 
 /** A mind's games in its colour. */
-export type Row = { id: string; name: string; colour: string; played: Played }
+export type ChartRow = { id: string; name: string; colour: string; played: MindResult }
 
 /** Px: the height of a mind's row, the space above it, the space for the numbers below, and at the sides. */
 export const ROW = 58
@@ -21,11 +21,11 @@ const BINS = 120
 const BEYOND = 0.005
 
 /** Lost games are played on where the axis is time or turns, to show by how much they were lost. */
-const valuesOf = ({ games, free }: Played, axis: Axis): Float64Array =>
+const valuesOf = ({ games, free }: MindResult, axis: Axis): Float64Array =>
   (axis === 'time' || axis === 'turns' ? free : games)[axis]
 
 /** The ends of the axis: it holds nearly all games, and the limit. */
-export function rangeOf(rows: readonly Row[], axis: Axis, limit: number | null): [number, number] {
+export function rangeOf(rows: readonly ChartRow[], axis: Axis, limit: number | null): [number, number] {
   if (axis === 'stars') return [-0.5, 3.5]
   const room = (low: number, high: number): number => (high - low) * 0.04 || 1
   let [low, high] = [Infinity, limit === null ? -Infinity : limit * 1.08]
@@ -64,7 +64,7 @@ const HATCH = {
 
 /** One row for each mind, on one axis: won games in its colour, with the lost ones hatched on top; a mark at the exact mean. `number` writes a value of the axis. */
 export function densityChart(
-  rows: readonly Row[],
+  rows: readonly ChartRow[],
   axis: Axis,
   [low, high]: readonly [number, number],
   number: (value: number) => string,
@@ -145,7 +145,7 @@ export function densityChart(
   }
 }
 
-function curvesOf(played: Played, axis: Axis, range: readonly [number, number], bins: number) {
+function curvesOf(played: MindResult, axis: Axis, range: readonly [number, number], bins: number) {
   const values = valuesOf(played, axis)
   const { ends } = played.games
   const part = (isWon: boolean): Float64Array => values.filter((_, i) => (ends[i] === 0) === isWon)

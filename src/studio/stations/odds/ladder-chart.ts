@@ -14,9 +14,9 @@ export const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
 
 /** What the ladder chart can show: wins of 100, turns, or time. */
 export type ClimbOf = 'wins' | 'turns' | 'time'
-export function climbOf(of: ClimbOf, odds: Odds | null): number | null {
+export function climbOf(measure: ClimbOf, odds: Odds | null): number | null {
   if (!odds) return null
-  return of === 'wins' ? (odds.won / odds.games) * 100 : odds[of].mean
+  return measure === 'wins' ? (odds.won / odds.games) * 100 : odds[measure].mean
 }
 
 /** Wins of 100, turns or time on each level, a line for each mind; for wins also the wanted band. `write`: a value in words. */
@@ -24,10 +24,10 @@ export function ladderChart(
   names: readonly string[],
   climbs: readonly Climb[],
   band: readonly [number, number],
-  of: ClimbOf,
+  measure: ClimbOf,
   write: (value: number) => string,
 ): ChartOption {
-  const wins = of === 'wins'
+  const wins = measure === 'wins'
   return {
     animation: false,
     grid: PLOT,
@@ -55,7 +55,7 @@ export function ladderChart(
       ...climbs.map(({ name, colour, main, odds }) => ({
         type: 'line' as const,
         name,
-        data: odds.map((one) => climbOf(of, one)),
+        data: odds.map((one) => climbOf(measure, one)),
         symbol: 'circle' as const,
         symbolSize: main ? 9 : 5,
         lineStyle: { color: colour, width: main ? 3 : 1.5 },

@@ -26,10 +26,10 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
   const working = ref(false)
   const done = ref(0)
   const inputOf = (): OddsInput | null => {
-    const of = question()
+    const subject = question()
     const { pairs, levels, ...level } = asked()
     const tables = (ladder ? levels : [level]).map(({ settings, rivals }) => ({ settings, rivals }))
-    return of && plain({ pairs, levels: tables, seed: SEED, ...of })
+    return subject && plain({ pairs, levels: tables, seed: SEED, ...subject })
   }
   let input: OddsInput | null = null
   let key = ''

@@ -15,12 +15,12 @@ const SHOWN_EVERY = 400
 const KEPT = 60
 
 /** The result of a mind's games. `free`: the same games played on with nothing to end them. */
-export type Played = { games: Games; free: Games; odds: Odds; known: Known | null; complete: boolean }
+export type MindResult = { games: Games; free: Games; odds: Odds; known: Known | null; complete: boolean }
 
 /** By level and mind: results of this visit. */
-const cache = new Map<string, Played>()
-const keyOf = (of: OddsSubject, { memory, pace }: Mind): string =>
-  JSON.stringify([deckKey(of), playedBy(of), memory, pace])
+const cache = new Map<string, MindResult>()
+const keyOf = (subject: OddsSubject, { memory, pace }: Mind): string =>
+  JSON.stringify([deckKey(subject), playedBy(subject), memory, pace])
 
 /** Lots of one mind, joined in the order of their numbers as far as they are complete. */
 class Lots {
@@ -34,7 +34,7 @@ class Lots {
       this.next += one.games.ends.length
     }
   }
-  get played(): Played | null {
+  get played(): MindResult | null {
     if (!this.done.length) return null
     const games = joinGames(this.done.map((lot) => lot.games))
     const free = joinGames(this.done.map((lot) => lot.free ?? lot.games))
@@ -47,7 +47,7 @@ class Lots {
 
 /** The games of the minds that are switched on, for the current question; only missing ones are played. */
 export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => readonly Mind[]) {
-  const played = shallowRef<ReadonlyMap<string, Played>>(new Map())
+  const played = shallowRef<ReadonlyMap<string, MindResult>>(new Map())
   /** the minds whose figures are old, until new ones come */
   const old = shallowRef<ReadonlySet<string>>(new Set())
   const problem = ref('')
@@ -75,16 +75,16 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
   async function play(): Promise<void> {
     cancel()
     problem.value = ''
-    const of = asked.value
-    const results = new Map<string, Played>()
+    const subject = asked.value
+    const results = new Map<string, MindResult>()
     const before = new Set<string>()
     for (const mind of minds()) {
-      const known = cache.get(keyOf(of, mind))
-      const one = known ?? (of.level.id === level ? played.value.get(mind.id) : undefined)
+      const cached = cache.get(keyOf(subject, mind))
+      const one = cached ?? (subject.level.id === level ? played.value.get(mind.id) : undefined)
       if (one) results.set(mind.id, one)
-      if (one && !known) before.add(mind.id)
+      if (one && !cached) before.add(mind.id)
     }
-    level = of.level.id
+    level = subject.level.id
     played.value = results
     old.value = before
     const missing = minds().filter(({ id }) => before.has(id) || !results.get(id)?.complete)
@@ -100,12 +100,12 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
         if (!one) return
         next.set(mind.id, one)
         stillOld.delete(mind.id)
-        if (one.complete) keep(keyOf(of, mind), one)
+        if (one.complete) keep(keyOf(subject, mind), one)
       })
       played.value = next
       old.value = stillOld
     }
-    const { pairs, settings, rivals } = of
+    const { pairs, settings, rivals } = subject
     const mine = playLots({ pairs, settings, rivals }, plain(missing), GAMES, SEED, (lot) => {
       lots[lot.mind]!.take(lot)
       // the first figures at once
@@ -135,7 +135,7 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
   return { played, old, problem, working, done, cancel, again: () => void play() }
 }
 
-function keep(key: string, one: Played): void {
+function keep(key: string, one: MindResult): void {
   cache.delete(key)
   cache.set(key, one)
   for (const oldest of cache.keys()) if (cache.size > KEPT) cache.delete(oldest)

@@ -48,8 +48,8 @@ export function useOddsSubject() {
     })
     return { pairs: lightPairs(game.deck.pairs), levels, ...levels[game.levels.indexOf(level)]! }
   })
-  const keyOf = (of: OddsSubject): string =>
-    JSON.stringify([deckKey(of), playedBy(of), ...of.levels.map(playedBy)])
+  const keyOf = (subject: OddsSubject): string =>
+    JSON.stringify([deckKey(subject), playedBy(subject), ...subject.levels.map(playedBy)])
   const key = computed(() => keyOf(now.value))
   const asked = shallowRef<OddsSubject>(plain(now.value))
   const askedKey = shallowRef(key.value)

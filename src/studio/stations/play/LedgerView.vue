@@ -27,7 +27,7 @@ const SHOWN = [
   ['turns', 'turns only'],
   ['refused', 'refused only'],
 ] as const
-const shown = ref<(typeof SHOWN)[number][0]>('all')
+const filter = ref<(typeof SHOWN)[number][0]>('all')
 
 const round = computed(() => props.table.round)
 const columns = computed(() => props.table.settings.board.columns)
@@ -52,7 +52,7 @@ const rows = computed<LedgerRow[]>(() => {
     ]
   })
 })
-const found = computed(() => {
+const matches = computed(() => {
   const wanted = query.value.trim().toLowerCase()
   if (!wanted) return rows.value
   return rows.value.filter(({ name, words, state, order }) =>
@@ -61,8 +61,8 @@ const found = computed(() => {
 })
 const events = computed(() => {
   const all = round.value?.events ?? []
-  if (shown.value === 'refused') return all.filter(({ kind }) => kind === 'refused')
-  if (shown.value === 'turns') return all.filter(({ kind }) => kind === 'match' || kind === 'miss')
+  if (filter.value === 'refused') return all.filter(({ kind }) => kind === 'refused')
+  if (filter.value === 'turns') return all.filter(({ kind }) => kind === 'match' || kind === 'miss')
   return [...all]
 })
 /** the cell of the last turned card, and how many were turned before it */
@@ -75,10 +75,10 @@ const last = computed(() => {
 const clock = computed(() => {
   const now = round.value
   if (!now) return ''
-  const left = timeLeft(now)
+  const remaining = timeLeft(now)
   return [
     `${seconds(timeUsed(now))} used`,
-    left === null ? '' : `${seconds(left)} left`,
+    remaining === null ? '' : `${seconds(remaining)} left`,
     now.clock.running ? 'running' : 'stopped',
     isLocked(now) ? 'presses are ignored' : 'presses count',
   ]
@@ -122,10 +122,10 @@ const due = computed(() => (round.value ? clockDueIn(round.value) : ''))
       />
       <ElCheckbox v-model="follow">follow</ElCheckbox>
     </div>
-    <LedgerCards :rows="found" :last="last.cell" :flips="last.flips" :follow="follow" />
+    <LedgerCards :rows="matches" :last="last.cell" :flips="last.flips" :follow="follow" />
     <div class="tools">
       <h3>Events</h3>
-      <ChoiceWord v-model="shown" label="Which events are shown" :choices="SHOWN" />
+      <ChoiceWord v-model="filter" label="Which events are shown" :choices="SHOWN" />
       <span class="copies">
         <ElButton class="copy" data-tip="Copy the board as text" :disabled="!round" @click="copyBoard">
           <IconCopy />board

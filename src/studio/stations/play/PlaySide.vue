@@ -3,7 +3,7 @@ import { ElButton, ElTabPane, ElTabs } from 'element-plus'
 import IconLog from '~icons/ph/list-magnifying-glass'
 import IconRough from '~icons/ph/hand-fist'
 import { ref } from 'vue'
-import type { Played } from '../../../core/play/record.ts'
+import type { PlayedGame } from '../../../core/play/record.ts'
 import type { Table } from '../../../player/table.ts'
 import { useBench } from '../../store/bench.ts'
 import ChecksPanel from './ChecksPanel.vue'
@@ -24,7 +24,7 @@ const props = defineProps<{
 const emit = defineEmits<{
   take: [tape: Tape]
   /** a played game, to put the table at one of its turns */
-  show: [played: Played, name: string, turn: number]
+  show: [played: PlayedGame, name: string, turn: number]
 }>()
 const bench = useBench()
 const side = ref<'ledger' | 'tapes'>('ledger')
@@ -37,7 +37,7 @@ const edits = useCheckEdits()
 const { checks } = edits
 const records = useRecords(props.tapes, (...shown) => emit('show', ...shown))
 
-function showBroken(broke: Omit<Played, 'level'>): void {
+function showBroken(broke: Omit<PlayedGame, 'level'>): void {
   rough.value = false
   emit('show', { level: props.table!.level.id, ...broke }, 'Broken', Infinity)
 }

@@ -43,7 +43,7 @@ const WORDS: Record<Nasty, string> = {
   anywhere: 'any card, after any wait',
 }
 const number = (n: number): string => n.toLocaleString('en')
-const tried = computed(() =>
+const trials = computed(() =>
   NASTY.map((kind) => ({ words: WORDS[kind], times: number(report.value?.tried[kind] ?? 0) })),
 )
 const refused = computed(() =>
@@ -111,7 +111,7 @@ onBeforeUnmount(() => job?.cancel())
       </p>
     </div>
     <div v-if="report" class="two">
-      <ElTable :data="tried" size="small">
+      <ElTable :data="trials" size="small">
         <ElTableColumn prop="words" label="What was tried" min-width="220" />
         <ElTableColumn prop="times" label="times" align="right" />
       </ElTable>

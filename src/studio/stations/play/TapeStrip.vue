@@ -20,7 +20,7 @@ const strip = ref<HTMLElement>()
 const SIGNS = { found: '●', lucky: '✦', glimpsed: '◐', slip: '↺', fresh: '○' } as const
 const points = (chip: Chip): string => (chip.points ? signedPoints(chip.points) : '')
 /** What the faces show, in words. */
-const told = (chip: Chip): string =>
+const titleOf = (chip: Chip): string =>
   `Turn ${chip.turn}: ${props.nameOf(chip.first)} and ${props.nameOf(chip.second)}, ${chip.match ? 'a match' : 'a miss'}, `
 
 /** px from one chip to the next, and from the edge to the first: the chip of the deal is there. */
@@ -69,7 +69,7 @@ watch(
         :aria-current="chip.turn === at ? 'step' : undefined"
         @click="$emit('jump', chip.turn)"
       >
-        <span class="hidden-text">{{ told(chip) }}</span>
+        <span class="hidden-text">{{ titleOf(chip) }}</span>
         <span class="faces">
           <template v-for="cell in [chip.first, chip.second]" :key="cell">
             <SmallFace v-if="faceOf(cell)" class="face" :face="faceOf(cell)!" />

@@ -1,7 +1,7 @@
 import type { Pair } from '../../../core/deck/pair.ts'
 import { readDeal } from '../../../core/files/deal-file.ts'
 import type { Game } from '../../../core/game/game.ts'
-import type { Played } from '../../../core/play/record.ts'
+import type { PlayedGame } from '../../../core/play/record.ts'
 import type { Result } from '../../../core/result.ts'
 import { findLevel, withOwn } from '../../../core/settings/levels.ts'
 import { drawnGame } from '../../store/sound-images.ts'
@@ -18,7 +18,7 @@ export function triedGame(whole: Game, rung: string | null, inOrder: boolean): G
 }
 
 /** A deal given as a line of JSON, as a fresh round on it; or the line's problem. */
-export function readDealt(line: string, pairs: readonly Pair[]): Result<Played> {
+export function readDealt(line: string, pairs: readonly Pair[]): Result<PlayedGame> {
   const read = readDeal(line, pairs)
   if (!read.ok) return read
   const { level, seed } = read.value

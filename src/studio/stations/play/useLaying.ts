@@ -1,6 +1,6 @@
 import type { Cells } from '../../../core/deal/deal.ts'
 import { tableOf } from '../../../core/game/check.ts'
-import type { Played } from '../../../core/play/record.ts'
+import type { PlayedGame } from '../../../core/play/record.ts'
 import { problemLine } from '../../../core/result.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
@@ -24,7 +24,7 @@ export function useLaying(
     else say(`This deal cannot be used: ${problemLine(read.problem)}`, { tone: 'wrong' })
   }
   /** Deals the board of a tape, a check or a record, on its level. Out: whether that was possible. */
-  function lay(played: Played): boolean {
+  function lay(played: PlayedGame): boolean {
     const table = tableOf(bench.game!, played)
     if (table.ok) deal(played.seed, table.value.cells, played.level)
     else say(`This cannot be dealt: ${problemLine(table.problem)}`, { tone: 'wrong' })
@@ -33,7 +33,7 @@ export function useLaying(
   function takeTape(tape: Tape, turn?: number): void {
     if (lay(tape)) tapes.take(tape, turn)
   }
-  function show(played: Played, name: string, turn: number): void {
+  function show(played: PlayedGame, name: string, turn: number): void {
     const tape = tapes.read(played, name)
     if (tape) takeTape(tape, Math.min(turn, tape.chips.length))
     else lay(played)

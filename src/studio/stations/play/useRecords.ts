@@ -1,5 +1,5 @@
 import { fileStem } from '../../../core/game/names.ts'
-import type { Played } from '../../../core/play/record.ts'
+import type { PlayedGame } from '../../../core/play/record.ts'
 import { problemLine } from '../../../core/result.ts'
 import { download } from '../../parts/files/download.ts'
 import { useBench } from '../../store/bench.ts'
@@ -10,7 +10,7 @@ import type { useTapes } from './useTapes.ts'
 /** The tape on the table as a record file, and opened record files. `show` puts the played game on the table. */
 export function useRecords(
   tapes: ReturnType<typeof useTapes>,
-  show: (played: Played, name: string, turn: number) => void,
+  show: (played: PlayedGame, name: string, turn: number) => void,
 ) {
   const bench = useBench()
   const { say } = useToasts()

@@ -7,7 +7,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { chipsOf, standingAt } from '../../../core/play/tape.ts'
 import { replay } from '../../../core/play/replay.ts'
 import { tableOf } from '../../../core/game/check.ts'
-import type { Played } from '../../../core/play/record.ts'
+import type { PlayedGame } from '../../../core/play/record.ts'
 import type { Player } from '../../../player/mount.ts'
 import type { Table } from '../../../player/table.ts'
 import { useTapeStore, type Tape } from '../../store/tapes.ts'
@@ -16,7 +16,7 @@ const MOST_KEPT = 20
 const WORD = 'Tape'
 
 /** The game on the table so far, as a tape. */
-function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string, by: string): Tape | null {
+function tapeOf(table: Readonly<Table>, deal: PlayedGame['deal'], name: string, by: string): Tape | null {
   const { round, inputs, level, seed } = table
   if (!round) return null
   return {
@@ -32,7 +32,7 @@ function tapeOf(table: Readonly<Table>, deal: Played['deal'], name: string, by: 
 }
 
 /** The deal, card by card, if the seed alone does not give it: a pasted deal, or twins side by side. */
-function dealOf(game: Game, { level, seed, round }: Readonly<Table>): Played['deal'] {
+function dealOf(game: Game, { level, seed, round }: Readonly<Table>): PlayedGame['deal'] {
   const { cells } = round!
   const own = tableOf(game, { level: level.id, seed })
   if (own.ok && own.value.cells.every((card, i) => card === cells[i])) return undefined
@@ -57,7 +57,7 @@ export function useTapes(options: {
   const now = shallowRef<Tape | null>(null)
   const name = shallowRef(`${WORD} ${store.begun}`)
   /** worked out once for each deal */
-  const deals = new WeakMap<Cells, Played['deal']>()
+  const deals = new WeakMap<Cells, PlayedGame['deal']>()
   /** how many inputs led to where the table was put */
   let stoodAt = 0
 
@@ -114,7 +114,7 @@ export function useTapes(options: {
     options.player()?.stand(inputs, last ? tape.until : standing.round.at)
   }
   /** The tape that these inputs make by the current rules. */
-  function read(played: Played, title: string): Tape | null {
+  function read(played: PlayedGame, title: string): Tape | null {
     const table = tableOf(options.game(), played)
     if (!table.ok) return null
     const round = replay(table.value.rules, table.value.cells, played)

@@ -16,8 +16,8 @@ import { mayDraw } from '../../store/sound-images.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
 /** "Behind the cards is an image that appears as twins leave." */
-type Kind = 'none' | Behind['kind']
-const CHOICES: [Kind, string][] = [
+type BehindKind = 'none' | Behind['kind']
+const CHOICES: [BehindKind, string][] = [
   ['none', 'nothing'],
   ['picture', 'a picture of the library'],
   ['image', 'an image of your own'],
@@ -34,7 +34,7 @@ const whole = computed(() => (settings.value.turn.onMatch === 'leave' ? '' : 'wh
 const set = (next: Behind | null): void =>
   bench.set('look', { behind: next }, 'change the picture behind the cards')
 /** The kind is chosen first; until then everything stays as it is. */
-function choose(kind: Kind): void {
+function choose(kind: BehindKind): void {
   if (kind === 'none') set(null)
   else if (kind === 'picture') picking.value = true
   else picker.value?.choose()

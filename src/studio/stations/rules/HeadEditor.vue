@@ -25,7 +25,7 @@ const WORDS: Record<Figure, [words: string, example: string]> = {
 }
 /** what is shown; figures that mean nothing under these rules are kept, and pale */
 const chosen = computed<readonly Figure[]>(() => settings.value.head.figures ?? figuresOf(settings.value))
-const told = computed(() => new Set(figuresOf(settings.value)))
+const meaningful = computed(() => new Set(figuresOf(settings.value)))
 const others = computed(() => FIGURES.filter((name) => !chosen.value.includes(name)))
 const list = ref<HTMLElement>()
 
@@ -66,11 +66,11 @@ useSortable(list, move)
           v-for="(name, at) in chosen"
           :key="name"
           class="figure"
-          :class="{ quiet: !told.has(name) }"
+          :class="{ quiet: !meaningful.has(name) }"
           @keydown="key($event, at)"
         >
           <span class="label">{{ WORDS[name][0] }}</span>
-          <span class="value" aria-hidden="true">{{ told.has(name) ? WORDS[name][1] : '–' }}</span>
+          <span class="value" aria-hidden="true">{{ meaningful.has(name) ? WORDS[name][1] : '–' }}</span>
           <ElButton
             class="away"
             :aria-label="`Hide ${WORDS[name][0]}; Alt and an arrow move it`"

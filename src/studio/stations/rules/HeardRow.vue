@@ -46,9 +46,9 @@ function choose(next: string): void {
   else value.value = next as Heard
 }
 async function take([file]: [File, ...File[]]): Promise<void> {
-  const made = await ownSound(file)
-  if (!made.ok) return say(`${file.name}: ${problemLine(made.problem)}`, { tone: 'wrong' })
-  const { name, src, cut } = made.value
+  const sound = await ownSound(file)
+  if (!sound.ok) return say(`${file.name}: ${problemLine(sound.problem)}`, { tone: 'wrong' })
+  const { name, src, cut } = sound.value
   value.value = { name, src }
   if (cut) say(`${file.name} is longer than 5 s; only its first 5 s are used`)
   await hear()

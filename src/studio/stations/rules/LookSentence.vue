@@ -33,11 +33,11 @@ const CHOICES: [string, string][] = [
 const contrast = computed(() => tableContrast(look.value.table))
 
 function take(name: string): void {
-  const found = THEMES.find((one) => one.name === name)
-  if (!found) return
+  const theme = THEMES.find((one) => one.name === name)
+  if (!theme) return
   const rung = bench.level?.id ?? null
-  const laid = writeSettings(bench.game!, rung, 'layout', found.layout)
-  bench.replace(writeSettings(laid, rung, 'look', found.look), `the look "${name}"`)
+  const laid = writeSettings(bench.game!, rung, 'layout', theme.layout)
+  bench.replace(writeSettings(laid, rung, 'look', theme.look), `the look "${name}"`)
 }
 </script>
 

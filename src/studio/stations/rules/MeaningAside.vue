@@ -39,7 +39,7 @@ const stands = computed(() => settings.value.clock.mode !== 'off' && settings.va
 const takesOff = computed(() => settings.value.clock.mode === 'up' && settings.value.clock.matchBonus > 0)
 
 /** The findings of these rules; Deal shows those of the dealing. */
-const found = computed(() => {
+const matches = computed(() => {
   const at = bench.game!.levels.findIndex((level) => level === bench.level)
   return checks.ofRung(at < 0 ? null : at).filter((finding) => !isDealing(finding))
 })
@@ -57,7 +57,7 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
   <aside class="aside" tabindex="0" aria-labelledby="meaning">
     <h2 id="meaning">What that means</h2>
     <!-- first, since the figures below come and go as they are worked out -->
-    <FindingsList v-if="found.length" :findings="found" />
+    <FindingsList v-if="matches.length" :findings="matches" />
     <p v-if="working" class="soft later" role="status">Working it out …</p>
     <dl :aria-busy="working">
       <template v-if="cost">

@@ -44,8 +44,8 @@ function setCount(text: string): void {
   const next = Array.from({ length: count }, (_, i) => names.value[i] ?? given(i))
   const { minds: seated } = players.value
   // somebody who plays alone is a person
-  const left = count === 1 ? [] : seated.slice(0, count)
-  const patch = seated.length > left.length ? { names: next, minds: left } : { names: next }
+  const remaining = count === 1 ? [] : seated.slice(0, count)
+  const patch = seated.length > remaining.length ? { names: next, minds: remaining } : { names: next }
   bench.set('players', patch, 'change the players', 'single')
 }
 function setMind(at: number, id: string): void {

@@ -15,7 +15,7 @@ const route = useRoute()
 const router = useRouter()
 const { reads, add } = useClauses()
 const query = ref('')
-const found = computed(() => settingsLike(query.value))
+const matches = computed(() => settingsLike(query.value))
 /** while it is closed, the words beside each setting are not worked out, and no edit waits for them */
 const isOpen = ref(false)
 
@@ -31,7 +31,7 @@ function beside(setting: FoundSetting): string {
   return `${valueWords(setting.key, bench.settings![section][name])}${setting.deal ? ', in Deal' : ''}`
 }
 async function go(key: string): Promise<void> {
-  const setting = found.value.find((one) => one.key === key)
+  const setting = matches.value.find((one) => one.key === key)
   query.value = ''
   if (!setting) return
   if (setting.deal) return void router.push({ params: { ...route.params, station: 'deal' } })
@@ -60,13 +60,13 @@ async function go(key: string): Promise<void> {
     @visible-change="isOpen = $event"
     @update:model-value="go"
   >
-    <ElOption v-for="setting in found" :key="setting.key" :value="setting.key" :label="setting.label">
+    <ElOption v-for="setting in matches" :key="setting.key" :value="setting.key" :label="setting.label">
       <span class="found">
         {{ setting.label }}
         <span class="soft">{{ isOpen ? beside(setting) : '' }}</span>
       </span>
     </ElOption>
-    <ElOption v-if="!found.length" value="" label="No setting found" disabled />
+    <ElOption v-if="!matches.length" value="" label="No setting found" disabled />
   </ElSelect>
 </template>
 

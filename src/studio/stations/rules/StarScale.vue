@@ -24,12 +24,12 @@ const players = computed(() => [
   { at: landing(props.cost.none), words: 'no memory' },
 ])
 /** while a star is dragged the scale stays as it was */
-const kept = ref<number | null>(null)
+const frozenMost = ref<number | null>(null)
 const most = computed(
-  () => kept.value ?? Math.max(1, ...stars.value!.at, ...players.value.map(({ at }) => at)) * 1.05,
+  () => frozenMost.value ?? Math.max(1, ...stars.value!.at, ...players.value.map(({ at }) => at)) * 1.05,
 )
-const left = (at: number): string => `${Math.min(100, (at / most.value) * 100)}%`
-const told = (at: number): string =>
+const place = (at: number): string => `${Math.min(100, (at / most.value) * 100)}%`
+const label = (at: number): string =>
   by.value === 'time'
     ? writeNumber(Math.round(at / 100) * 100, 'seconds')
     : Math.round(at).toLocaleString('en')
@@ -39,13 +39,13 @@ function set(i: number, value: number): void {
   setAt(i, Math.max(0, Math.round(value / step) * step))
 }
 function drag(event: PointerEvent, i: number): void {
-  kept.value = most.value
+  frozenMost.value = most.value
   dragValue(
     event,
     stars.value!.at[i]!,
     most.value,
     (value) => set(i, value),
-    () => (kept.value = null),
+    () => (frozenMost.value = null),
   )
 }
 function key(event: KeyboardEvent, i: number): void {
@@ -68,18 +68,18 @@ function key(event: KeyboardEvent, i: number): void {
           :aria-valuemin="bounds(i)[0]"
           :aria-valuemax="bounds(i)[1]"
           :aria-valuenow="at"
-          :aria-valuetext="told(at)"
-          :style="{ left: left(at) }"
+          :aria-valuetext="label(at)"
+          :style="{ left: place(at) }"
           data-tip="Drag to set"
           @pointerdown.prevent="drag($event, i)"
           @keydown="key($event, i)"
       /></span>
-      <span class="value">{{ told(at) }}</span>
+      <span class="value">{{ label(at) }}</span>
     </li>
     <li v-for="player in players" :key="player.words">
       <span>{{ player.words }}</span>
-      <span class="track keeps-colours"><span class="dot" :style="{ left: left(player.at) }" /></span>
-      <span class="value">{{ told(player.at) }}</span>
+      <span class="track keeps-colours"><span class="dot" :style="{ left: place(player.at) }" /></span>
+      <span class="value">{{ label(player.at) }}</span>
     </li>
   </ul>
   <p v-if="by === 'time'" class="soft">at the pace of the minds in Odds, on the level's own clock</p>

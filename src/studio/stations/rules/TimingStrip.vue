@@ -49,7 +49,7 @@ const ticks = computed(() => {
 const percent = (ms: number): string => `${(ms / end.value) * 100}%`
 /** the position of the two trial cards in their turn; moved directly, since it moves in every frame */
 const hands = ref<HTMLElement[]>([])
-function tried(at: number, time: number): void {
+function placeHand(at: number, time: number): void {
   hands.value.forEach((hand, i) => {
     hand.hidden = i !== at || time < 0
     hand.style.left = percent(time)
@@ -101,7 +101,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
         </div>
       </div>
     </div>
-    <TryTurn @time="tried" />
+    <TryTurn @time="placeHand" />
   </section>
 </template>
 

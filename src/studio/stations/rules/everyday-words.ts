@@ -1,10 +1,8 @@
-import type { Section, Settings } from '../../../core/settings/settings.ts'
+import type { Section, SettingPath } from '../../../core/settings/settings.ts'
 import { SETTING_WORDS } from '../../parts/settings/setting-words.ts'
 
-type Key = { [S in Section]: `${S}.${keyof Settings[S] & string}` }[Section]
-
 /** What people call a setting besides its own name, by its place in the file. */
-const EVERYDAY: Partial<Record<Key, string>> = {
+const EVERYDAY: Partial<Record<SettingPath, string>> = {
   'board.rows': 'grid size height',
   'board.columns': 'grid size width',
   'board.gaps': 'holes empty places shape',
@@ -97,7 +95,7 @@ const all = Object.entries(SETTING_WORDS)
     label,
     deal: IN_DEAL.includes(key.split('.')[0] as Section) && !IN_STORY.includes(key),
     name: plain(label),
-    words: plain([label, EVERYDAY[key as Key] ?? '', ...choices.map(([, words]) => words)].join(' ')),
+    words: plain([label, EVERYDAY[key as SettingPath] ?? '', ...choices.map(([, words]) => words)].join(' ')),
   }))
   // those of the story first
   .sort((a, b) => Number(a.deal) - Number(b.deal))

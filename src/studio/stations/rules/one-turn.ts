@@ -14,16 +14,16 @@ export const SECOND_FLIP = TURN_MS + BETWEEN
 /** Before the first flip the two cards rest for a moment. */
 export const LEAD = 500
 
-export type Part = { from: number; long: number; words: string; kind: string }
+export type TurnPart = { from: number; long: number; words: string; kind: string }
 
 /** The parts of a turn in order, for the strip. */
-export function turnParts(turn: Settings['turn'], match: boolean): Part[] {
+export function turnParts(turn: Settings['turn'], match: boolean): TurnPart[] {
   const look = match ? turn.matchLook : turn.missLook
   const locked = turn.duringLook === 'wait' || (!match && turn.onMiss === 'button')
   const until = SECOND_FLIP + look
   const open = !match && turn.onMiss !== 'timed'
   const settling = match ? { stay: '', fade: 'fade', leave: 'leave' }[turn.onMatch] : 'back'
-  const waits: Part[] = open
+  const waits: TurnPart[] = open
     ? [
         {
           from: until,
@@ -50,7 +50,7 @@ export function turnParts(turn: Settings['turn'], match: boolean): Part[] {
 }
 
 /** When all parts of a turn have ended. */
-export const turnEnd = (parts: readonly Part[]): number =>
+export const turnEnd = (parts: readonly TurnPart[]): number =>
   Math.max(...parts.map(({ from, long }) => from + long))
 
 /** The presses of a match and of a miss by these rules; a deck of one pair has no miss. */

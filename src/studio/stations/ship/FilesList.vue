@@ -5,15 +5,15 @@ import { kilobytes } from '../../../ship/kilobytes.ts'
 
 /** What is in a zip: its files with their sizes; those of one folder in one line. */
 const props = defineProps<{ files: Record<string, Uint8Array> }>()
-type Line = { name: string; count: number; bytes: number }
+type FileGroup = { name: string; count: number; bytes: number }
 const lines = computed(() => {
-  const found = new Map<string, Line>()
+  const groups = new Map<string, FileGroup>()
   for (const [path, { length }] of Object.entries(props.files)) {
     const name = path.includes('/') ? path.replace(/[^/]*$/, '') : path
-    const line = found.get(name) ?? { name, count: 0, bytes: 0 }
-    found.set(name, { name, count: line.count + 1, bytes: line.bytes + length })
+    const line = groups.get(name) ?? { name, count: 0, bytes: 0 }
+    groups.set(name, { name, count: line.count + 1, bytes: line.bytes + length })
   }
-  return [...found.values()].sort((a, b) => (a.name < b.name ? -1 : 1))
+  return [...groups.values()].sort((a, b) => (a.name < b.name ? -1 : 1))
 })
 </script>
 

@@ -13,7 +13,7 @@ const TextsDialog = defineAsyncComponent(() => import('./TextsDialog.vue'))
 const open = ref(false)
 /** as many as stand beside each other without scrolling */
 const SHOWN = 2
-const shown = computed(() => languages.value.slice(0, SHOWN))
+const columns = computed(() => languages.value.slice(0, SHOWN))
 const rows = Object.entries(MAIN_MESSAGES).map(([key, what]) => ({ id: `says/${key}`, what }))
 </script>
 
@@ -23,13 +23,13 @@ const rows = Object.entries(MAIN_MESSAGES).map(([key, what]) => ({ id: `says/${k
       <thead>
         <tr>
           <th scope="col">when</th>
-          <th v-for="language in shown" :key="language" scope="col">{{ languageName(language) }}</th>
+          <th v-for="language in columns" :key="language" scope="col">{{ languageName(language) }}</th>
         </tr>
       </thead>
       <tbody>
         <tr v-for="{ id, what } in rows" :key="id">
           <th scope="row">{{ what }}</th>
-          <td v-for="language in shown" :key="language">
+          <td v-for="language in columns" :key="language">
             <SaidField
               :model-value="own(language, id)"
               :language="language"

@@ -11,9 +11,9 @@ import IconSite from '~icons/ph/globe-simple'
 /** Where a game can go. */
 export type Destination = 'page' | 'site' | 'paper' | 'frame' | 'engine' | 'project' | 'kit' | 'file'
 
-type Place = { id: Destination; name: string; line: string; icon: Component }
+type DestinationChoice = { id: Destination; name: string; line: string; icon: Component }
 
-export const DESTINATIONS: readonly { group: string; all: readonly Place[] }[] = [
+export const DESTINATIONS: readonly { group: string; all: readonly DestinationChoice[] }[] = [
   {
     group: 'To players',
     all: [

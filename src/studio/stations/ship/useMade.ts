@@ -16,7 +16,7 @@ export function useMade<Made>(
   dependsOn: (game: Game | null) => object = ofGame,
 ) {
   const bench = useBench()
-  const made = shallowRef<Made | null>(null)
+  const product = shallowRef<Made | null>(null)
   const problem = shallowRef('')
   /** what was made last: after an edit it is out of date until its successor is there */
   const madeFor = shallowRef<unknown>(null)
@@ -27,7 +27,7 @@ export function useMade<Made>(
     const take = (value: Made | null, wrong: string): void => {
       // an edit meanwhile: its own is on the way
       if (now.value !== current) return
-      made.value = value
+      product.value = value
       problem.value = wrong
       madeFor.value = current
     }
@@ -38,5 +38,5 @@ export function useMade<Made>(
   })
   watch([now, isNeeded], run, { immediate: true })
   const isCurrent = computed(() => madeFor.value === now.value)
-  return { made, problem, isCurrent }
+  return { made: product, problem, isCurrent }
 }

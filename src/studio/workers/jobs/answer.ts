@@ -1,5 +1,5 @@
 /** What a worker says of its one work. */
-export type Message<Out> = { progress: number } | { part: unknown } | { out: Out } | { failed: string }
+export type Answer<Out> = { progress: number } | { part: unknown } | { out: Out } | { failed: string }
 
 /** The worker's end of a job: its handling of its one input. */
 export function answer<In, Out, Part = never>(
@@ -11,7 +11,7 @@ export function answer<In, Out, Part = never>(
   transfer: (out: Out) => Transferable[] = () => [],
 ): void {
   self.onmessage = ({ data }: MessageEvent<In>) => {
-    const post = (message: Message<Out>, given: Transferable[] = []): void =>
+    const post = (message: Answer<Out>, given: Transferable[] = []): void =>
       self.postMessage(message, { transfer: given })
     try {
       const out = work(

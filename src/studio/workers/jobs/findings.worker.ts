@@ -39,9 +39,9 @@ self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
   latest = run
   game = {
     ...game,
-    deck: { back, pairs: pairs ? known(pairs, game.deck.pairs) : game.deck.pairs },
+    deck: { back, pairs: pairs ? fillIn(pairs, game.deck.pairs) : game.deck.pairs },
     house: house ?? game.house,
-    levels: known(levels, game.levels),
+    levels: fillIn(levels, game.levels),
   }
   setTimeout(
     () => {
@@ -52,7 +52,7 @@ self.onmessage = ({ data }: MessageEvent<FindingsInput>): void => {
 }
 
 /** A list in which numbers stand for the entries at those places in the previous one. */
-const known = <T extends object>(list: readonly (T | number)[], before: readonly T[]): T[] =>
+const fillIn = <T extends object>(list: readonly (T | number)[], before: readonly T[]): T[] =>
   list.map((one) => (typeof one === 'number' ? before[one]! : one))
 
 async function find(run: number, now: Game): Promise<void> {

@@ -42,8 +42,8 @@ answer<GamesInput, Result<null>, GamesLot>(
         const free = isLimited ? playGames(open, mind, seed, from, to) : null
         for (const count of (free ?? games).turns) turns[at]! += count
         const exact = exactOf(level, mind, cells)
-        const known = exact && { turns: exactTurns(exact), wins: exactWins(exact, settings) }
-        part({ mind: at, from, games, free, known })
+        const exactFigures = exact && { turns: exactTurns(exact), wins: exactWins(exact, settings) }
+        part({ mind: at, from, games, free, known: exactFigures })
       })
       progress((place + 1) / lots.length)
     })

@@ -1,5 +1,5 @@
 import { workerError } from '../../store/faults.ts'
-import type { Message } from './answer.ts'
+import type { Answer } from './answer.ts'
 
 /** Work in a worker, as one typed call with progress and cancel. */
 export type Job<Out> = { done: Promise<Out>; cancel: () => void }
@@ -29,7 +29,7 @@ export function startJob<In, Out, Part = never>(
       worker.terminate()
       reject(new Cancelled())
     }
-    worker.onmessage = ({ data }: MessageEvent<Message<Out>>) => {
+    worker.onmessage = ({ data }: MessageEvent<Answer<Out>>) => {
       if ('progress' in data) return progress(data.progress)
       if ('part' in data) return part(data.part as Part)
       worker.terminate()

@@ -13,7 +13,7 @@ import {
   type Luck,
   type ToldDeal,
 } from '../../../core/odds/luck.ts'
-import { solve, type Solved, type Wanted } from '../../../core/odds/solve.ts'
+import { countWithin, solve, type Effort, type Solved, type Wanted } from '../../../core/odds/solve.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { answer } from './answer.ts'
@@ -52,13 +52,11 @@ export type OddsAnswers = {
 
 /** How many games of each small step are played. */
 const STEP_GAMES = 2000
-/** How many games, or deals, are played: as many as take so many turns, within bounds. */
-type Room = { most: number; fewest: number; turns: number }
-/** The room of the whole ladder: each mind plays as many games of a level as the open level has, fewer if there are many levels or games are long. */
-const LADDER: Room = { most: GAMES, fewest: 200, turns: 10_000_000 }
+/** For the whole ladder: each mind plays as many games of a level as the open level has, fewer if there are many levels or games are long. */
+const LADDER: Effort = { most: GAMES, fewest: 200, turns: 10_000_000 }
 /** How often each deal is played; fewer deals if games are long. */
 const PLAYS = 5
-const DEALS: Room = { most: 1000, fewest: 50, turns: 500_000 }
+const DEALS: Effort = { most: 1000, fewest: 50, turns: 500_000 }
 
 answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
   const { pairs, seed } = input
@@ -67,10 +65,10 @@ answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
     return dealer.ok ? { settings, dealer: dealer.value, rivals } : null
   })
   if (input.ask === 'ladder') {
-    const room = { ...LADDER, turns: LADDER.turns / (levels.length * input.minds.length) }
+    const effort = { ...LADDER, turns: LADDER.turns / (levels.length * input.minds.length) }
     return levels.map((level, place) => {
       progress(place / levels.length)
-      return level && input.minds.map((mind) => oddsWithin(room, level, mind, seed))
+      return level && input.minds.map((mind) => oddsWithin(effort, level, mind, seed))
     })
   }
   if (input.ask === 'even') {
@@ -88,14 +86,10 @@ answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
 const mean = (values: ArrayLike<number>): number =>
   Array.from(values).reduce((sum, value) => sum + value, 0) / values.length
 
-/** In: the mean turns of the first ones. */
-const countWithin = ({ most, fewest, turns }: Room, each: number): number =>
-  Math.max(fewest, Math.min(most, Math.floor(turns / Math.max(1, each))))
-
-function oddsWithin(room: Room, level: Playable, mind: Mind, seed: string): Odds {
-  const first = playGames(level, mind, seed, 1, room.fewest)
-  const count = countWithin(room, mean(first.turns))
-  return oddsOf(joinGames([first, playGames(level, mind, seed, room.fewest + 1, count)]))
+function oddsWithin(effort: Effort, level: Playable, mind: Mind, seed: string): Odds {
+  const first = playGames(level, mind, seed, 1, effort.fewest)
+  const count = countWithin(effort, mean(first.turns))
+  return oddsOf(joinGames([first, playGames(level, mind, seed, effort.fewest + 1, count)]))
 }
 
 function luckTold(

@@ -19,7 +19,7 @@ export type AlikeCard = { key: string; width: number; height: number } & (
 /** All cards to compare, by key; new ones have been sent before. The answer is by owner, for likeness of at least the threshold to some vision. */
 export type AlikeRun = { run: number; faces: { key: string; owner: Owner }[]; threshold: number }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
-type Alike = { one: string; other: string; likeness: Record<Vision, number> }
+type Likeness = { one: string; other: string; likeness: Record<Vision, number> }
 /** The owner of a card: a pair, by id, or null for the back. */
 export type Owner = string | null
 /**
@@ -31,11 +31,11 @@ export type AlikeFound = { owners: Owner[]; twos: Uint32Array; likeness: Float64
 export type AlikeOutput = { run: number; share: number; found?: AlikeFound; drawing?: number }
 
 const waiting = new Map<string, AlikeCard>()
-const drawn = new Map<string, ImageBitmap>()
+const bitmaps = new Map<string, ImageBitmap>()
 const looks = new Map<string, Record<Vision, Appearance>>()
 /** Cards that have been compared with each other: only a new one is compared with these. Only likenesses worth reporting are kept. */
 const settled = new Set<string>()
-const cache = new Map<string, Alike>()
+const cache = new Map<string, Likeness>()
 /** How many comparisons are made, and how many cards drawn, before progress is reported and a newer run can start. */
 const STRETCH = { comparisons: 10_000, cards: 25 }
 /** How many images are loaded at a time. */
@@ -57,7 +57,7 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
     self.postMessage({ run, share, ...more } satisfies AlikeOutput)
   const owners = new Map<string, Set<Owner>>()
   for (const { key, owner } of faces) owners.set(key, (owners.get(key) ?? new Set()).add(owner))
-  for (const caches of [waiting, drawn, looks])
+  for (const caches of [waiting, bitmaps, looks])
     for (const key of caches.keys()) if (!owners.has(key)) forget(key)
 
   const began = performance.now()
@@ -65,16 +65,16 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
   let done = 0
   await limit.map(cards, async (card) => {
     if (outdated()) return
-    drawn.set(card.key, await draw(card))
+    bitmaps.set(card.key, await draw(card))
     waiting.delete(card.key)
     if (++done % STRETCH.cards === 0) tell(done / cards.length / 2)
   })
   const drawing = performance.now() - began
   if (outdated()) return
-  for (const [key, card] of drawn) {
+  for (const [key, card] of bitmaps) {
     looks.set(key, looksOf(cardPixels(card)))
     card.close()
-    drawn.delete(key)
+    bitmaps.delete(key)
   }
 
   done = 0
@@ -159,8 +159,8 @@ const compare = (
 
 function forget(key: string): void {
   waiting.delete(key)
-  drawn.get(key)?.close()
-  drawn.delete(key)
+  bitmaps.get(key)?.close()
+  bitmaps.delete(key)
   looks.delete(key)
   settled.delete(key)
   for (const [pair, { one, other }] of cache) if (one === key || other === key) cache.delete(pair)

@@ -45,9 +45,9 @@ function drawnBox(
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++) {
       const at = (y * width + x) * 4
-      let drawn = false
-      for (let c = 0; c < 3; c++) if (Math.abs(data[at + c]! - data[c]!) > DRAWN) drawn = true
-      if (!drawn) continue
+      let isDrawn = false
+      for (let c = 0; c < 3; c++) if (Math.abs(data[at + c]! - data[c]!) > DRAWN) isDrawn = true
+      if (!isDrawn) continue
       left = Math.min(left, x)
       right = Math.max(right, x)
       top = Math.min(top, y)

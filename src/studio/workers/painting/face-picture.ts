@@ -5,15 +5,15 @@ import { paintedFace } from './painted.ts'
 export const SMALL = 26
 
 /** Faces never change, so one drawing serves for as long as a face is known. */
-const drawn = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
+const cache = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
 
 /** A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */
 export function facePicture(face: Face): Promise<string> {
   const scale = devicePixelRatio
-  const cached = drawn.get(face)
+  const cached = cache.get(face)
   if (cached?.scale === scale) return cached.picture
   const picture = paintedFace(face, SMALL)
-  drawn.set(face, { picture, scale })
+  cache.set(face, { picture, scale })
   return picture
 }
 

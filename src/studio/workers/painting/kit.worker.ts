@@ -37,9 +37,9 @@ async function draw(order: KitOrder): Promise<void> {
     files.push(await (await pen.canvas.convertToBlob()).arrayBuffer())
     if (scale === keep) pixels = pen.canvas.transferToImageBitmap()
   }
-  const drawn = 'back' in card || card.face.kind === 'text' || card.image !== null
+  const face = 'back' in card || card.face.kind === 'text' || card.image !== null
   card.image?.close()
-  self.postMessage({ number, files, pixels, drawn } satisfies KitOutput, {
+  self.postMessage({ number, files, pixels, drawn: face } satisfies KitOutput, {
     transfer: [...files, ...(pixels ? [pixels] : [])],
   })
 }

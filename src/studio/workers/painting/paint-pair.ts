@@ -16,7 +16,7 @@ export function drawPair(
   scale: number,
 ): void {
   const apart = twin ? APART.related : APART.identical
-  const left = (PAIR.width - CARD.width - apart) / 2
+  const margin = (PAIR.width - CARD.width - apart) / 2
   const card = (x: number, lean: number, inside: () => void): void => {
     pen.setTransform(scale, 0, 0, scale, (x + CARD.width / 2) * scale, (PAIR.height / 2) * scale)
     pen.rotate((lean * Math.PI) / 180)
@@ -32,7 +32,7 @@ export function drawPair(
     pen.strokeStyle = EDGE
     pen.stroke()
   }
-  card(left + apart, LEAN.twin, () => {
+  card(margin + apart, LEAN.twin, () => {
     if (!twin) {
       pen.fillStyle = AWAY.paper
       pen.fillRect(0, 0, CARD.width, CARD.height)
@@ -40,5 +40,5 @@ export function drawPair(
     }
     drawFace(pen, twin ?? first, CARD.width, CARD.height)
   })
-  card(left, LEAN.first, () => drawFace(pen, first, CARD.width, CARD.height))
+  card(margin, LEAN.first, () => drawFace(pen, first, CARD.width, CARD.height))
 }

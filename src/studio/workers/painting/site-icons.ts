@@ -23,11 +23,11 @@ export async function drawIcons(game: Game): Promise<Record<IconFile, Uint8Array
     },
     face: { face, image: image ?? (face.kind === 'image' ? await loadImage(face.src) : null) },
   }
-  const drawn = Object.entries(ICONS).map(async ([file, icon]) => {
+  const files = Object.entries(ICONS).map(async ([file, icon]) => {
     const pen = new OffscreenCanvas(icon.side, icon.side).getContext('2d')!
     drawIcon(pen, game.house, cards, icon)
     const blob = await pen.canvas.convertToBlob()
     return [file, new Uint8Array(await blob.arrayBuffer())] as const
   })
-  return Object.fromEntries(await Promise.all(drawn)) as Record<IconFile, Uint8Array>
+  return Object.fromEntries(await Promise.all(files)) as Record<IconFile, Uint8Array>
 }

@@ -24,13 +24,13 @@ const ChartView = defineAsyncComponent(() => import('../../../parts/charts/Chart
 
 const present = computed(() => {
   const { at, pairs } = props.tally
-  const found: number[] = []
+  const rows: number[] = []
   for (let pair = 0; pair < pairs; pair++) {
     let seen = false
     for (let i = pair; !seen && i < at.length; i += pairs) seen = at[i]! > 0
-    if (seen) found.push(pair)
+    if (seen) rows.push(pair)
   }
-  return found
+  return rows
 })
 const pair = ref(0)
 watch(

@@ -37,7 +37,7 @@ let run = 0
 
 const taken = computed(() => bench.game!.deck.pairs.map(({ id }) => id))
 const twins = computed(() => twinsAmong(images.value).size)
-const made = computed(() => imagePairs(images.value, taken.value, join.value))
+const pairs = computed(() => imagePairs(images.value, taken.value, join.value))
 const smaller = computed(() => images.value.filter((image) => image.smaller).length)
 const reading = computed(() => done.value < total.value)
 const TOLD = 4
@@ -78,7 +78,7 @@ function stop(): void {
   total.value = done.value
 }
 function add(): void {
-  emit('add', made.value.pairs)
+  emit('add', pairs.value.pairs)
   open.value = false
 }
 </script>
@@ -114,19 +114,19 @@ function add(): void {
         Make related pairs of {{ twins * 2 }} images whose names differ only in a final a/b, 1/2 or left/right
       </ElCheckbox>
       <p v-if="images.length" class="soft">
-        {{ countWords(made.pairs.length, 'pair') }} from {{ countWords(images.length, 'image')
-        }}{{ made.twice ? `; ${made.twice} came twice and were taken once` : ''
-        }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
+        {{ countWords(pairs.pairs.length, 'pair') }} from {{ countWords(images.length, 'image')
+        }}{{ pairs.twice ? `; ${pairs.twice} came twice and were taken once` : ''
+        }}{{ smaller ? `; ${smaller} pairs smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
       </p>
-      <ul v-if="made.pairs.length" class="preview" aria-label="Pairs to add">
-        <li v-for="pair in made.pairs.slice(0, SHOWN)" :key="pair.id">
+      <ul v-if="pairs.pairs.length" class="preview" aria-label="Pairs to add">
+        <li v-for="pair in pairs.pairs.slice(0, SHOWN)" :key="pair.id">
           <span class="cards">
             <span class="card"><FaceView :face="pair.a" :name="pair.name" /></span>
             <span v-if="pair.b" class="card"><FaceView :face="pair.b" :name="pair.name" /></span>
           </span>
           <span class="name">{{ pair.name }}</span>
         </li>
-        <li v-if="made.pairs.length > SHOWN" class="soft">and {{ made.pairs.length - SHOWN }} more</li>
+        <li v-if="pairs.pairs.length > SHOWN" class="soft">and {{ pairs.pairs.length - SHOWN }} more</li>
       </ul>
       <p v-else-if="!reading" class="none soft">
         Each image becomes a pair of twins. Larger images are scaled down to {{ LONGEST_SIDE }} px on the
@@ -137,8 +137,8 @@ function add(): void {
     <FilePicker ref="folder" label="Folder of images to add" folder @take="read" />
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
-      <ElButton class="btn main" :disabled="!made.pairs.length || reading" @click="add">
-        {{ addWords(made.pairs.length) }}
+      <ElButton class="btn main" :disabled="!pairs.pairs.length || reading" @click="add">
+        {{ addWords(pairs.pairs.length) }}
       </ElButton>
     </template>
   </ModalDialog>

@@ -14,19 +14,20 @@ const emit = defineEmits<{ take: [keys: string[], taken: boolean] }>()
 const looked = defineModel<string>('looked', { required: true })
 const svg = ref<SVGSVGElement>()
 
-type Point = { x: number; y: number }
-let began: { at: Point; tile: SheetTile | undefined } | null = null
+/** In px of the sheet. */
+type SheetPoint = { x: number; y: number }
+let began: { at: SheetPoint; tile: SheetTile | undefined } | null = null
 const band = ref<{ x: number; y: number; width: number; height: number } | null>(null)
 /** how far a press may move before it becomes a box, in px of the sheet */
 const slip = computed(() => Math.max(3, props.image.canvas.width / 150))
 /** the tile with the keyboard */
 const reached = computed(() => props.tiles.find(({ key }) => key === looked.value) ?? props.tiles[0])
 
-function pointOf({ clientX, clientY }: PointerEvent): Point {
+function pointOf({ clientX, clientY }: PointerEvent): SheetPoint {
   const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(svg.value!.getScreenCTM()!.inverse())
   return { x, y }
 }
-const tileAt = ({ x, y }: Point): SheetTile | undefined =>
+const tileAt = ({ x, y }: SheetPoint): SheetTile | undefined =>
   props.tiles.find(
     (tile) => x >= tile.x && x < tile.x + tile.width && y >= tile.y && y < tile.y + tile.height,
   )

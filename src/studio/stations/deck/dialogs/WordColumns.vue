@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { Column, Part } from '../../../../core/files/words-file.ts'
+import type { Column, ColumnPart } from '../../../../core/files/words-file.ts'
 import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 
 /** The columns of a list with their first rows, and the use of each. */
 defineProps<{ columns: readonly Column[] }>()
-const emit = defineEmits<{ part: [column: number, part: Part] }>()
-const PARTS: [Part, string][] = [
+const emit = defineEmits<{ part: [column: number, part: ColumnPart] }>()
+const PARTS: [ColumnPart, string][] = [
   ['a', 'one face'],
   ['b', 'the other face'],
   ['name', 'the name'],

@@ -3,7 +3,7 @@ import { ElButton, ElCheckbox, ElInput } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { countWords } from '../../../../core/count-words.ts'
-import { wordPairs, type Part, type WordPairs } from '../../../../core/files/words-file.ts'
+import { wordPairs, type ColumnPart, type WordPairs } from '../../../../core/files/words-file.ts'
 import type { Pair } from '../../../../core/deck/pair.ts'
 import { BOUNDS } from '../../../../core/settings/settings.ts'
 import { problemLine } from '../../../../core/result.ts'
@@ -24,7 +24,7 @@ const text = ref('')
 const opened = shallowRef<{ name: string; text: string } | null>(null)
 const header = ref<boolean | null>(null)
 /** the uses that the author chose for columns, by their place */
-const parts = ref<Part[]>([])
+const parts = ref<ColumnPart[]>([])
 const oneFaced = ref<'identical' | 'leave-out'>('identical')
 /** the encoding of a file that is not UTF-8 */
 const encoding = ref('')
@@ -55,7 +55,7 @@ const read = computed<WordPairs>(() =>
     },
   ),
 )
-function setPart(column: number, part: Part): void {
+function setPart(column: number, part: ColumnPart): void {
   const now = read.value.columns.map((one) => one.part)
   // a face can be only one column; two with the same use swap
   const other = part === 'nothing' || part === 'tags' ? -1 : now.indexOf(part)

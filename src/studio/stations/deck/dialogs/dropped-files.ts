@@ -26,13 +26,13 @@ async function filesIn(entry: FileSystemEntry, depth: number): Promise<File[]> {
     ]
   if (!entry.isDirectory || depth === 0) return []
   const reader = (entry as FileSystemDirectoryEntry).createReader()
-  const found: File[] = []
+  const files: File[] = []
   // a reader returns a hundred at a time, and nothing at the end
   for (;;) {
     const some = await new Promise<FileSystemEntry[]>((resolve, reject) =>
       reader.readEntries(resolve, reject),
     )
-    if (!some.length) return found
-    for (const one of some) found.push(...(await filesIn(one, depth - 1)))
+    if (!some.length) return files
+    for (const one of some) files.push(...(await filesIn(one, depth - 1)))
   }
 }

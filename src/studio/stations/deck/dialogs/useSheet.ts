@@ -64,7 +64,7 @@ export function useSheet() {
     })
   })
   const chosen = computed(() => tiles.value.filter(({ taken }) => taken))
-  const left = computed(() => {
+  const margin = computed(() => {
     if (!sheet.value?.ok) return ''
     const { x, y } = sheet.value.value.left
     const parts = [x > 0 ? `${x} px at the right` : '', y > 0 ? `${y} px below` : ''].filter(Boolean)
@@ -127,7 +127,7 @@ export function useSheet() {
     tiles,
     chosen,
     empty,
-    left,
+    left: margin,
     clear,
     take,
     takeThese,

@@ -32,9 +32,9 @@ export function useDeckEdits(
     const result = withPairs(pairs(), made, label === 'paste pairs' && last >= 0 ? last + 1 : undefined)
     const { ids } = result
     if (ids.length) edit(label, () => result.pairs)
-    const left = made.length - ids.length
-    if (left)
-      say(`A deck has at most ${BOUNDS.pairs[1].toLocaleString('en')} pairs; ${left} are left out`, {
+    const surplus = made.length - ids.length
+    if (surplus)
+      say(`A deck has at most ${BOUNDS.pairs[1].toLocaleString('en')} pairs; ${surplus} are left out`, {
         tone: 'wrong',
       })
     if (!ids.length) return
@@ -46,8 +46,8 @@ export function useDeckEdits(
   function nextChosen(): string | null {
     const ids = chosen()
     const at = shown.value.findIndex(({ id }) => ids.has(id))
-    const left = shown.value.filter(({ id }) => !ids.has(id))
-    return left[Math.min(at, left.length - 1)]?.id ?? null
+    const remaining = shown.value.filter(({ id }) => !ids.has(id))
+    return remaining[Math.min(at, remaining.length - 1)]?.id ?? null
   }
   function remove(label = 'remove pairs', next = nextChosen()): void {
     const ids = chosen()

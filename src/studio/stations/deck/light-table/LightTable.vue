@@ -57,11 +57,11 @@ const seen = computed(() => {
 const reached = computed(() => (leadAt.value >= 0 ? lead.value : props.pairs[0]?.id))
 /** the middle of a tile's cards, by the id of its pair */
 const middles = computed(() => {
-  const found = new Map<string, { x: number; y: number }>()
+  const places = new Map<string, { x: number; y: number }>()
   props.pairs.forEach(({ id }, i) => {
-    if (tied.value.has(id)) found.set(id, middleOf(i))
+    if (tied.value.has(id)) places.set(id, middleOf(i))
   })
-  return found
+  return places
 })
 
 /** the place of the dragged tile if it were dropped now */

@@ -3,16 +3,16 @@ import type { Face, Pair } from '../../../../core/deck/pair.ts'
 import { paintedPair } from '../../../workers/painting/painted.ts'
 
 /** Faces never change, so one drawing serves for as long as a face is known. */
-const drawn = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
+const cache = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
 /** A pair as the light table shows it, drawn once and cached, so that a deck of hundreds scrolls without drawing anything anew. Out: its URL. */
 function pairPicture(pair: Pair): Promise<string> {
   const { a, b } = pair
   const scale = devicePixelRatio
-  const cached = drawn.get(a)
+  const cached = cache.get(a)
   if (cached?.b === b && cached?.scale === scale) return cached.picture
   const picture = paintedPair(pair)
-  drawn.set(a, { picture, b, scale })
+  cache.set(a, { picture, b, scale })
   return picture
 }
 

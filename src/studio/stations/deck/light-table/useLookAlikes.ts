@@ -37,13 +37,13 @@ export function useLookAlikes(game: () => Game) {
   /** keys of faces whose cards the worker has; a key is short, and equal for faces that look the same */
   const sent = new Set<string>()
   const keys = new Map<string, string>()
-  const found = shallowRef<AlikeFound | null>(null)
+  const answer = shallowRef<AlikeFound | null>(null)
   /** share done, or null when everything is known */
   const progress = ref<number | null>(null)
   const threshold = ref(TOO_ALIKE)
   let run = 0
   /** the cards and the threshold of the last request, and the last run that was answered */
-  let asked = ''
+  let question = ''
   let answered = 0
   let began = 0
   let timer = 0
@@ -66,7 +66,7 @@ export function useLookAlikes(game: () => Game) {
     progress.value = data.found ? null : data.share
     if (!data.found) return
     answered = data.run
-    found.value = data.found
+    answer.value = data.found
     // for benchmarks: how long this took, in ms
     dispatchEvent(
       new CustomEvent('look-alikes', { detail: { drawing: data.drawing, all: performance.now() - began } }),
@@ -76,7 +76,7 @@ export function useLookAlikes(game: () => Game) {
   // nothing is known then: the next edit asks again
   worker.onerror = (event) => {
     reportError(workerError(event))
-    asked = ''
+    question = ''
     progress.value = null
   }
 
@@ -99,11 +99,11 @@ export function useLookAlikes(game: () => Game) {
     add(key, null, async () => ({ key, width, height, back: await backForWorker(deck.back) }))
 
     const list = `${threshold.value} ${faces.map(({ key, owner }) => `${key} ${owner}`).join()}`
-    if (list === asked) {
+    if (list === question) {
       if (answered === run) progress.value = null
       return
     }
-    asked = list
+    question = list
     const mine = ++run
     began = performance.now()
     let count = 0
@@ -140,7 +140,7 @@ export function useLookAlikes(game: () => Game) {
 
   /** All two pairs whose faces are alike to some vision by at least the threshold, the most alike first. */
   const ties = computed<Tie[]>(() => {
-    const { owners, twos, likeness: values } = found.value ?? NOTHING
+    const { owners, twos, likeness: values } = answer.value ?? NOTHING
     const kinds = VISIONS.length
     const ties: Tie[] = []
     for (let i = 0; i < twos.length / 2; i++) {
