@@ -16,6 +16,8 @@ import {
 import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
+test.use({ motion: true })
+
 test.describe('Deal', () => {
   test('gaps are made and filled by mouse and by keys', async ({ page }) => {
     await openStation(page, 'deal/cabinet')

@@ -11,6 +11,8 @@ import type { Own } from '../src/core/settings/levels.ts'
 import { cards } from './helpers.ts'
 import { luckyTwin } from './lucky-twin.ts'
 
+test.use({ contextOptions: { reducedMotion: 'reduce' } })
+
 /** The shipped page of the clockmaker's game with one level that sets all this itself, and that level's rules. */
 async function shipped(own: Own): Promise<{ file: string; settings: ReturnType<typeof resolveLevel> }> {
   const folder = mkdtempSync(join(tmpdir(), 'geometry-'))

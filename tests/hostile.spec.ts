@@ -9,6 +9,8 @@ import { gifOf, pngOf, webpOf } from '../src/core/testing/images.ts'
 import { begin, cards } from './helpers.ts'
 import { callBuilt, luckyTwin } from './lucky-twin.ts'
 
+test.use({ contextOptions: { reducedMotion: 'reduce' } })
+
 /** Images that would crash a browser, one for each bound, with the words by which each is refused. */
 const IMAGES: { name: string; type: string; bytes: Buffer; refused: RegExp }[] = [
   ...Object.entries(HOSTILE).map(([name, [markup, refused]]) => ({

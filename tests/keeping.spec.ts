@@ -10,6 +10,8 @@ import {
   toGameFile,
 } from './helpers.ts'
 
+test.use({ contextOptions: { reducedMotion: 'reduce' } })
+
 const title = (page: Page) => page.getByLabel('Title of the game')
 async function retitle(page: Page, text: string): Promise<void> {
   await title(page).fill(text)

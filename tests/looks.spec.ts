@@ -16,7 +16,7 @@ import {
 import { test } from './test.ts'
 
 // opens pages from files
-test.use({ own: true })
+test.use({ own: true, motion: true })
 
 /** A PNG of one colour. */
 function png(width: number, height: number): Buffer {

@@ -15,6 +15,8 @@ import {
 import { callBuilt } from './lucky-twin.ts'
 import { test } from './test.ts'
 
+test.use({ motion: true })
+
 const chips = (page: Page): Locator =>
   page.getByRole('list', { name: 'Tape', exact: true }).getByRole('button')
 const chip = (page: Page, turn: number): Locator =>

@@ -8,7 +8,7 @@ import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
 // opens pages from files
-test.use({ own: true })
+test.use({ own: true, motion: true })
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
 const seats = (page: Page) => page.getByRole('list', { name: 'Players' }).getByRole('listitem')

@@ -19,7 +19,7 @@ import {
 import { test } from './test.ts'
 
 // opens pages from files
-test.use({ own: true })
+test.use({ own: true, motion: true })
 
 /** A WAV of one tone, this many s long. */
 const wav = (seconds: number, rate = 11_025): Buffer =>

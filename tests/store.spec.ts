@@ -6,6 +6,8 @@ import { join } from 'node:path'
 import { build } from 'vite'
 import type { openStore } from './store-entry.ts'
 
+test.use({ contextOptions: { reducedMotion: 'reduce' } })
+
 type Store = ReturnType<typeof openStore>
 
 // the page is not one of the app's own, and loads its script from here

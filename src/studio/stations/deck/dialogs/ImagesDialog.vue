@@ -116,7 +116,7 @@ function add(): void {
       <p v-if="images.length" class="soft">
         {{ countWords(pairs.pairs.length, 'pair') }} from {{ countWords(images.length, 'image')
         }}{{ pairs.twice ? `; ${pairs.twice} came twice and were taken once` : ''
-        }}{{ smaller ? `; ${smaller} pairs smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
+        }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
       </p>
       <ul v-if="pairs.pairs.length" class="preview" aria-label="Pairs to add">
         <li v-for="pair in pairs.pairs.slice(0, SHOWN)" :key="pair.id">
