@@ -12,6 +12,7 @@ import {
   tiles,
   type,
   up,
+  startAt,
 } from './helpers.ts'
 import { luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
@@ -19,233 +20,231 @@ import { test } from './test.ts'
 test.use({ motion: true })
 
 test.describe('Deal', () => {
-  test('gaps are made and filled by mouse and by keys', async ({ page }) => {
-    await openStation(page, 'deal/cabinet')
-    await page.getByRole('button', { name: 'C3, a gap' }).click()
-    await page.getByRole('button', { name: 'Fill the gap D3' }).click()
-    await expect(page.getByText('34 cards, 17 pairs.')).toBeVisible()
-    await page.getByRole('button', { name: /^A1, / }).focus()
-    await page.keyboard.press('ArrowRight')
-    await page.keyboard.press('Enter')
-    await page.keyboard.press('End')
-    await page.keyboard.press('Space')
-    await expect(page.getByRole('button', { name: 'B1, a gap' })).toBeVisible()
-    await expect(page.getByRole('button', { name: 'F1, a gap' })).toBeFocused()
-    await expect(page.getByText('32 cards, 16 pairs.')).toBeVisible()
-  })
-
-  test('a board that cannot be dealt offers ways out, and each of them mends it', async ({ page }) => {
-    await openStation(page, 'deal/bench')
-    const stopped = page.getByText('This cannot be dealt')
-    for (const way of ['Leave C3 empty', '5 × 6', '5 × 4']) {
-      await type(page, 'Rows', '5')
-      await type(page, 'Columns', '5')
-      await expect(stopped).toBeVisible()
-      await expect(openRung(page).getByText('problem')).toBeVisible()
-      await page.getByRole('button', { name: way }).click()
+  test('gaps, ways out, pairs, seeds and keys of a board', async ({ page }) => {
+    await test.step('gaps are made and filled by mouse and by keys', async () => {
+      await startAt(page, 'deal/cabinet')
+      await page.getByRole('button', { name: 'C3, a gap' }).click()
+      await page.getByRole('button', { name: 'Fill the gap D3' }).click()
+      await expect(page.getByText('34 cards, 17 pairs.')).toBeVisible()
+      await page.getByRole('button', { name: /^A1, / }).focus()
+      await page.keyboard.press('ArrowRight')
+      await page.keyboard.press('Enter')
+      await page.keyboard.press('End')
+      await page.keyboard.press('Space')
+      await expect(page.getByRole('button', { name: 'B1, a gap' })).toBeVisible()
+      await expect(page.getByRole('button', { name: 'F1, a gap' })).toBeFocused()
+      await expect(page.getByText('32 cards, 16 pairs.')).toBeVisible()
+    })
+    await test.step('a board that cannot be dealt offers ways out, and each of them mends it', async () => {
+      await startAt(page, 'deal/bench')
+      const stopped = page.getByText('This cannot be dealt')
+      for (const way of ['Leave C3 empty', '5 × 6', '5 × 4']) {
+        await type(page, 'Rows', '5')
+        await type(page, 'Columns', '5')
+        await expect(stopped).toBeVisible()
+        await expect(openRung(page).getByText('problem')).toBeVisible()
+        await page.getByRole('button', { name: way }).click()
+        await expect(stopped).toBeHidden()
+        await page.getByRole('button', { name: /^Rows, Columns: own/ }).click()
+        const gaps = page.getByRole('button', { name: /^Gaps: own/ })
+        if (await gaps.isVisible()) await gaps.click()
+      }
+      await type(page, 'Rows', '8')
+      await type(page, 'Columns', '8')
+      await expect(page.getByText('the board needs 32 pairs, and 24 are chosen')).toBeVisible()
+      await page.getByRole('button', { name: 'Repeat pairs evenly' }).click()
+      await expect(
+        page.getByText(
+          '24 pairs chosen, 32 needed. Each of the 24 appears 2 or 4 times: 1 pair or 2; 8 of them, picked at random, have one more.',
+        ),
+      ).toBeVisible()
+      await page.keyboard.press('Control+z')
+      await page.getByRole('button', { name: 'A board for 24 pairs: 6 × 8' }).click()
       await expect(stopped).toBeHidden()
-      await page.getByRole('button', { name: /^Rows, Columns: own/ }).click()
-      const gaps = page.getByRole('button', { name: /^Gaps: own/ })
-      if (await gaps.isVisible()) await gaps.click()
-    }
-    await type(page, 'Rows', '8')
-    await type(page, 'Columns', '8')
-    await expect(page.getByText('the board needs 32 pairs, and 24 are chosen')).toBeVisible()
-    await page.getByRole('button', { name: 'Repeat pairs evenly' }).click()
-    await expect(
-      page.getByText(
-        '24 pairs chosen, 32 needed. Each of the 24 appears 2 or 4 times: 1 pair or 2; 8 of them, picked at random, have one more.',
-      ),
-    ).toBeVisible()
-    await page.keyboard.press('Control+z')
-    await page.getByRole('button', { name: 'A board for 24 pairs: 6 × 8' }).click()
-    await expect(stopped).toBeHidden()
-  })
-
-  test('pairs are chosen by looking at their faces: by tag, by place, one by one', async ({ page }) => {
-    await openStation(page, 'deal/warm-up')
-    await page.getByRole('button', { name: 'Choose which pairs are used' }).click()
-    const dialog = page.getByRole('dialog', { name: 'Which pairs this level uses' })
-    const face = (name: RegExp) => dialog.getByRole('button', { name })
-    await dialog.getByText('by tag', { exact: true }).click()
-    // the first tag is chosen initially: bench
-    await dialog.getByRole('button', { name: 'time', exact: true }).click()
-    await expect(dialog.getByText('8 pairs chosen, 6 needed')).toBeVisible()
-    await expectNoViolations(page)
-    await dialog.getByText('by position', { exact: true }).click()
-    await face(/^3, /).click()
-    await expect(dialog.getByText('Now press the last one.')).toBeVisible()
-    await face(/^10, /).click()
-    await expect(dialog.getByText('8 pairs chosen, 6 needed')).toBeVisible()
-    await face(/^3, /).click()
-    await face(/^7, /).click()
-    await face(/^1, /).click()
-    await face(/^6, /).click()
-    await dialog.getByText('one by one', { exact: true }).click()
-    await expect(face(/^6, /)).toHaveAttribute('aria-pressed', 'true')
-    await face(/^7, /).click()
-    await face(/^1, /).click()
-    await dialog.getByRole('button', { name: 'Done' }).click()
-    await expect(page.getByText('6 pairs from 6, all of them.')).toBeVisible()
-    const shown = await page
-      .getByRole('group', { name: 'The board from above' })
-      .getByRole('button', { name: /^[A-T]\d/ })
-      .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.slice(4)))
-    expect([...new Set(shown)].sort()).toEqual([
-      'Bell',
-      'Compass',
-      'Hourglass',
-      'Loupe',
-      'Mantel clock',
-      'Old key',
-    ])
-  })
-
-  test('a seed that is kept gives the same deal here, in Play and on the command line', async ({ page }) => {
-    await openStation(page, 'deal/bench')
-    await choose(page, 'When the seed changes', 'always this one')
-    await page.getByLabel('This deal').fill('tick-1')
-    await page.getByLabel('This deal').press('Enter')
-    const deal = await luckyTwin(
-      ...['deal', 'demo/clockmakers-drawer.game.json', '--level', 'bench', '--seed', 'tick-1'],
-    )
-    const ids = (JSON.parse(deal).cells as string[]).map((name) => name.slice(0, -2))
-    const slug = (words: string): string => words.toLowerCase().replaceAll(' ', '-')
-    const special: Record<string, string> = {
-      'nut-and-bolt': 'bolt',
-      'oil-can': 'oil',
-      'set-square': 'ruler',
-      'work-lamp': 'lamp',
-    }
-    const seen = (): Promise<string[]> =>
-      page
+    })
+    await test.step('pairs are chosen by looking at their faces: by tag, by place, one by one', async () => {
+      await startAt(page, 'deal/warm-up')
+      await page.getByRole('button', { name: 'Choose which pairs are used' }).click()
+      const dialog = page.getByRole('dialog', { name: 'Which pairs this level uses' })
+      const face = (name: RegExp) => dialog.getByRole('button', { name })
+      await dialog.getByText('by tag', { exact: true }).click()
+      // the first tag is chosen initially: bench
+      await dialog.getByRole('button', { name: 'time', exact: true }).click()
+      await expect(dialog.getByText('8 pairs chosen, 6 needed')).toBeVisible()
+      await expectNoViolations(page)
+      await dialog.getByText('by position', { exact: true }).click()
+      await face(/^3, /).click()
+      await expect(dialog.getByText('Now press the last one.')).toBeVisible()
+      await face(/^10, /).click()
+      await expect(dialog.getByText('8 pairs chosen, 6 needed')).toBeVisible()
+      await face(/^3, /).click()
+      await face(/^7, /).click()
+      await face(/^1, /).click()
+      await face(/^6, /).click()
+      await dialog.getByText('one by one', { exact: true }).click()
+      await expect(face(/^6, /)).toHaveAttribute('aria-pressed', 'true')
+      await face(/^7, /).click()
+      await face(/^1, /).click()
+      await dialog.getByRole('button', { name: 'Done' }).click()
+      await expect(page.getByText('6 pairs from 6, all of them.')).toBeVisible()
+      const shown = await page
         .getByRole('group', { name: 'The board from above' })
         .getByRole('button', { name: /^[A-T]\d/ })
-        .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.split(', ')[1]!))
-    await expect.poll(async () => (await seen()).map(slug).map((id) => special[id] ?? id)).toEqual(ids)
-    const above = await seen()
-    await page.getByRole('link', { name: 'Play', exact: true }).click()
-    await expect(page.getByLabel('seed')).toHaveValue('tick-1')
-    await card(page, 0).click()
-    await expect(card(page, 0)).toHaveAttribute('aria-label', `A1, ${above[0]}`)
-  })
-
-  test('what is being typed is left alone by figures that come in meanwhile', async ({ page }) => {
-    await openStation(page, 'deal/bench')
-    await choose(page, 'When the seed changes', 'always this one')
-    await choose(page, 'Way of dealing', 'twins apart')
-    await expect(page.getByText('This board holds at most 2.')).toBeVisible()
-    const seed = page.getByLabel('This deal')
-    await seed.fill('tick')
-    // undone from outside: the field keeps the focus
-    await page
-      .getByRole('button', { name: 'Undo', exact: true })
-      .evaluate((button: HTMLElement) => button.click())
-    await expect(page.getByText('This board holds at most 2.')).toHaveCount(0)
-    await expect(page.getByText(/different deals\./)).toBeVisible()
-    await expect(seed).toHaveValue('tick')
-    await seed.press('Enter')
-    await expect(seed).toHaveValue('tick')
-  })
-
-  test('D deals again and G turns to the backs, but not while text is typed', async ({ page }) => {
-    await openStation(page, 'deal/bench')
-    const seed = page.getByLabel('This deal')
-    const first = await seed.inputValue()
-    await page.keyboard.press('d')
-    await expect(seed).not.toHaveValue(first)
-    await expect(boardAbove(page).locator('img')).toHaveCount(16)
-    await page.keyboard.press('g')
-    await expect(boardAbove(page).locator('img')).toHaveCount(0)
-    await seed.fill('dg')
-    await expect(boardAbove(page).locator('img')).toHaveCount(0)
+        .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.slice(4)))
+      expect([...new Set(shown)].sort()).toEqual([
+        'Bell',
+        'Compass',
+        'Hourglass',
+        'Loupe',
+        'Mantel clock',
+        'Old key',
+      ])
+    })
+    await test.step('D deals again and G turns to the backs, but not while text is typed', async () => {
+      await startAt(page, 'deal/bench')
+      const seed = page.getByLabel('This deal')
+      const first = await seed.inputValue()
+      await page.keyboard.press('d')
+      await expect(seed).not.toHaveValue(first)
+      await expect(boardAbove(page).locator('img')).toHaveCount(16)
+      await page.keyboard.press('g')
+      await expect(boardAbove(page).locator('img')).toHaveCount(0)
+      await seed.fill('dg')
+      await expect(boardAbove(page).locator('img')).toHaveCount(0)
+    })
+    await test.step('what is being typed is left alone by figures that come in meanwhile', async () => {
+      await startAt(page, 'deal/bench')
+      await choose(page, 'When the seed changes', 'always this one')
+      await choose(page, 'Way of dealing', 'twins apart')
+      await expect(page.getByText('This board holds at most 2.')).toBeVisible()
+      const seed = page.getByLabel('This deal')
+      await seed.fill('tick')
+      // undone from outside: the field keeps the focus
+      await page
+        .getByRole('button', { name: 'Undo', exact: true })
+        .evaluate((button: HTMLElement) => button.click())
+      await expect(page.getByText('This board holds at most 2.')).toHaveCount(0)
+      await expect(page.getByText(/different deals\./)).toBeVisible()
+      await expect(seed).toHaveValue('tick')
+      await seed.press('Enter')
+      await expect(seed).toHaveValue('tick')
+    })
+    await test.step('a seed that is kept gives the same deal here, in Play and on the command line', async () => {
+      await startAt(page, 'deal/bench')
+      await choose(page, 'When the seed changes', 'always this one')
+      await page.getByLabel('This deal').fill('tick-1')
+      await page.getByLabel('This deal').press('Enter')
+      const deal = await luckyTwin(
+        ...['deal', 'demo/clockmakers-drawer.game.json', '--level', 'bench', '--seed', 'tick-1'],
+      )
+      const ids = (JSON.parse(deal).cells as string[]).map((name) => name.slice(0, -2))
+      const slug = (words: string): string => words.toLowerCase().replaceAll(' ', '-')
+      const special: Record<string, string> = {
+        'nut-and-bolt': 'bolt',
+        'oil-can': 'oil',
+        'set-square': 'ruler',
+        'work-lamp': 'lamp',
+      }
+      const seen = (): Promise<string[]> =>
+        page
+          .getByRole('group', { name: 'The board from above' })
+          .getByRole('button', { name: /^[A-T]\d/ })
+          .evaluateAll((cells) => cells.map((cell) => cell.getAttribute('aria-label')!.split(', ')[1]!))
+      await expect.poll(async () => (await seen()).map(slug).map((id) => special[id] ?? id)).toEqual(ids)
+      const above = await seen()
+      await page.getByRole('link', { name: 'Play', exact: true }).click()
+      await expect(page.getByLabel('seed')).toHaveValue('tick-1')
+      await card(page, 0).click()
+      await expect(card(page, 0)).toHaveAttribute('aria-label', `A1, ${above[0]}`)
+    })
   })
 })
 
 test.describe('Play', () => {
-  test('glass, in order, seed and deal again do what they say', async ({ page }) => {
-    await openStation(page, 'play/bench')
-    await expect(cards(page)).toHaveCount(16)
-    await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
-    await page.keyboard.press('g')
-    await expect(page.getByRole('grid').locator('img')).toHaveCount(16)
-    await expect(card(page, 0)).toHaveAttribute('aria-label', 'A1, face down')
-    await page.getByRole('button', { name: 'In order' }).click()
-    await card(page, 0).click()
-    await card(page, 1).click()
-    await expect(page.getByText('match A1 B1, lucky, +100')).toBeVisible()
-    await page.keyboard.press('d')
-    await expect(page.getByText('Nothing has happened yet')).toBeVisible()
-    await page.keyboard.press('p')
-    await expect(page.getByRole('dialog', { name: 'Paused' })).toBeVisible()
-    await page.keyboard.press('p')
-    await expect(page.getByRole('dialog')).toBeHidden()
-  })
-
-  test('a level that cannot be dealt says so, and has nothing to press or copy', async ({ page }) => {
-    await openStation(page, 'deal/warm-up')
-    await type(page, 'Rows', '5')
-    await type(page, 'Columns', '5')
-    await page.getByRole('link', { name: 'Play', exact: true }).click()
-    await expect(page.getByRole('dialog', { name: 'This level cannot be dealt' })).toBeVisible()
-    // the level has a first look, but there is nothing to look at
-    await expect(page.getByText('look closely…')).toBeHidden()
-    await expect(page.getByRole('button', { name: 'Turn them back' })).toBeHidden()
-    for (const name of ['board', 'text', 'JSON'])
-      await expect(page.getByRole('button', { name, exact: true })).toBeDisabled()
-  })
-  test('what was played is saved as a record that replays to the same result', async ({ page }) => {
-    await openStation(page, 'play/bench')
-    await page.getByLabel('seed').fill('kept')
-    await page.getByLabel('seed').press('Enter')
-    await card(page, 0).click()
-    await card(page, 0).click()
-    await card(page, 5).click()
-    await expect(page.getByText('A1 refused: face-up')).toBeVisible()
-    await expect(up(page)).toHaveCount(0)
-    await page.getByRole('tab', { name: 'Tapes and checks' }).click()
-    const { name, path } = await downloadOf(page, () =>
-      page.getByRole('button', { name: 'Save as a record' }).click(),
-    )
-    expect(name).toBe('the-clockmakers-drawer-bench.play.json')
-    const result = await luckyTwin('replay', 'demo/clockmakers-drawer.game.json', path)
-    expect(JSON.parse(result)).toMatchObject({ turns: 1, flips: 2, refused: { 'face-up': 1 } })
-  })
-
-  test('the ledger follows: phase, states, sights and events', async ({ page }) => {
-    await openStation(page, 'rules/top-drawer')
-    // long enough to be looked at on any machine
-    await type(page, 'Look time of a miss', '30')
-    await page.getByRole('link', { name: 'Play', exact: true }).click()
-    const row = (cell: string) => page.getByRole('row', { name: new RegExp(`^${cell} `) })
-    await page.getByRole('button', { name: 'In order' }).click()
-    await expect(phase(page)).toHaveText('ready')
-    await card(page, 0).click()
-    await expect(phase(page)).toHaveText('one card up')
-    await expect(row('A1')).toContainText('up, first')
-    await card(page, 2).click()
-    await expect(phase(page)).toContainText('judged')
-    await expect(row('C1')).toContainText('up, second')
-    await page.getByRole('button', { name: 'Next', exact: true }).click()
-    await expect(page.getByText('A1 C1 turned back')).toBeVisible()
-    await expect(row('A1')).toHaveText(/down11$/)
-    await card(page, 1).click()
-    await card(page, 2).click()
-    await expect(page.getByText('miss B1 C1, slip')).toBeVisible()
-    await expect(page.getByText('life lost, 4 left')).toBeVisible()
-    await expect(row('C1')).toHaveText(/22$/)
-  })
-
-  test('what is changed on the bench is played at once', async ({ page }) => {
-    await openStation(page, 'play/bench')
-    await expect(cards(page)).toHaveCount(16)
-    await page.getByRole('link', { name: /^Warm-up/ }).click()
-    await expect(cards(page)).toHaveCount(12)
-    await page.keyboard.press('Alt+2')
-    await type(page, 'Rows', '4')
-    await page.keyboard.press('Escape')
-    await page.getByRole('link', { name: 'Play', exact: true }).click()
-    await expect(cards(page)).toHaveCount(16)
+  test('a level is played through glass, in order and by seed, changed, saved and read off the ledger', async ({
+    page,
+  }) => {
+    await test.step('glass, in order, seed and deal again do what they say', async () => {
+      await startAt(page, 'play/bench')
+      await expect(cards(page)).toHaveCount(16)
+      await expect(page.getByRole('grid').locator('img')).toHaveCount(0)
+      await page.keyboard.press('g')
+      await expect(page.getByRole('grid').locator('img')).toHaveCount(16)
+      await expect(card(page, 0)).toHaveAttribute('aria-label', 'A1, face down')
+      await page.getByRole('button', { name: 'In order' }).click()
+      await card(page, 0).click()
+      await card(page, 1).click()
+      await expect(page.getByText('match A1 B1, lucky, +100')).toBeVisible()
+      await page.keyboard.press('d')
+      await expect(page.getByText('Nothing has happened yet')).toBeVisible()
+      await page.keyboard.press('p')
+      await expect(page.getByRole('dialog', { name: 'Paused' })).toBeVisible()
+      await page.keyboard.press('p')
+      await expect(page.getByRole('dialog')).toBeHidden()
+    })
+    await test.step('what is changed on the bench is played at once', async () => {
+      await startAt(page, 'play/bench')
+      await expect(cards(page)).toHaveCount(16)
+      await page.getByRole('link', { name: /^Warm-up/ }).click()
+      await expect(cards(page)).toHaveCount(12)
+      await page.keyboard.press('Alt+2')
+      await type(page, 'Rows', '4')
+      await page.keyboard.press('Escape')
+      await page.getByRole('link', { name: 'Play', exact: true }).click()
+      await expect(cards(page)).toHaveCount(16)
+    })
+    await test.step('what was played is saved as a record that replays to the same result', async () => {
+      await startAt(page, 'play/bench')
+      await page.getByLabel('seed').fill('kept')
+      await page.getByLabel('seed').press('Enter')
+      await card(page, 0).click()
+      await card(page, 0).click()
+      await card(page, 5).click()
+      await expect(page.getByText('A1 refused: face-up')).toBeVisible()
+      await expect(up(page)).toHaveCount(0)
+      await page.getByRole('tab', { name: 'Tapes and checks' }).click()
+      const { name, path } = await downloadOf(page, () =>
+        page.getByRole('button', { name: 'Save as a record' }).click(),
+      )
+      expect(name).toBe('the-clockmakers-drawer-bench.play.json')
+      const result = await luckyTwin('replay', 'demo/clockmakers-drawer.game.json', path)
+      expect(JSON.parse(result)).toMatchObject({ turns: 1, flips: 2, refused: { 'face-up': 1 } })
+    })
+    await test.step('the ledger follows: phase, states, sights and events', async () => {
+      await startAt(page, 'rules/top-drawer')
+      // long enough to be looked at on any machine
+      await type(page, 'Look time of a miss', '30')
+      await page.getByRole('link', { name: 'Play', exact: true }).click()
+      const row = (cell: string) => page.getByRole('row', { name: new RegExp(`^${cell} `) })
+      await page.getByRole('button', { name: 'In order' }).click()
+      await expect(phase(page)).toHaveText('ready')
+      await card(page, 0).click()
+      await expect(phase(page)).toHaveText('one card up')
+      await expect(row('A1')).toContainText('up, first')
+      await card(page, 2).click()
+      await expect(phase(page)).toContainText('judged')
+      await expect(row('C1')).toContainText('up, second')
+      await page.getByRole('button', { name: 'Next', exact: true }).click()
+      await expect(page.getByText('A1 C1 turned back')).toBeVisible()
+      await expect(row('A1')).toHaveText(/down11$/)
+      await card(page, 1).click()
+      await card(page, 2).click()
+      await expect(page.getByText('miss B1 C1, slip')).toBeVisible()
+      await expect(page.getByText('life lost, 4 left')).toBeVisible()
+      await expect(row('C1')).toHaveText(/22$/)
+    })
+    await test.step('a level that cannot be dealt says so, and has nothing to press or copy', async () => {
+      await startAt(page, 'deal/warm-up')
+      await type(page, 'Rows', '5')
+      await type(page, 'Columns', '5')
+      await page.getByRole('link', { name: 'Play', exact: true }).click()
+      await expect(page.getByRole('dialog', { name: 'This level cannot be dealt' })).toBeVisible()
+      // the level has a first look, but there is nothing to look at
+      await expect(page.getByText('look closely…')).toBeHidden()
+      await expect(page.getByRole('button', { name: 'Turn them back' })).toBeHidden()
+      for (const name of ['board', 'text', 'JSON'])
+        await expect(page.getByRole('button', { name, exact: true })).toBeDisabled()
+    })
   })
 
   test('on a phone the table has its own choice of levels', async ({ page }) => {

@@ -93,23 +93,26 @@ for (const [what, own] of CASES)
   test(`the placement table has the cards where the player lays them: ${what}`, async ({ page }) => {
     const { file, settings } = await shipped(own)
     const gaps = new Set(settings.board.gaps)
+    await page.goto(`file://${file}`)
+    await expect(cards(page).first()).toBeVisible()
     for (const { width, height } of Object.values(FRAMES)) {
       await page.setViewportSize({ width, height })
-      await page.goto(`file://${file}`)
-      await expect(cards(page).first()).toBeVisible()
       const { places } = layoutIn({ width, height, safe: 0 }, settings)
       // their final places, however they move on the way there
-      const laid = await cards(page).evaluateAll((cards) =>
-        (cards as HTMLElement[]).map(({ offsetLeft: x, offsetTop: y, offsetWidth: w, offsetHeight: h }) => ({
-          x,
-          y,
-          width: w,
-          height: h,
-        })),
-      )
-      expect(laid, `${width} × ${height}`).toEqual(
-        places.filter((_, cell) => !gaps.has(cellName(cell, settings.board.columns))),
-      )
+      const laid = () =>
+        cards(page).evaluateAll((cards) =>
+          (cards as HTMLElement[]).map(
+            ({ offsetLeft: x, offsetTop: y, offsetWidth: w, offsetHeight: h }) => ({
+              x,
+              y,
+              width: w,
+              height: h,
+            }),
+          ),
+        )
+      await expect
+        .poll(laid, `${width} × ${height}`)
+        .toEqual(places.filter((_, cell) => !gaps.has(cellName(cell, settings.board.columns))))
       // nothing around the table is cut off
       const cut = await page
         .locator('.lt-head, .lt-foot, .lt-seat')

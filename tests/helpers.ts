@@ -180,6 +180,37 @@ export async function openStation(page: Page, path: string, game = 'clockmakers-
   await expect(page.getByRole('navigation', { name: 'Stations' })).toBeVisible()
 }
 
+const LEVELS: Record<string, RegExp> = {
+  'warm-up': /^Warm-up/,
+  bench: /^Bench/,
+  'top-drawer': /^Top drawer/,
+  cabinet: /^Cabinet/,
+}
+/** Begins a step of a walk. The first one opens the game; later ones close what is open, take back all that was done in it, and go to their station and level by its links. */
+export async function startAt(page: Page, path: string, game = 'clockmakers-drawer'): Promise<void> {
+  if (!page.url().includes(`/games/${game}/`)) return openStation(page, path, game)
+  if (await page.getByRole('dialog').count()) await page.keyboard.press('Escape')
+  await page
+    .getByRole('banner')
+    .getByRole('button', { name: 'Undo', exact: true })
+    .evaluate(async (undo: HTMLButtonElement) => {
+      while (!undo.disabled) {
+        undo.click()
+        await new Promise(requestAnimationFrame)
+      }
+    })
+  const [station, level] = path.split('/') as [string, string?]
+  await page
+    .getByRole('navigation', { name: 'Stations' })
+    .getByRole('link', { name: station[0]!.toUpperCase() + station.slice(1), exact: true })
+    .click()
+  if (level)
+    await page
+      .getByRole('complementary', { name: 'Ladder' })
+      .getByRole('link', { name: LEVELS[level]! })
+      .click()
+}
+
 /** The bytes of a file that a press downloads. */
 export async function downloadOf(
   page: Page,

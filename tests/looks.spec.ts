@@ -12,6 +12,7 @@ import {
   openStation,
   up,
   toGameFile,
+  startAt,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -131,24 +132,61 @@ test('a picture of the library lies behind the cards, in the shipped file too', 
   await expect(choice(page, 'Behind the cards', 'a picture of the library')).toBeVisible()
 })
 
-test('a ready look sets the table, the cards and how they move, and can be undone at once', async ({
-  page,
-}) => {
-  await openStation(page, 'rules/bench')
-  await choose(page, 'The look', 'like the boiler room')
-  await expect(choice(page, 'How cards flip', 'tip over upwards')).toBeVisible()
-  await expect(choice(page, 'How cards are dealt in', 'all at once')).toBeVisible()
-  await choose(page, 'How cards flip', 'fade from one side into the other')
-  await expect(choice(page, 'The look', 'its own way')).toBeVisible()
-  await page.getByRole('link', { name: 'Play', exact: true }).click()
-  const player = page.getByRole('region', { name: "The Clockmaker's Drawer", exact: true })
-  await expect(player).toHaveAttribute('data-flip', 'melt')
-  await expect(player).toHaveAttribute('data-deal-in', 'at-once')
-  await card(page, 0).click()
-  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
-  await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
-  await expect(player).toHaveAttribute('data-flip', 'turn')
+test('looks, stars and lives of a level', async ({ page }) => {
+  await test.step('a ready look sets the table, the cards and how they move, and can be undone at once', async () => {
+    await startAt(page, 'rules/bench')
+    await choose(page, 'The look', 'like the boiler room')
+    await expect(choice(page, 'How cards flip', 'tip over upwards')).toBeVisible()
+    await expect(choice(page, 'How cards are dealt in', 'all at once')).toBeVisible()
+    await choose(page, 'How cards flip', 'fade from one side into the other')
+    await expect(choice(page, 'The look', 'its own way')).toBeVisible()
+    await page.getByRole('link', { name: 'Play', exact: true }).click()
+    const player = page.getByRole('region', { name: "The Clockmaker's Drawer", exact: true })
+    await expect(player).toHaveAttribute('data-flip', 'melt')
+    await expect(player).toHaveAttribute('data-deal-in', 'at-once')
+    await card(page, 0).click()
+    await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+    await page.keyboard.press('Control+z')
+    await page.keyboard.press('Control+z')
+    await expect(player).toHaveAttribute('data-flip', 'turn')
+  })
+  await test.step('stars are set on their scale, by dragging and by keys, and never pass each other', async () => {
+    await startAt(page, 'rules/top-drawer')
+    const two = page.getByRole('slider', { name: 'Two stars, on the scale' })
+    const sentence = page.getByRole('spinbutton', { name: 'Two stars', exact: true })
+    await two.focus()
+    await page.keyboard.press('ArrowRight')
+    await expect(sentence).toHaveValue('1,410')
+    await page.keyboard.press('End')
+    await expect(sentence).toHaveValue('1,900')
+    await page.keyboard.press('Home')
+    await expect(sentence).toHaveValue('900')
+    const box = (await two.boundingBox())!
+    await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+    await page.mouse.down()
+    await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 })
+    await page.mouse.up()
+    await expect(sentence).not.toHaveValue('900')
+    expect(Number((await sentence.inputValue()).replace(',', ''))).toBeLessThanOrEqual(1900)
+  })
+  await test.step('lives that only luck saves are a finding, mended with one press', async () => {
+    await startAt(page, 'rules/cabinet')
+    await addRule(page, 'limits', 'lives')
+    const lives = page.getByRole('spinbutton', { name: 'Lives', exact: true })
+    await lives.fill('1')
+    await lives.press('Enter')
+    await expect(page.getByText('< 1 %')).toBeVisible()
+    const finding = page.getByText(
+      'only luck wins: 1 life is enough for a perfect memory in fewer than 1 of 20 games',
+    )
+    await expect(finding.last()).toBeVisible()
+    await page
+      .getByRole('button', { name: /^\d+ lives: wins 9 of 10$/ })
+      .last()
+      .click()
+    await expect(finding).toHaveCount(0)
+    await expect(page.getByText('< 1 %', { exact: true })).toHaveCount(0)
+  })
 })
 
 test('two cards try the turn: a match and a miss by turns, as the rules are now, until they are stopped', async ({
@@ -171,45 +209,6 @@ test('two cards try the turn: a match and a miss by turns, as the rules are now,
   await page.getByRole('button', { name: 'Stop' }).click()
   await expect(tried.locator('.lt-card')).toHaveCount(0)
   await expectNoViolations(page)
-})
-
-test('stars are set on their scale, by dragging and by keys, and never pass each other', async ({ page }) => {
-  await openStation(page, 'rules/top-drawer')
-  const two = page.getByRole('slider', { name: 'Two stars, on the scale' })
-  const sentence = page.getByRole('spinbutton', { name: 'Two stars', exact: true })
-  await two.focus()
-  await page.keyboard.press('ArrowRight')
-  await expect(sentence).toHaveValue('1,410')
-  await page.keyboard.press('End')
-  await expect(sentence).toHaveValue('1,900')
-  await page.keyboard.press('Home')
-  await expect(sentence).toHaveValue('900')
-  const box = (await two.boundingBox())!
-  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
-  await page.mouse.down()
-  await page.mouse.move(box.x + box.width / 2 + 40, box.y + box.height / 2, { steps: 4 })
-  await page.mouse.up()
-  await expect(sentence).not.toHaveValue('900')
-  expect(Number((await sentence.inputValue()).replace(',', ''))).toBeLessThanOrEqual(1900)
-})
-
-test('lives that only luck saves are a finding, mended with one press', async ({ page }) => {
-  await openStation(page, 'rules/cabinet')
-  await addRule(page, 'limits', 'lives')
-  const lives = page.getByRole('spinbutton', { name: 'Lives', exact: true })
-  await lives.fill('1')
-  await lives.press('Enter')
-  await expect(page.getByText('< 1 %')).toBeVisible()
-  const finding = page.getByText(
-    'only luck wins: 1 life is enough for a perfect memory in fewer than 1 of 20 games',
-  )
-  await expect(finding.last()).toBeVisible()
-  await page
-    .getByRole('button', { name: /^\d+ lives: wins 9 of 10$/ })
-    .last()
-    .click()
-  await expect(finding).toHaveCount(0)
-  await expect(page.getByText('< 1 %', { exact: true })).toHaveCount(0)
 })
 
 test('what lies under a tip can be pressed while the tip is there', async ({ page }) => {

@@ -11,6 +11,7 @@ import {
   type as typeInto,
   up,
   toGameFile,
+  startAt,
 } from './helpers.ts'
 import { callBuilt } from './lucky-twin.ts'
 import { test } from './test.ts'
@@ -126,81 +127,130 @@ test('a check is kept, fails at the turn where a changed rule shows, and can tak
   )
 })
 
-test('any situation is two presses away', async ({ page }) => {
-  await openStation(page, 'play/bench')
-  await page.getByRole('button', { name: 'the last pair' }).click()
-  await expect(down(page)).toHaveCount(2)
-  await page.getByRole('button', { name: 'Deal again' }).click()
-  await page.getByRole('button', { name: 'the last seconds' }).click()
-  await expect(page.getByText('5.0 s left')).toBeVisible()
-  await page.getByRole('button', { name: 'Next', exact: true }).click()
-  await expect(phase(page)).toContainText('lost')
-  await expect(page.getByText('lost by clock', { exact: true })).toBeVisible()
+test('a table is set up, pasted, read from a log, and turned at any speed', async ({ page }) => {
+  await test.step('any situation is two presses away', async () => {
+    await startAt(page, 'play/bench')
+    await page.getByRole('button', { name: 'the last pair' }).click()
+    await expect(down(page)).toHaveCount(2)
+    await page.getByRole('button', { name: 'Deal again' }).click()
+    await page.getByRole('button', { name: 'the last seconds' }).click()
+    await expect(page.getByText('5.0 s left')).toBeVisible()
+    await page.getByRole('button', { name: 'Next', exact: true }).click()
+    await expect(phase(page)).toContainText('lost')
+    await expect(page.getByText('lost by clock', { exact: true })).toBeVisible()
 
-  await page.getByRole('link', { name: /^Top drawer/ }).click()
-  await page.getByRole('button', { name: 'one life lost' }).click()
-  await page.getByRole('button', { name: 'one life lost' }).click()
-  await expect(page.getByText('life lost, 4 left')).toBeVisible()
-})
+    await page.getByRole('link', { name: /^Top drawer/ }).click()
+    await page.getByRole('button', { name: 'one life lost' }).click()
+    await page.getByRole('button', { name: 'one life lost' }).click()
+    await expect(page.getByText('life lost, 4 left')).toBeVisible()
+  })
+  await test.step('a whole deal can be pasted, and goes into the record', async () => {
+    const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+    const ids: string[] = game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id)
+    const cells = ids.flatMap((id) => [`${id}/a`, `${id}/a`])
+    await startAt(page, 'play/warm-up')
+    const { rows, columns } = { ...game.house.board, ...game.levels[0].board }
+    const seed = page.getByLabel('seed')
+    await seed.fill(JSON.stringify({ level: 'warm-up', seed: 'mine', rows, columns, cells }))
+    await seed.press('Enter')
+    await expect(seed).toHaveValue('mine')
+    await expect(phase(page)).toHaveText('ready')
+    await card(page, 0).click()
+    await card(page, 1).click()
+    await expect(page.getByText(/match A1 B1, glimpsed/)).toBeVisible()
+    await tapes(page)
+    const { path } = await downloadOf(page, () =>
+      page.getByRole('button', { name: 'Save as a record' }).click(),
+    )
+    expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({
+      version: 1,
+      deal: cells,
+      inputs: [{}, {}],
+    })
 
-test('a whole deal can be pasted, and goes into the record', async ({ page }) => {
-  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
-  const ids: string[] = game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id)
-  const cells = ids.flatMap((id) => [`${id}/a`, `${id}/a`])
-  await openStation(page, 'play/warm-up')
-  const { rows, columns } = { ...game.house.board, ...game.levels[0].board }
-  const seed = page.getByLabel('seed')
-  await seed.fill(JSON.stringify({ level: 'warm-up', seed: 'mine', rows, columns, cells }))
-  await seed.press('Enter')
-  await expect(seed).toHaveValue('mine')
-  await expect(phase(page)).toHaveText('ready')
-  await card(page, 0).click()
-  await card(page, 1).click()
-  await expect(page.getByText(/match A1 B1, glimpsed/)).toBeVisible()
-  await tapes(page)
-  const { path } = await downloadOf(page, () =>
-    page.getByRole('button', { name: 'Save as a record' }).click(),
-  )
-  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ version: 1, deal: cells, inputs: [{}, {}] })
+    await page.getByRole('button', { name: 'Deal again' }).click()
+    const long = 'a-record-whose-name-has-no-gap-and-is-longer-than-its-column'
+    await page
+      .getByLabel('Record to open')
+      .setInputFiles(given(`${long}.play.json`, readFileSync(path, 'utf8')))
+    await expect(chips(page)).toHaveCount(2)
+    await page
+      .getByLabel('Record to open')
+      .setInputFiles(given('other.play.json', { ...JSON.parse(readFileSync(path, 'utf8')), game: 'other' }))
+    await expect(page.getByText('a record of "other", not of this game')).toBeVisible()
+    const backwards = {
+      ...JSON.parse(readFileSync(path, 'utf8')),
+      inputs: [
+        { at: 9, do: 'press', cell: 0 },
+        { at: 3, do: 'press', cell: 1 },
+      ],
+    }
+    await page.getByLabel('Record to open').setInputFiles(given('back.play.json', backwards))
+    await expect(
+      page.getByText('back.play.json: inputs[1].at: 3 is earlier than the previous input (9)'),
+    ).toBeVisible()
+    await expect(chips(page)).toHaveCount(2)
 
-  await page.getByRole('button', { name: 'Deal again' }).click()
-  const long = 'a-record-whose-name-has-no-gap-and-is-longer-than-its-column'
-  await page
-    .getByLabel('Record to open')
-    .setInputFiles(given(`${long}.play.json`, readFileSync(path, 'utf8')))
-  await expect(chips(page)).toHaveCount(2)
-  await page
-    .getByLabel('Record to open')
-    .setInputFiles(given('other.play.json', { ...JSON.parse(readFileSync(path, 'utf8')), game: 'other' }))
-  await expect(page.getByText('a record of "other", not of this game')).toBeVisible()
-  const backwards = {
-    ...JSON.parse(readFileSync(path, 'utf8')),
-    inputs: [
-      { at: 9, do: 'press', cell: 0 },
-      { at: 3, do: 'press', cell: 1 },
-    ],
-  }
-  await page.getByLabel('Record to open').setInputFiles(given('back.play.json', backwards))
-  await expect(
-    page.getByText('back.play.json: inputs[1].at: 3 is earlier than the previous input (9)'),
-  ).toBeVisible()
-  await expect(chips(page)).toHaveCount(2)
-
-  // a game dealt anew from the table itself is that of its seed again
-  await page.keyboard.press('p')
-  await page.getByRole('button', { name: 'Start over' }).click()
-  await expect(seed).not.toHaveValue('mine')
-  await page.getByRole('tab', { name: 'Ledger' }).click()
-  await expect(phase(page)).toHaveText('ready')
-  await card(page, 0).click()
-  await card(page, 1).click()
-  await expect(chips(page)).toHaveCount(2)
-  await tapes(page)
-  await expect(page.getByRole('button', { name: long, exact: true })).toBeVisible()
-  await expect(page.getByRole('button', { name: 'Save as a record' })).toBeInViewport({ ratio: 1 })
-  await expect(page.getByRole('button', { name: 'Audit' })).toBeInViewport({ ratio: 1 })
-  const later = await downloadOf(page, () => page.getByRole('button', { name: 'Save as a record' }).click())
-  expect(JSON.parse(readFileSync(later.path, 'utf8'))).not.toHaveProperty('deal')
+    // a game dealt anew from the table itself is that of its seed again
+    await page.keyboard.press('p')
+    await page.getByRole('button', { name: 'Start over' }).click()
+    await expect(seed).not.toHaveValue('mine')
+    await page.getByRole('tab', { name: 'Ledger' }).click()
+    await expect(phase(page)).toHaveText('ready')
+    await card(page, 0).click()
+    await card(page, 1).click()
+    await expect(chips(page)).toHaveCount(2)
+    await tapes(page)
+    await expect(page.getByRole('button', { name: long, exact: true })).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Save as a record' })).toBeInViewport({ ratio: 1 })
+    await expect(page.getByRole('button', { name: 'Audit' })).toBeInViewport({ ratio: 1 })
+    const later = await downloadOf(page, () => page.getByRole('button', { name: 'Save as a record' }).click())
+    expect(JSON.parse(readFileSync(later.path, 'utf8'))).not.toHaveProperty('deal')
+  })
+  await test.step('the log of another program is read up to the line that breaks the rules', async () => {
+    await startAt(page, 'play/warm-up')
+    const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+    const ids: string[] = game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id)
+    const { rows, columns } = { ...game.house.board, ...game.levels[0].board }
+    const lines = [
+      { level: 'warm-up', seed: 'x', rows, columns, cells: [...ids, ...ids].map((id) => `${id}/a`) },
+      { at: 50000, do: 'press', cell: 'A1', shows: `${ids[0]}/a` },
+      { at: 50100, do: 'press', cell: 'B1', shows: `${ids[1]}/a` },
+      '{"at": 50150, "do',
+      { at: 50200, do: 'press', cell: 'C1', shows: `${ids[2]}/a` },
+    ].map((line) => (typeof line === 'string' ? line : JSON.stringify(line)))
+    await page.getByRole('button', { name: 'Audit a log' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Audit of a log' })
+    await dialog.getByLabel('Log, one JSON object a line').fill(lines.join('\n'))
+    await dialog.getByRole('button', { name: 'Check this log' }).click()
+    await expect(dialog.getByText('Line 5')).toBeVisible()
+    await expect(dialog.getByText('the board is locked')).toBeVisible()
+    await expect(dialog.getByText('line 4: this is not JSON, or it is cut off: left out')).toBeVisible()
+    await expectNoViolations(page)
+    await dialog.getByLabel('Log, one JSON object a line').fill(lines.slice(0, 3).join('\n'))
+    await dialog.getByRole('button', { name: 'Check this log' }).click()
+    await expect(dialog.getByText('The rules were kept: 3 lines, 2 presses.')).toBeVisible()
+  })
+  await test.step('cards turn as fast as time runs, and not at all where that would be a flicker', async () => {
+    await openStation(page, 'play/warm-up')
+    const turning = () =>
+      card(page, 0).evaluate((button) =>
+        button.getAnimations({ subtree: true }).map((one) => one.effect!.getComputedTiming().duration),
+      )
+    const fast = page.getByText('8×', { exact: true })
+    const lookIsOver = () => expect(page.getByText('ready', { exact: true })).toBeVisible()
+    await fast.click()
+    await lookIsOver()
+    await page.getByText('¼×', { exact: true }).click()
+    await card(page, 0).click()
+    await expect.poll(turning).toContain(4 * 270)
+    await fast.click()
+    await page.getByRole('button', { name: 'Deal again' }).click()
+    await lookIsOver()
+    await card(page, 0).click()
+    await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+    expect(await turning()).toEqual([])
+  })
 })
 
 test('rough handling breaks nothing, and says what it tried', async ({ page }) => {
@@ -212,31 +262,6 @@ test('rough handling breaks nothing, and says what it tried', async ({ page }) =
   await expect(dialog.getByText(/The rules held in all 100,\d{3} inputs/)).toBeVisible()
   await expect(dialog.getByRole('row', { name: /the same card pressed twice/ })).toBeVisible()
   await expectNoViolations(page)
-})
-
-test('the log of another program is read up to the line that breaks the rules', async ({ page }) => {
-  await openStation(page, 'play/warm-up')
-  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
-  const ids: string[] = game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id)
-  const { rows, columns } = { ...game.house.board, ...game.levels[0].board }
-  const lines = [
-    { level: 'warm-up', seed: 'x', rows, columns, cells: [...ids, ...ids].map((id) => `${id}/a`) },
-    { at: 50000, do: 'press', cell: 'A1', shows: `${ids[0]}/a` },
-    { at: 50100, do: 'press', cell: 'B1', shows: `${ids[1]}/a` },
-    '{"at": 50150, "do',
-    { at: 50200, do: 'press', cell: 'C1', shows: `${ids[2]}/a` },
-  ].map((line) => (typeof line === 'string' ? line : JSON.stringify(line)))
-  await page.getByRole('button', { name: 'Audit a log' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Audit of a log' })
-  await dialog.getByLabel('Log, one JSON object a line').fill(lines.join('\n'))
-  await dialog.getByRole('button', { name: 'Check this log' }).click()
-  await expect(dialog.getByText('Line 5')).toBeVisible()
-  await expect(dialog.getByText('the board is locked')).toBeVisible()
-  await expect(dialog.getByText('line 4: this is not JSON, or it is cut off: left out')).toBeVisible()
-  await expectNoViolations(page)
-  await dialog.getByLabel('Log, one JSON object a line').fill(lines.slice(0, 3).join('\n'))
-  await dialog.getByRole('button', { name: 'Check this log' }).click()
-  await expect(dialog.getByText('The rules were kept: 3 lines, 2 presses.')).toBeVisible()
 })
 
 test('two players take turns, score for themselves, and one wins', async ({ page }) => {
@@ -336,25 +361,4 @@ test('a long tape holds the chips in sight, and goes along with the turn', async
   for (let turn = 1; turn < turns; turn++) await page.keyboard.press('.')
   await expect(last).toHaveAttribute('aria-current', 'step')
   await expect(last).toBeInViewport()
-})
-
-test('cards turn as fast as time runs, and not at all where that would be a flicker', async ({ page }) => {
-  await openStation(page, 'play/warm-up')
-  const turning = () =>
-    card(page, 0).evaluate((button) =>
-      button.getAnimations({ subtree: true }).map((one) => one.effect!.getComputedTiming().duration),
-    )
-  const fast = page.getByText('8×', { exact: true })
-  const lookIsOver = () => expect(page.getByText('ready', { exact: true })).toBeVisible()
-  await fast.click()
-  await lookIsOver()
-  await page.getByText('¼×', { exact: true }).click()
-  await card(page, 0).click()
-  await expect.poll(turning).toContain(4 * 270)
-  await fast.click()
-  await page.getByRole('button', { name: 'Deal again' }).click()
-  await lookIsOver()
-  await card(page, 0).click()
-  await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
-  expect(await turning()).toEqual([])
 })
