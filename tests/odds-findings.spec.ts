@@ -1,65 +1,67 @@
 import { expect } from '@playwright/test'
-import { choose, expectNoViolations, openRung, openStation, type } from './helpers.ts'
+import { choose, expectNoViolations, openRung, type, startAt } from './helpers.ts'
 import { gameNow, limit, played, winsOf, openOdds } from './odds-page.ts'
 import { test } from './test.ts'
 
-test('the ladder is evened out in one step that can be undone', async ({ page }) => {
-  await openStation(page, 'odds/bench')
-  await played(page)
-  const before = (await gameNow(page)).levels
-  await type(page, 'Wins wanted on the first level, of 100', '95')
-  await type(page, 'Wins wanted on the last level, of 100', '50')
-  await page.getByRole('button', { name: 'Even it out…' }).click()
-  const dialog = page.getByRole('dialog', { name: 'Even out the ladder' })
-  await expect(dialog.getByRole('row', { name: /^Cabinet 50 1:50 \d:\d\d/ })).toBeVisible()
-  await expectNoViolations(page)
-  await dialog.getByRole('button', { name: 'Change 4 levels' }).click()
-  await expect(page.getByText('The ladder is evened out: 4 levels changed')).toBeVisible()
-  await expect(openRung(page)).not.toContainText('1:10')
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
-  await expect(openRung(page)).toContainText('1:10')
-  expect((await gameNow(page)).levels).toEqual(before)
-})
-
-test('a level that hardly anybody wins is a finding: it opens Odds, and is mended by a value that is solved for', async ({
+test('a level that hardly anybody wins or is easier than the one before is mended, and the ladder is evened out', async ({
   page,
 }) => {
-  await openStation(page, 'rules/top-drawer')
-  await type(page, 'Time limit', '0:22')
-  const meaning = page.getByRole('complementary', { name: 'What that means' })
-  await expect(meaning.getByText(/hardly anybody wins: everyday players won \d+ of 100 games/i)).toBeVisible()
-  await page.getByRole('link', { name: 'Ship', exact: true }).click()
-  const line = page.getByRole('listitem').filter({ hasText: 'Top drawer: hardly anybody wins' })
-  await line.getByRole('link', { name: 'Go there' }).click()
-  await expect(page).toHaveURL(/odds\/top-drawer$/)
-  await played(page)
-  const mend = page.getByRole('button', { name: /on the clock: 7 of 10 everyday players win$/ })
-  await expectNoViolations(page)
-  await mend.click()
-  await expect(mend).toBeHidden()
-  const wins = async () => Number((await winsOf(page, 'Everyday').innerText()).split(/\s/)[0])
-  await expect.poll(wins).toBeGreaterThan(60)
-  await page.keyboard.press('Control+z')
-  await expect(mend).toBeVisible()
-})
-
-test('a level that is easier than the one before is a finding, with a way out', async ({ page }) => {
-  await openStation(page, 'odds/cabinet')
-  await limit(page).focus()
-  for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp')
-  await expect(openRung(page)).toContainText('2:30')
-  const mend = page.getByRole('button', { name: /on the clock: as many win as before$/ })
-  await expect(
-    page.getByText(/easier than Top drawer, the level before: everyday players won/i),
-  ).toBeVisible()
-  await mend.click()
-  await expect(mend).toBeHidden()
-  await expect(openRung(page)).not.toContainText('2:30')
-  // how many undo steps those keys were depends on how quickly they came
-  await expect(async () => {
+  await test.step('a level that hardly anybody wins is a finding: it opens Odds, and is mended by a value that is solved for', async () => {
+    await startAt(page, 'rules/top-drawer')
+    await type(page, 'Time limit', '0:22')
+    const meaning = page.getByRole('complementary', { name: 'What that means' })
+    await expect(
+      meaning.getByText(/hardly anybody wins: everyday players won \d+ of 100 games/i),
+    ).toBeVisible()
+    await page.getByRole('link', { name: 'Ship', exact: true }).click()
+    const line = page.getByRole('listitem').filter({ hasText: 'Top drawer: hardly anybody wins' })
+    await line.getByRole('link', { name: 'Go there' }).click()
+    await expect(page).toHaveURL(/odds\/top-drawer$/)
+    await played(page)
+    const mend = page.getByRole('button', { name: /on the clock: 7 of 10 everyday players win$/ })
+    await expectNoViolations(page)
+    await mend.click()
+    await expect(mend).toBeHidden()
+    const wins = async () => Number((await winsOf(page, 'Everyday').innerText()).split(/\s/)[0])
+    await expect.poll(wins).toBeGreaterThan(60)
     await page.keyboard.press('Control+z')
-    await expect(openRung(page)).toContainText('1:50', { timeout: 500 })
-  }).toPass()
+    await expect(mend).toBeVisible()
+  })
+  await test.step('the ladder is evened out in one step that can be undone', async () => {
+    await startAt(page, 'odds/bench')
+    await played(page)
+    const before = (await gameNow(page)).levels
+    await type(page, 'Wins wanted on the first level, of 100', '95')
+    await type(page, 'Wins wanted on the last level, of 100', '50')
+    await page.getByRole('button', { name: 'Even it out…' }).click()
+    const dialog = page.getByRole('dialog', { name: 'Even out the ladder' })
+    await expect(dialog.getByRole('row', { name: /^Cabinet 50 1:50 \d:\d\d/ })).toBeVisible()
+    await expectNoViolations(page)
+    await dialog.getByRole('button', { name: 'Change 4 levels' }).click()
+    await expect(page.getByText('The ladder is evened out: 4 levels changed')).toBeVisible()
+    await expect(openRung(page)).not.toContainText('1:10')
+    await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
+    await expect(openRung(page)).toContainText('1:10')
+    expect((await gameNow(page)).levels).toEqual(before)
+  })
+  await test.step('a level that is easier than the one before is a finding, with a way out', async () => {
+    await startAt(page, 'odds/cabinet')
+    await limit(page).focus()
+    for (let i = 0; i < 4; i++) await page.keyboard.press('PageUp')
+    await expect(openRung(page)).toContainText('2:30')
+    const mend = page.getByRole('button', { name: /on the clock: as many win as before$/ })
+    await expect(
+      page.getByText(/easier than Top drawer, the level before: everyday players won/i),
+    ).toBeVisible()
+    await mend.click()
+    await expect(mend).toBeHidden()
+    await expect(openRung(page)).not.toContainText('2:30')
+    // how many undo steps those keys were depends on how quickly they came
+    await expect(async () => {
+      await page.keyboard.press('Control+z')
+      await expect(openRung(page)).toContainText('1:50', { timeout: 500 })
+    }).toPass()
+  })
 })
 
 test('the band that is wanted is dragged at its ends, and moved by keys; turns are seen up the ladder too', async ({

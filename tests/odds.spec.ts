@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { choice, choose, expectNoViolations, openRung, openStation, type } from './helpers.ts'
+import { choice, choose, expectNoViolations, openRung, openStation, startAt, type } from './helpers.ts'
 import { luckyTwin } from './lucky-twin.ts'
 import { gameNow, limit, mindCard, played, winsOf, openOdds } from './odds-page.ts'
 import { test } from './test.ts'
@@ -63,89 +63,93 @@ test('the same figures come out with another number of workers', async ({ browse
   expect(await figures(3)).toEqual(one)
 })
 
-test('the limit is dragged and moved by keys, and the shares follow', async ({ page }) => {
-  await openOdds(page, 'bench', ['warm-up', 'bench'])
-  await played(page)
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
-  const before = await winsOf(page, 'Fleeting').innerText()
-  const line = (await limit(page).boundingBox())!
-  await page.mouse.move(line.x + line.width / 2, line.y + 60)
-  await page.mouse.down()
-  await page.mouse.move(line.x - 150, line.y + 60, { steps: 5 })
-  // while it is held the level is unchanged
-  await expect.poll(() => winsOf(page, 'Fleeting').innerText()).not.toBe(before)
-  await expect(openRung(page)).toContainText('1:10')
-  const shown = await limit(page).getAttribute('aria-valuetext')
-  const there = (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]
-  await page.mouse.up()
-  await played(page)
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', shown!)
-  // games really played give the same, and so does the curve
-  await expect.poll(async () => (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]).toBe(there)
-  await expect(
-    page.getByRole('img', { name: new RegExp(`^Up the ladder: .* Fleeting: [^.]*Bench ${there} of 100`) }),
-  ).toBeVisible()
-  await expect(openRung(page)).toContainText(shown!)
-  await limit(page).focus()
-  await page.keyboard.press('ArrowRight')
-  const [minutes, seconds] = shown!.split(':').map(Number)
-  const next = minutes! * 60 + seconds! + 1
-  await expect(openRung(page)).toContainText(`${Math.floor(next / 60)}:${String(next % 60).padStart(2, '0')}`)
-  await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
-})
-
-test('the sentence solves for a rule, and sets it on the level or in the house rules', async ({ page }) => {
-  await openOdds(page, 'bench', ['warm-up', 'bench'])
-  await played(page)
-  await choose(page, 'Mind', 'fleeting')
-  await type(page, 'Wins of 10', '5')
-  const set = page.getByRole('button', { name: 'Set it' })
-  await expect(set).toBeEnabled()
-  const solved = page.getByRole('region', { name: 'What has to be' })
-  const value = (await solved.getByText(/^\d:\d\d$/).innerText()).trim()
-  await expect(solved).toContainText(/of 100 win \(\d+ to \d+\)/)
-  await set.click()
-  await expect(page.getByRole('button', { name: 'Is set' })).toBeDisabled()
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', value)
-  await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
-  await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
-  await choose(page, 'Rule to solve for', 'look time of a miss')
-  await choose(page, 'Where it is set', 'in the house rules')
-  await expect(set).toBeEnabled()
-  await set.click()
-  expect((await gameNow(page)).house.turn.missLook).not.toBe(1000)
-  // the impossible is explained
-  await page.getByRole('link', { name: /^Warm-up/ }).click()
-  await played(page)
-  await expect(solved).toContainText('This rule changes nothing here')
-  await expect(set).toBeDisabled()
-})
-
-test('figures that are out of date are counted again by themselves, or when asked', async ({ page }) => {
-  await openOdds(page, 'bench', ['bench'])
-  await played(page)
-  await page.getByRole('checkbox', { name: 'auto' }).click()
-  const lives = async () => {
-    await page.getByRole('link', { name: 'Rules', exact: true }).click()
-    await page.getByRole('button', { name: 'and… more about limits', exact: true }).click()
-    await page.getByRole('menuitem', { name: 'lives', exact: true }).click()
-    await type(page, 'Lives', '2')
-  }
-  await lives()
-  await page.getByRole('link', { name: 'Odds', exact: true }).click()
-  await played(page)
-  await expect(winsOf(page, 'Fleeting')).toContainText('lives')
-  // undone here, the figures stay, marked as old
-  await page.keyboard.press('Control+z')
-  await page.keyboard.press('Control+z')
-  await expect(page.getByText('the rules have changed')).toBeVisible()
-  await expect(winsOf(page, 'Fleeting')).toContainText('lives')
-  await page.getByRole('button', { name: 'Again', exact: true }).click()
-  await expect(page.getByText('the rules have changed')).toBeHidden()
-  await played(page)
-  await expect(winsOf(page, 'Fleeting')).not.toContainText('lives')
+test('a limit is dragged, a rule is solved for, and figures that are out of date are counted again', async ({
+  page,
+}) => {
+  await test.step('the limit is dragged and moved by keys, and the shares follow', async () => {
+    await openOdds(page, 'bench', ['warm-up', 'bench'])
+    await played(page)
+    await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
+    const before = await winsOf(page, 'Fleeting').innerText()
+    const line = (await limit(page).boundingBox())!
+    await page.mouse.move(line.x + line.width / 2, line.y + 60)
+    await page.mouse.down()
+    await page.mouse.move(line.x - 150, line.y + 60, { steps: 5 })
+    // while it is held the level is unchanged
+    await expect.poll(() => winsOf(page, 'Fleeting').innerText()).not.toBe(before)
+    await expect(openRung(page)).toContainText('1:10')
+    const shown = await limit(page).getAttribute('aria-valuetext')
+    const there = (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]
+    await page.mouse.up()
+    await played(page)
+    await expect(limit(page)).toHaveAttribute('aria-valuetext', shown!)
+    // games really played give the same, and so does the curve
+    await expect.poll(async () => (await winsOf(page, 'Fleeting').innerText()).split(/\s/)[0]).toBe(there)
+    await expect(
+      page.getByRole('img', { name: new RegExp(`^Up the ladder: .* Fleeting: [^.]*Bench ${there} of 100`) }),
+    ).toBeVisible()
+    await expect(openRung(page)).toContainText(shown!)
+    await limit(page).focus()
+    await page.keyboard.press('ArrowRight')
+    const [minutes, seconds] = shown!.split(':').map(Number)
+    const next = minutes! * 60 + seconds! + 1
+    await expect(openRung(page)).toContainText(
+      `${Math.floor(next / 60)}:${String(next % 60).padStart(2, '0')}`,
+    )
+    await page.keyboard.press('Control+z')
+    await page.keyboard.press('Control+z')
+    await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
+  })
+  await test.step('the sentence solves for a rule, and sets it on the level or in the house rules', async () => {
+    await startAt(page, 'odds/bench')
+    await played(page)
+    await choose(page, 'Mind', 'fleeting')
+    await type(page, 'Wins of 10', '5')
+    const set = page.getByRole('button', { name: 'Set it' })
+    await expect(set).toBeEnabled()
+    const solved = page.getByRole('region', { name: 'What has to be' })
+    const value = (await solved.getByText(/^\d:\d\d$/).innerText()).trim()
+    await expect(solved).toContainText(/of 100 win \(\d+ to \d+\)/)
+    await set.click()
+    await expect(page.getByRole('button', { name: 'Is set' })).toBeDisabled()
+    await expect(limit(page)).toHaveAttribute('aria-valuetext', value)
+    await page.getByRole('button', { name: 'Undo', exact: true }).last().click()
+    await expect(limit(page)).toHaveAttribute('aria-valuetext', '1:10')
+    await choose(page, 'Rule to solve for', 'look time of a miss')
+    await choose(page, 'Where it is set', 'in the house rules')
+    await expect(set).toBeEnabled()
+    await set.click()
+    expect((await gameNow(page)).house.turn.missLook).not.toBe(1000)
+    // the impossible is explained
+    await page.getByRole('link', { name: /^Warm-up/ }).click()
+    await played(page)
+    await expect(solved).toContainText('This rule changes nothing here')
+    await expect(set).toBeDisabled()
+  })
+  await test.step('figures that are out of date are counted again by themselves, or when asked', async () => {
+    await startAt(page, 'odds/bench')
+    await played(page)
+    await page.getByRole('checkbox', { name: 'auto' }).click()
+    const lives = async () => {
+      await page.getByRole('link', { name: 'Rules', exact: true }).click()
+      await page.getByRole('button', { name: 'and… more about limits', exact: true }).click()
+      await page.getByRole('menuitem', { name: 'lives', exact: true }).click()
+      await type(page, 'Lives', '2')
+    }
+    await lives()
+    await page.getByRole('link', { name: 'Odds', exact: true }).click()
+    await played(page)
+    await expect(winsOf(page, 'Fleeting')).toContainText('lives')
+    // undone here, the figures stay, marked as old
+    await page.keyboard.press('Control+z')
+    await page.keyboard.press('Control+z')
+    await expect(page.getByText('the rules have changed')).toBeVisible()
+    await expect(winsOf(page, 'Fleeting')).toContainText('lives')
+    await page.getByRole('button', { name: 'Again', exact: true }).click()
+    await expect(page.getByText('the rules have changed')).toBeHidden()
+    await played(page)
+    await expect(winsOf(page, 'Fleeting')).not.toContainText('lives')
+  })
 })
 
 test('the kindest and the hardest deal are played or fixed', async ({ page }) => {

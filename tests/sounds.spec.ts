@@ -57,7 +57,9 @@ async function listen(page: Page): Promise<() => Promise<HeardThere>> {
   return () => page.evaluate(() => (window as unknown as { heard: HeardThere }).heard)
 }
 
-test('own sounds are taken, heard on press, and refused by name; a long one is cut', async ({ page }) => {
+test('own sounds are taken, heard on press, and refused by name; a long one is cut', async ({
+  page,
+}, info) => {
   const heard = await listen(page)
   await openStation(page, 'rules/bench')
   await page.getByRole('button', { name: 'Hear a match', exact: true }).click()
@@ -81,7 +83,9 @@ test('own sounds are taken, heard on press, and refused by name; a long one is c
     ['torn.mp3', Buffer.from('ID3 and nothing that can be played'), 'torn.mp3: a sound that is damaged'],
   ]
   for (const [name, bytes, words] of refused) {
-    await file(page, 'a miss').setInputFiles(given(name, bytes))
+    const path = info.outputPath(name)
+    writeFileSync(path, bytes)
+    await file(page, 'a miss').setInputFiles(path)
     await expect(page.getByText(words)).toBeVisible()
   }
   await expect(choice(page, 'Sound of a miss', 'like the others')).toBeVisible()
