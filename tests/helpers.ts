@@ -6,16 +6,20 @@ import { PNG } from 'pngjs'
 const require = createRequire(import.meta.url)
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 
-/** Fails with what axe finds on the page as it stands. Each view is looked at once in each of its states, by the test that goes there. */
-export async function expectNoViolations(page: Page): Promise<void> {
+/**
+ * Fails with what axe finds on the page as it stands, or in the dialog that lies over it: what is under that is looked at where it lies open. Each view is looked at
+ * once in each of its states, by the test that goes there.
+ */
+export async function expectNoViolations(page: Page, { whole = false } = {}): Promise<void> {
   // a page keeps it until it is loaded anew
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE)
-  const violations = await page.evaluate(async () => {
+  const violations = await page.evaluate(async (isWhole) => {
     const { axe } = window as unknown as {
       axe: {
-        run(options: {
-          resultTypes: string[]
-        }): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>
+        run(
+          root: ParentNode,
+          options: { resultTypes: string[] },
+        ): Promise<{ violations: { id: string; nodes: { html: string; failureSummary?: string }[] }[] }>
       }
     }
     // what is still moving has no settled colour yet; a message may begin to fade while axe is at work
@@ -23,13 +27,17 @@ export async function expectNoViolations(page: Page): Promise<void> {
     const note = () => (hasMoved = true)
     document.addEventListener('transitionrun', note)
     document.addEventListener('animationstart', note)
+    const dialog = [...document.querySelectorAll('[aria-modal="true"]')].findLast((one) =>
+      one.checkVisibility(),
+    )
+    const root = (!isWhole && dialog) || document
     let violations: Awaited<ReturnType<typeof axe.run>>['violations'] = []
     for (let tries = 0; hasMoved && tries < 5; tries++) {
       await Promise.all(
         document.getAnimations().map((animation) => animation.finished.catch(() => undefined)),
       )
       hasMoved = false
-      violations = (await axe.run({ resultTypes: ['violations'] })).violations
+      violations = (await axe.run(root, { resultTypes: ['violations'] })).violations
       if (!violations.length) break
     }
     document.removeEventListener('transitionrun', note)
@@ -38,7 +46,7 @@ export async function expectNoViolations(page: Page): Promise<void> {
       ({ id, nodes }) =>
         `${id}: ${nodes.map((node) => `${node.html} ${node.failureSummary ?? ''}`).join('\n')}`,
     )
-  })
+  }, whole)
   expect(violations).toEqual([])
 }
 
