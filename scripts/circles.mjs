@@ -1,4 +1,4 @@
-// Part of npm run lint: names every circle of imports between files; lazy imports, imports of types and workers count too.
+// Part of npm run lint: names every circle of imports between files, and between folders; lazy imports, imports of types and workers count too.
 import { readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import ts from 'typescript'
@@ -27,26 +27,59 @@ function importsOf(file) {
 
 const imports = new Map([...files].map((file) => [file, importsOf(file)]))
 
-/** A way from a file back to itself, or null. */
-function circleOf(start) {
+/** A way from a place back to itself, or null. */
+function circleOf(start, imports) {
   const from = new Map([[start, null]])
-  for (const file of from.keys())
-    for (const next of imports.get(file)) {
+  for (const place of from.keys())
+    for (const next of imports.get(place)) {
       if (next === start) {
         const way = [start]
-        for (let at = file; at !== null; at = from.get(at)) way.unshift(at)
+        for (let at = place; at !== null; at = from.get(at)) way.unshift(at)
         return way
       }
-      if (!from.has(next)) from.set(next, file)
+      if (!from.has(next)) from.set(next, place)
     }
   return null
 }
 
-const members = new Set()
-for (const file of files) {
-  const circle = circleOf(file)
-  if (!circle || circle.some((one) => members.has(one))) continue
-  for (const one of circle) members.add(one)
-  console.error(`circle of imports: ${circle.join(' → ')}`)
+/** Names the circles. Out: whether there are any. */
+function tellCircles(what, imports) {
+  const members = new Set()
+  for (const place of imports.keys()) {
+    const circle = circleOf(place, imports)
+    if (!circle || circle.some((one) => members.has(one))) continue
+    for (const one of circle) members.add(one)
+    console.error(`circle of ${what}: ${circle.join(' → ')}`)
+  }
+  return members.size > 0
 }
-if (members.size) process.exit(1)
+
+/** What each folder imports from others, its tests left out: they may use any. `folderOf` gives the folder of a file. */
+function folded(folderOf) {
+  const folders = new Map()
+  for (const [file, imported] of imports) {
+    if (file.endsWith('.test.ts')) continue
+    const folder = folderOf(file)
+    if (!folders.has(folder)) folders.set(folder, new Set())
+    for (const one of imported) if (folderOf(one) !== folder) folders.get(folder).add(folderOf(one))
+  }
+  return folders
+}
+const upTo = (file, depth) => file.split('/').slice(0, depth).join('/')
+
+const results = [
+  tellCircles('imports', imports),
+  tellCircles(
+    'rooms',
+    folded((file) => upTo(file, 2)),
+  ),
+  tellCircles(
+    'folders of core',
+    folded((file) => upTo(file, file.startsWith('src/core/') ? 3 : 2)),
+  ),
+  tellCircles(
+    'folders of the studio',
+    folded((file) => (file.startsWith('src/studio/') ? dirname(file) : upTo(file, 2))),
+  ),
+]
+if (results.includes(true)) process.exit(1)
