@@ -1,4 +1,4 @@
-import { capitalized } from './capitalized.ts'
+import { capitalized } from './picture-words.ts'
 import type { Face, Pair } from './pair.ts'
 import { newId } from '../settings/new-id.ts'
 import { numberWord } from './number-word.ts'

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { idSchema } from '../game/id-schema.ts'
+import { idSchema } from '../game/schema-parts.ts'
 import { expectSchema, playedShape } from '../game/check-schema.ts'
 import { inOrder, recordHead, type PlayRecord } from '../play/record.ts'
 import { good, type Result } from '../result.ts'

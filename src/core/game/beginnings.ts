@@ -1,4 +1,4 @@
-import { capitalized } from '../deck/capitalized.ts'
+import { capitalized } from '../deck/picture-words.ts'
 import { BACK_COLOURS, DEFAULT_BACK } from '../deck/back.ts'
 import type { Back, Pair } from '../deck/pair.ts'
 import { boardFor } from '../board/board-for.ts'

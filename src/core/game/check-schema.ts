@@ -3,7 +3,7 @@ import { REFUSALS } from '../play/events.ts'
 import { inOrder, type Check } from '../play/record.ts'
 import { NEVER } from '../play/round.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
-import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
+import { cardNameSchema, idSchema, seedSchema } from './schema-parts.ts'
 
 /** The schemas of played games and kept checks. */
 

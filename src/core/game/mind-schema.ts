@@ -1,8 +1,7 @@
 import { z } from 'zod'
 import type { Mind } from '../settings/mind.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
-import { boundedInt, boundedNumber } from './bounded.ts'
-import { idSchema } from './id-schema.ts'
+import { boundedInt, boundedNumber, idSchema } from './schema-parts.ts'
 
 /** The schema of a simulated player. */
 export const mindShape = {

@@ -1,7 +1,6 @@
-import { capitalized } from '../deck/capitalized.ts'
+import { capitalized, pictureTitle } from '../deck/picture-words.ts'
 import { DEFAULT_BACK } from '../deck/back.ts'
 import { numberWord } from '../deck/number-word.ts'
-import { pictureTitle } from '../deck/picture-words.ts'
 import { boardFor } from '../board/board-for.ts'
 import type { Face, Pair } from '../deck/pair.ts'
 import type { Game } from './game.ts'

@@ -2,10 +2,16 @@ import { z } from 'zod'
 import { quoted } from '../result.ts'
 import { PATTERNS } from '../deck/back.ts'
 import { CELL_NAME } from '../board/cells.ts'
-import { boundedInt, boundedNumber, type Bound } from './bounded.ts'
+import {
+  boundedInt,
+  boundedNumber,
+  type Bound,
+  cardNameSchema,
+  idSchema,
+  seedSchema,
+} from './schema-parts.ts'
 import type { Game } from './game.ts'
 import { checkSchema } from './check-schema.ts'
-import { cardNameSchema, idSchema, seedSchema } from './id-schema.ts'
 import { mindSchema } from './mind-schema.ts'
 import { creditsSchema, textsSchema } from './texts-schema.ts'
 import { READY_MINDS } from '../settings/mind.ts'

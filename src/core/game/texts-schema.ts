@@ -4,7 +4,7 @@ import { languageName, LANGUAGES } from '../texts/languages.ts'
 import { MESSAGE_KEYS, placesIn, type Message, type MessageKey } from '../texts/messages.ts'
 import type { OwnTexts, Texts } from '../texts/own.ts'
 import { en } from '../texts/words/en.ts'
-import { idSchema } from './id-schema.ts'
+import { idSchema } from './schema-parts.ts'
 
 /** How a game's texts in its languages are stored. */
 

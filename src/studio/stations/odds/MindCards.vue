@@ -5,7 +5,7 @@ import IconPlus from '~icons/ph/plus'
 import { computed } from 'vue'
 import { leftAfter } from '../../../core/odds/left-after.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
-import { memoryWords } from './mind-words.ts'
+import { memoryWords } from './odds-words.ts'
 import type { ShownMind } from './useMinds.ts'
 
 /** The minds as cards, each with how much it has left of a card after 1, 2, 3 … turns; a press switches it on and off. */

@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { READY_MINDS } from '../../../core/settings/mind.ts'
-import { memoryWords } from './mind-words.ts'
+import { memoryWords, lostWords, numberOf, stepWords } from './odds-words.ts'
 import { leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
-import { lostWords, numberOf, stepWords } from './odds-words.ts'
 
 describe('odds in words', () => {
   test('wins of 100 never say all or nothing where it was not', () => {

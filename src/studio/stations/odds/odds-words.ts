@@ -4,6 +4,7 @@ import type { Section } from '../../../core/settings/settings.ts'
 import { wholeShare } from '../../parts/settings/lever-words.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 import type { Axis } from './axes.ts'
+import type { Memory } from '../../../core/settings/mind.ts'
 
 /** A value of an axis, written for people, without fractions of a second or a turn. */
 export function numberOf(axis: Axis, value: number): string {
@@ -45,3 +46,13 @@ export function stepWords({ section, key, by }: { section: Section; key: string;
         : countWords(by, 'turn')
   return `${amount} ${STEP_WORDS[`${section}.${key}`]!}`
 }
+
+/** A memory in a few words, for its card. */
+export function memoryWords({ notice, hold, fade, blur }: Memory): string {
+  if (notice === 0 || hold === 0 || fade === 1) return 'remembers nothing'
+  if (hold === null && notice === 1 && fade === 0 && blur === 0) return 'forgets nothing'
+  const cards = hold === null ? 'any number of cards' : countWords(hold, 'card')
+  const loses = fade > 0 ? `, loses ${exactPercent(fade)} a turn` : ''
+  return `holds ${cards}${loses}`
+}
+const exactPercent = (share: number): string => `${+(share * 100).toFixed(1)} %`

@@ -12,3 +12,9 @@ export const idSchema = z
 export const seedSchema = z.string().refine(isSeed, `1 to ${LENGTHS.seed} characters`)
 /** A card as files name it: its pair's id and its side. */
 export const cardNameSchema = z.string().max(LENGTHS.id + 2)
+
+/** The least and the greatest value, both allowed. */
+export type Bound = readonly [number, number]
+
+export const boundedNumber = ([low, high]: Bound) => z.number().min(low).max(high)
+export const boundedInt = ([low, high]: Bound) => z.int().min(low).max(high)
