@@ -1,4 +1,5 @@
-// npm run bench [PART …]: speeds and sizes, each as a ratio against something in the same run or against its limit; the named parts only, or all.
+// npm run bench [PART …]: speeds and sizes, each as a ratio against something in the same run or against its limit; the
+// named parts only, or all.
 import { ensureBuild, ensureChromium, ensurePackages } from './tools/ensure.mjs'
 
 /** Each part by its name, in the order in which they run. */

@@ -1,4 +1,5 @@
-// Part of npm run lint: names every circle of imports between files, and between folders; lazy imports, imports of types and workers count too.
+// Part of npm run lint: names every circle of imports between files, and between folders; lazy imports, imports of
+// types and workers count too.
 import { readdirSync, readFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import ts from 'typescript'
@@ -54,7 +55,9 @@ function tellCircles(what, imports) {
   return members.size > 0
 }
 
-/** What each folder imports from others, its tests left out: they may use any. `folderOf` gives the folder of a file. */
+/**
+ * What each folder imports from others, its tests left out: they may use any. `folderOf` gives the folder of a file.
+ */
 function folded(folderOf) {
   const folders = new Map()
   for (const [file, imported] of imports) {

@@ -1,5 +1,6 @@
-// npm test [NAME …]: installs what is missing, then lint, types, unit tests and browser tests; ends with how long each phase took, the ten slowest tests, and
-// the sum on one line. With names only the tests run, unit and browser, whose path has one of them.
+// npm test [NAME …]: installs what is missing, then lint, types, unit tests and browser tests; ends with how long each
+// phase took, the ten slowest tests, and the sum on one line. With names only the tests run, unit and browser, whose
+// path has one of them.
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'

@@ -7,8 +7,8 @@ const require = createRequire(import.meta.url)
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 
 /**
- * Fails with what axe finds on the page as it stands, or in the dialog that lies over it: what is under that is looked at where it lies open. Each view is looked at
- * once in each of its states, by the test that goes there.
+ * Fails with what axe finds on the page as it stands, or in the dialog that lies over it: what is under that is looked
+ * at where it lies open. Each view is looked at once in each of its states, by the test that goes there.
  */
 export async function expectNoViolations(page: Page, { whole = false } = {}): Promise<void> {
   // a page keeps it until it is loaded anew
@@ -194,7 +194,10 @@ const LEVELS: Record<string, RegExp> = {
   'top-drawer': /^Top drawer/,
   cabinet: /^Cabinet/,
 }
-/** Begins a step of a walk. The first one opens the game; later ones close what is open, take back all that was done in it, and go to their station and level by its links. */
+/**
+ * Begins a step of a walk. The first one opens the game; later ones close what is open, take back all that was done in
+ * it, and go to their station and level by its links.
+ */
 export async function startAt(page: Page, path: string, game = 'clockmakers-drawer'): Promise<void> {
   if (!page.url().includes(`/games/${game}/`)) return openStation(page, path, game)
   if (await page.getByRole('dialog').count()) await page.keyboard.press('Escape')

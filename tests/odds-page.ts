@@ -6,7 +6,10 @@ import { gameOf, openStation } from './helpers.ts'
 
 /** What tests of Odds share. */
 
-/** Opens Odds on one of these levels of the clockmaker's game, which has only them, so that no others are played: thousands of games each. */
+/**
+ * Opens Odds on one of these levels of the clockmaker's game, which has only them, so that no others are played:
+ * thousands of games each.
+ */
 export async function openOdds(page: Page, level: string, levels: readonly string[]): Promise<void> {
   const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
   game.levels = game.levels.filter(({ id }: { id: string }) => levels.includes(id))

@@ -2,7 +2,8 @@ import { expect, test } from '@playwright/test'
 import { execFileSync, spawnSync } from 'node:child_process'
 import { secondName, startServer } from './own-server.ts'
 
-/* Gives this machine another network for a moment. A browser breaks off what it loads when that happens, so nothing else is tested meanwhile. */
+/* Gives this machine another network for a moment. A browser breaks off what it loads when that happens, so nothing
+   else is tested meanwhile. */
 
 let after = (): unknown => undefined
 test.afterEach(() => after())
@@ -32,7 +33,10 @@ test('other devices reach lent pages and nothing else of this machine', async ({
   ])
 })
 
-/** Asks for paths ("PORT/PATH") of this machine from another host: a network namespace, or its own second name where none can be made. */
+/**
+ * Asks for paths ("PORT/PATH") of this machine from another host: a network namespace, or its own second name where
+ * none can be made.
+ */
 function fromAnotherHost(paths: string[]): string[] {
   const code = `const out = []
 for (const path of process.argv.slice(2)) {

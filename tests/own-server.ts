@@ -4,7 +4,10 @@ import { networkInterfaces } from 'node:os'
 
 export type OwnServer = { child: ChildProcess; studio: string; lender: string }
 
-/** A server of its own, as `npm start -- --lan` starts it. In: words of the command line; the port, by default one that is free. */
+/**
+ * A server of its own, as `npm start -- --lan` starts it. In: words of the command line; the port, by default one that
+ * is free.
+ */
 export async function startServer(words: readonly string[] = [], port = 0): Promise<OwnServer> {
   const child = spawn(process.execPath, ['dist/node/server.js', ...words], {
     env: { ...process.env, PORT: String(port), HOST: '127.0.0.1' },

@@ -1,4 +1,5 @@
-// Plays the test games of a kit by rules that were written from its README alone: nothing of the project is used here. In: the folder of a kit. It ends with 1 at the first difference.
+// Plays the test games of a kit by rules that were written from its README alone: nothing of the project is used here.
+// In: the folder of a kit. It ends with 1 at the first difference.
 import { readdirSync, readFileSync } from 'node:fs'
 import { isDeepStrictEqual } from 'node:util'
 

@@ -13,7 +13,10 @@ test.use({ own: true, motion: true })
 const DEMO = 'demo/clockmakers-drawer.game.json'
 const seats = (page: Page) => page.getByRole('list', { name: 'Players' }).getByRole('listitem')
 
-/** Ships the clockmaker's game with its players, quick looks, and a mind that thinks this long before each press; gives its address and the first level's deal of a seed. */
+/**
+ * Ships the clockmaker's game with its players, quick looks, and a mind that thinks this long before each press; gives
+ * its address and the first level's deal of a seed.
+ */
 async function shipped(
   name: string,
   players: object,

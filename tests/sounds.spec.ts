@@ -33,7 +33,10 @@ const given = (name: string, bytes: Buffer) => fileOf(name, bytes, 'audio/wav')
 const file = (page: Page, of: string) => page.getByLabel(`File for ${of}`, { exact: true })
 
 type HeardThere = { tones: number; own: number[]; volumes: number[] }
-/** Records what starts to sound: how many generated tones, how long own sounds are, and how loud each sound is. The sounds themselves are real. */
+/**
+ * Records what starts to sound: how many generated tones, how long own sounds are, and how loud each sound is. The
+ * sounds themselves are real.
+ */
 async function listen(page: Page): Promise<() => Promise<HeardThere>> {
   await page.addInitScript(() => {
     const heard: HeardThere = { tones: 0, own: [], volumes: [] }

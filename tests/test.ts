@@ -6,11 +6,13 @@ const reduced = (motion: boolean) => (motion ? 'no-preference' : 'reduce')
 type Shared = { context: BrowserContext; session: CDPSession }
 
 /**
- * Tests of one worker share a browser context, wiped between them: what the browser has loaded and compiled once serves all. A file whose tests need their own,
- * as those about storage do, says `test.use({ own: true })`. So must those that open pages from files: all such pages share one origin, and what a process of it keeps right
- * after a wipe can be lost.
+ * Tests of one worker share a browser context, wiped between them: what the browser has loaded and compiled once serves
+ * all. A file whose tests need their own, as those about storage do, says `test.use({ own: true })`. So must those that
+ * open pages from files: all such pages share one origin, and what a process of it keeps right after a wipe can be
+ * lost.
  *
- * Most tests ask for less motion, as a user can: then no frames are drawn of dialogs that fade. A file about what moves says `test.use({ motion: true })`.
+ * Most tests ask for less motion, as a user can: then no frames are drawn of dialogs that fade. A file about what moves
+ * says `test.use({ motion: true })`.
  */
 export const test = base.extend<{ own: boolean }, { motion: boolean; shared: Shared }>({
   own: [false, { option: true }],

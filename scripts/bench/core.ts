@@ -47,8 +47,8 @@ function bareTurn(board: number[], lies: number[], first: number, second: number
 }
 
 /**
- * The bare loop: deals the same boards with the same generator, and plays the same strategy on integer arrays: every flipped card
- * is turned, compared and turned back or removed, and nothing else is kept.
+ * The bare loop: deals the same boards with the same generator, and plays the same strategy on integer arrays: every
+ * flipped card is turned, compared and turned back or removed, and nothing else is kept.
  */
 function bareGame(seed: string, board: number[], lies: number[], seenAt: number[]): number {
   const stream = streamOf(seed, 'shuffling')
@@ -99,8 +99,8 @@ function time(work: () => void): number {
 }
 
 /**
- * The speed of ours as a share of theirs. The two run alternately in short stretches, and the median of all ratios counts, so
- * that noise affects both alike.
+ * The speed of ours as a share of theirs. The two run alternately in short stretches, and the median of all ratios
+ * counts, so that noise affects both alike.
  */
 function compare(title: string, ours: () => void, theirs: () => void, against: string, wanted: number): void {
   const ROUNDS = 151
@@ -158,7 +158,8 @@ compare(
   0.8,
 )
 
-// Fairness: the level's own deals, counted in full, against the same deals in a bare loop that counts pair by position only.
+// Fairness: the level's own deals, counted in full, against the same deals in a bare loop that counts pair by position
+// only.
 const DEALS = 1000
 const counted = { seed: 0, bare: 0 }
 const pairAt = new Uint32Array(CARDS * (CARDS / 2))
@@ -213,7 +214,8 @@ const plainGames = middleTime((round) => {
     playPerfectMemory(newRound(rules, level.deal(`plain-${round}-${i}`), false), inOrder)
 })
 
-// Minds: games of an everyday one, beside those of a perfect memory that takes no time to think, and of the perfect mind, all through the machine.
+// Minds: games of an everyday one, beside those of a perfect memory that takes no time to think, and of the perfect
+// mind, all through the machine.
 const playable = { settings: rules, dealer: level }
 const [everyday, perfect] = ['everyday', 'perfect'].map((id) => {
   const mind = READY_MINDS.find((one) => one.id === id)!
@@ -276,7 +278,8 @@ console.log(
   `Tape, a jump over 3,000 presses of a game of 400 cards: ${jump.toFixed(1)} ms (a frame, 16.7 ms, is the target) ${jump > 16.7 ? 'FAIL' : 'ok'}`,
 )
 
-// Fill and deal of 20 × 20 with 24 pairs, repeated evenly, and the figures that Deal shows beside it. Each time another board, so that nothing is cached.
+// Fill and deal of 20 × 20 with 24 pairs, repeated evenly, and the figures that Deal shows beside it. Each time another
+// board, so that nothing is cached.
 const BESIDE = 50
 const shuffledDeal = middleTime((round) => void large.value.deal(`beside-${round}`))
 const some = many.slice(0, 24)

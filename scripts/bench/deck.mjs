@@ -55,7 +55,10 @@ export async function reportDeck(executablePath) {
   }
 }
 
-/** Frames of scrolling `.scroll` down and up again, with the CPU slowed: how many take too long, of how many, and the longest in ms. */
+/**
+ * Frames of scrolling `.scroll` down and up again, with the CPU slowed: how many take too long, of how many, and the
+ * longest in ms.
+ */
 async function scrolled(page) {
   await page.bringToFront()
   const client = await page.context().newCDPSession(page)
@@ -86,7 +89,10 @@ async function atRest(page) {
   await page.evaluate(() => new Promise((resolve) => requestIdleCallback(resolve, { timeout: 1000 })))
 }
 
-/** The light table with 500 pairs, and a bare list of text of the same height in the same browser, alternately: the machine itself stutters. */
+/**
+ * The light table with 500 pairs, and a bare list of text of the same height in the same browser, alternately: the
+ * machine itself stutters.
+ */
 async function reportScroll(browser, address) {
   const list = await browser.newPage({ viewport: { width: 1280, height: 800 } })
   const lines = Array.from({ length: 700 }, (_, i) => `<p>line ${i}</p>`).join('')

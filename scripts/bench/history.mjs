@@ -1,4 +1,5 @@
-// A large game with its history: how long it takes to open beside the same game without, and how much a rename writes to the storage.
+// A large game with its history: how long it takes to open beside the same game without, and how much a rename writes
+// to the storage.
 import { beenHere } from '../tools/been-here.mjs'
 import { readFileSync } from 'node:fs'
 import { PNG } from 'pngjs'

@@ -1,4 +1,5 @@
-// How simulated players do, in the browser: 4,000 games each of four minds on 6 × 6, beside the bare games on one thread.
+// How simulated players do, in the browser: 4,000 games each of four minds on 6 × 6, beside the bare games on one
+// thread.
 import { execFileSync } from 'node:child_process'
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { availableParallelism, tmpdir } from 'node:os'
@@ -42,7 +43,10 @@ function oneThread(path, games) {
   return performance.now() - began
 }
 
-/** Runs in the page: records each heading that says how many games there are, and when it came, in ms from the press that opens the station. */
+/**
+ * Runs in the page: records each heading that says how many games there are, and when it came, in ms from the press
+ * that opens the station.
+ */
 function noteHeadings() {
   let began = 0
   window.headings = []

@@ -10,7 +10,10 @@ import { ROOT } from '../tools/root.mjs'
 const SLOWED = 4
 const PRESSES = 30
 
-/** The signal room's deck, twice over, on 10 × 10, shipped by the command line; `change` is done to the game before. Out: the file's address. */
+/**
+ * The signal room's deck, twice over, on 10 × 10, shipped by the command line; `change` is done to the game before.
+ * Out: the file's address.
+ */
 function shipped(change = () => {}) {
   const folder = mkdtempSync(join(tmpdir(), 'press-'))
   const game = JSON.parse(readFileSync(join(ROOT, 'demo/signal-room.game.json'), 'utf8'))
@@ -67,7 +70,10 @@ function ownSound(seed) {
 const MOMENTS = ['deal', 'flip', 'match', 'miss', 'streak', 'lastSeconds', 'win', 'loss']
 const LOADS = 8
 
-/** How soon the first flip of a fresh page shows, pressed as soon as there is a card, with eight own sounds of nearly 1 MiB each and without. */
+/**
+ * How soon the first flip of a fresh page shows, pressed as soon as there is a card, with eight own sounds of nearly 1
+ * MiB each and without.
+ */
 export async function reportFirstFlip(executablePath) {
   const { chromium } = await import('@playwright/test')
   const browser = await chromium.launch({ executablePath, args: CHROMIUM_FLAGS })
@@ -107,7 +113,10 @@ export async function reportFirstFlip(executablePath) {
 const [DEMO, LEVEL] = ['demo/clockmakers-drawer.game.json', 'bench']
 const FIRST = { slowed: 6, within: 1500, loads: 15 }
 
-/** In the page, from its very start: presses the first card in each frame until it turns, and keeps the time since the start, in ms. */
+/**
+ * In the page, from its very start: presses the first card in each frame until it turns, and keeps the time since the
+ * start, in ms.
+ */
 function pressAtOnce() {
   const look = () => {
     const card = document.querySelector('.lt-card')

@@ -1,4 +1,5 @@
-// The shelf: how long it takes to open with games whose pictures cannot be drawn, beside the same games with pictures that can.
+// The shelf: how long it takes to open with games whose pictures cannot be drawn, beside the same games with pictures
+// that can.
 import { readFileSync } from 'node:fs'
 import { CHROMIUM_FLAGS } from '../tools/chromium-flags.mjs'
 import { putGames } from '../tools/put-games.mjs'

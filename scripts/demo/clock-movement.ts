@@ -2,7 +2,10 @@ import { fromUint8Array } from 'js-base64'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { readGame, writeGame } from '../../src/core/files/game-file.ts'
 
-/** Draws the movement of a clock that lies behind the last level of "The Clockmaker's Drawer", and writes drawing and game into demo/. */
+/**
+ * Draws the movement of a clock that lies behind the last level of "The Clockmaker's Drawer", and writes drawing and
+ * game into demo/.
+ */
 
 const WIDTH = 960
 const HEIGHT = 1080

@@ -1,4 +1,5 @@
-// node scripts/demo/make-clock-movement.mjs: draws demo/clock-movement.svg and lays it behind the last level of demo/clockmakers-drawer.game.json.
+// node scripts/demo/make-clock-movement.mjs: draws demo/clock-movement.svg and lays it behind the last level of
+// demo/clockmakers-drawer.game.json.
 import { ensurePackages } from '../tools/ensure.mjs'
 import { ROOT } from '../tools/root.mjs'
 

@@ -13,7 +13,9 @@ import { newId } from '../../src/core/settings/new-id.ts'
 import { CARD_RATIOS, DEFAULTS } from '../../src/core/settings/settings.ts'
 import { NO_CARD } from '../../src/core/deck/card.ts'
 
-/** Draws the sheet of the demo game "The Tile Yard", cuts it as the studio does, and writes sheet and game into demo/. */
+/**
+ * Draws the sheet of the demo game "The Tile Yard", cuts it as the studio does, and writes sheet and game into demo/.
+ */
 
 const TILE = 96
 const CUT = { by: 'size', width: TILE, height: TILE, margin: 12, spacing: 8 } as const

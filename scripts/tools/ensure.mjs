@@ -36,7 +36,10 @@ export function ensurePackages() {
   writeFileSync(stamp, lock)
 }
 
-/** Builds the player, the studio, the server and the command line, if their sources have changed. The build tool's memory is freed with its process. */
+/**
+ * Builds the player, the studio, the server and the command line, if their sources have changed. The build tool's
+ * memory is freed with its process.
+ */
 export function ensureBuild() {
   const stamp = join(ROOT, 'dist', '.built')
   const made = hashOf([

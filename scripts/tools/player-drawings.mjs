@@ -5,7 +5,9 @@ import { ROOT } from './root.mjs'
 
 const NAMES = 'src/player/drawings.json'
 
-/** Writes dist/player/drawings.json: each drawing that src/player/drawings.json names, as SVG, by what it means there. */
+/**
+ * Writes dist/player/drawings.json: each drawing that src/player/drawings.json names, as SVG, by what it means there.
+ */
 export function writePlayerDrawings() {
   const read = (path) => JSON.parse(readFileSync(`${ROOT}/${path}`, 'utf8'))
   const all = read('node_modules/@iconify-json/ph/icons.json')

@@ -13,8 +13,8 @@ const subset = (root, file, wght) =>
   })
 
 /**
- * Writes dist/fonts/figtree.woff2, which goes into the player's style, and dist/player/face-font.css, which is added to it where a game
- * has words on its cards.
+ * Writes dist/fonts/figtree.woff2, which goes into the player's style, and dist/player/face-font.css, which is added to
+ * it where a game has words on its cards.
  */
 export async function writePlayerFonts(root) {
   mkdirSync(`${root}/dist/fonts`, { recursive: true })

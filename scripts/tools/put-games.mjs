@@ -1,6 +1,6 @@
 /**
- * Puts games on an empty shelf straight into the browser's storage, whatever is in them, with no demo games beside them. In: a page; the address of the app; what
- * `storedGame` gives for each game.
+ * Puts games on an empty shelf straight into the browser's storage, whatever is in them, with no demo games beside
+ * them. In: a page; the address of the app; what `storedGame` gives for each game.
  */
 export async function putGames(page, address, games) {
   await page.route('**/empty', (route) => route.fulfill({ contentType: 'text/html', body: '' }))

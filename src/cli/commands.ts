@@ -113,7 +113,10 @@ function auditJson(read: ReadBoards, { tally, report, reason }: Audit): object {
   return { ...report, reason, often, board, guessed, pairs: names.length, leftOut, problems }
 }
 
-/** Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. Unusable if there are too few to decide. */
+/**
+ * Prints how boards of another program were read, and whether they are a fair shuffle; 1 if they are not. Unusable if
+ * there are too few to decide.
+ */
 export function auditDeals(
   path: string,
   options: { rows?: number; columns?: number; json?: boolean },

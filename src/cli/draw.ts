@@ -81,7 +81,10 @@ export async function drawIcons(game: Game): Promise<Record<IconFile, Uint8Array
   return Object.fromEntries(files) as Record<IconFile, Uint8Array>
 }
 
-/** The images of a kit, as PNG by the names of their files, and the fronts whose image cannot be drawn: their words stand there. */
+/**
+ * The images of a kit, as PNG by the names of their files, and the fronts whose image cannot be drawn: their words
+ * stand there.
+ */
 export async function drawKit(
   game: Game,
   { cards, atlas }: { cards: readonly KitCard[]; atlas: Atlas },

@@ -12,8 +12,9 @@ type Streams = { stdout: Writable; stderr: Writable }
 type Folders = Pick<Shell, 'folder' | 'built'>
 
 /**
- * The command line. In: the words after the program's name; where data and messages go; the folder that paths start from, and the one that the build has filled.
- * Out: the exit code. 0: done; 1: the answer is no; 2: the call or a file is unusable, with one line that says why. What a command needs is loaded when it is called.
+ * The command line. In: the words after the program's name; where data and messages go; the folder that paths start
+ * from, and the one that the build has filled. Out: the exit code. 0: done; 1: the answer is no; 2: the call or a file
+ * is unusable, with one line that says why. What a command needs is loaded when it is called.
  */
 export async function main(
   words: readonly string[],

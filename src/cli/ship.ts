@@ -24,7 +24,10 @@ import { Unusable, type Shell } from './shell.ts'
 
 export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] } & Partial<KitOptions>
 
-/** What is shipped, as a file; a problem names the part of the game that prevents it. `tell` gets what the author should know of it. */
+/**
+ * What is shipped, as a file; a problem names the part of the game that prevents it. `tell` gets what the author should
+ * know of it.
+ */
 type Maker = (
   game: Game,
   art: Record<string, string>,

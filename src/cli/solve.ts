@@ -22,7 +22,9 @@ export type SolveOptions = {
   write?: string
 }
 
-/** The value of a rule with which a mind wins a share of its games; 1 if no value does it, or the level cannot be dealt. */
+/**
+ * The value of a rule with which a mind wins a share of its games; 1 if no value does it, or the level cannot be dealt.
+ */
 export function solve(path: string, options: SolveOptions, shell: Shell): number {
   const game = gameAt(path, shell)
   const level = levelOf(game, options.level)

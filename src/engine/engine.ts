@@ -22,8 +22,9 @@ import { findLevel, resolveLevel, type Level } from '../core/settings/levels.ts'
 import type { Settings } from '../core/settings/settings.ts'
 
 /*
- * The rules as a module for programs of one's own: the same code that the studio and every shipped page play by. Plain values in, plain values out; time and
- * seeds come from the caller. What a caller can do wrong is returned as a problem, not thrown. docs/engine.md has an example for each function.
+ * The rules as a module for programs of one's own: the same code that the studio and every shipped page play by. Plain
+ * values in, plain values out; time and seeds come from the caller. What a caller can do wrong is returned as a
+ * problem, not thrown. docs/engine.md has an example for each function.
  */
 
 export { readGame } from './read-game.ts'
@@ -48,7 +49,10 @@ export type {
   Settings,
 }
 
-/** One deal: where each card lies, row by row. `cells` names the cards ("cog/a"; null is a gap), `cards` are the same as numbers, as `startRound` takes them. */
+/**
+ * One deal: where each card lies, row by row. `cells` names the cards ("cog/a"; null is a gap), `cards` are the same as
+ * numbers, as `startRound` takes them.
+ */
 export type Deal = {
   level: string
   seed: string
@@ -60,21 +64,27 @@ export type Deal = {
 
 const missing = (level: string): Result<never> => bad('level', `no level ${quoted(level)} in this game`)
 
-/** All settings of a level: its own, and the house rules for the rest. In: a game, and the level's id. Wrong: there is no such level. */
+/**
+ * All settings of a level: its own, and the house rules for the rest. In: a game, and the level's id. Wrong: there is
+ * no such level.
+ */
 export function settingsOf(game: Game, level: string): Result<Settings> {
   const match = findLevel(game, level)
   return match ? good(resolveLevel(game, match)) : missing(level)
 }
 
-/** The seed of a level's next deal by its own rule: a new one, today's (UTC), or its fixed one. In: the time in ms since 1970, and a random whole number below 2³². */
+/**
+ * The seed of a level's next deal by its own rule: a new one, today's (UTC), or its fixed one. In: the time in ms since
+ * 1970, and a random whole number below 2³².
+ */
 export function seedFor(game: Game, level: string, now: number, random: number): Result<string> {
   const settings = settingsOf(game, level)
   return settings.ok ? good(nextSeed(settings.value.deal.seed, now, random)) : settings
 }
 
 /**
- * Deals a level from a seed, always the same: what `npx lucky-twin deal` prints. In: a game, a level's id, a seed of 1 to 64 characters. Wrong: no such level, a
- * seed that is none, or a level that cannot be dealt.
+ * Deals a level from a seed, always the same: what `npx lucky-twin deal` prints. In: a game, a level's id, a seed of 1
+ * to 64 characters. Wrong: no such level, a seed that is none, or a level that cannot be dealt.
  */
 export function deal(game: Game, level: string, seed: string): Result<Deal> {
   const settings = settingsOf(game, level)
@@ -89,10 +99,16 @@ export function deal(game: Game, level: string, seed: string): Result<Deal> {
   return good({ level, seed, rows, columns, cells, cards })
 }
 
-/** The face on a card: what to draw and, with the pair's name, what to say. In: a game, and a card as `deal` gives it in `cards`. */
+/**
+ * The face on a card: what to draw and, with the pair's name, what to say. In: a game, and a card as `deal` gives it in
+ * `cards`.
+ */
 export const faceOf = (game: Game, card: Card): Face => faceOnCard(card, game.deck.pairs)
 
-/** A new round: the state of the turn machine, a plain object to read and to draw. Change it with `press`, `turnBack`, `pause`, `resume` and `advance` only. */
+/**
+ * A new round: the state of the turn machine, a plain object to read and to draw. Change it with `press`, `turnBack`,
+ * `pause`, `resume` and `advance` only.
+ */
 export function startRound(game: Game, dealt: Pick<Deal, 'level' | 'cards'>): Result<Round> {
   const settings = settingsOf(game, dealt.level)
   return settings.ok ? good(newRound(settings.value, dealt.cards)) : settings
@@ -107,7 +123,10 @@ export const resume = (round: Round, at: number): void => apply(round, { at, do:
 /** Everything that has happened in a round, in order. */
 export const eventsOf = (round: Round): readonly Event[] => round.events ?? []
 
-/** Plays a record again. In: a game, and a record of it (the object in a NAME.play.json). Wrong: its level is missing, its deal does not fit, or its times run backwards. */
+/**
+ * Plays a record again. In: a game, and a record of it (the object in a NAME.play.json). Wrong: its level is missing,
+ * its deal does not fit, or its times run backwards.
+ */
 export function replay(
   game: Game,
   record: PlayRecord,
@@ -120,7 +139,10 @@ export function replay(
   return good({ result: resultOf(round), events: eventsOf(round) })
 }
 
-/** What a perfect memory needs on average, exactly: turns, and lucky matches. Null where the formula does not hold: repeated pairs, or deals that are not shuffled. Wrong: as `deal`. */
+/**
+ * What a perfect memory needs on average, exactly: turns, and lucky matches. Null where the formula does not hold:
+ * repeated pairs, or deals that are not shuffled. Wrong: as `deal`.
+ */
 export function parOf(game: Game, level: string): Result<Par | null> {
   const dealt = deal(game, level, 'par')
   const settings = settingsOf(game, level)
@@ -132,7 +154,10 @@ export function parOf(game: Game, level: string): Result<Par | null> {
   )
 }
 
-/** Where each cell lies on a screen, in CSS px, as the player lays it. In: a game, a level's id, the screen's size (`safe` px at each edge are kept free). */
+/**
+ * Where each cell lies on a screen, in CSS px, as the player lays it. In: a game, a level's id, the screen's size
+ * (`safe` px at each edge are kept free).
+ */
 export function placesOf(game: Game, level: string, frame: Frame): Result<Layout> {
   const settings = settingsOf(game, level)
   return settings.ok ? good(layoutIn(frame, settings.value)) : settings

@@ -4,8 +4,8 @@ import { bad, good, quoted, type Result } from '../core/result.ts'
 import { SECTIONS } from '../core/settings/settings.ts'
 
 /**
- * A game from a NAME.game.json: its text, or the object in it. A newer version is refused. Wrong: not JSON, not a game, or parts of it are missing;
- * single values are not checked, as `npx lucky-twin check` does.
+ * A game from a NAME.game.json: its text, or the object in it. A newer version is refused. Wrong: not JSON, not a game,
+ * or parts of it are missing; single values are not checked, as `npx lucky-twin check` does.
  */
 export function readGame(file: string | object): Result<Game> {
   let json: unknown = file

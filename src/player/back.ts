@@ -4,7 +4,9 @@ import type { Art } from './face.ts'
 
 const percent = (share: number): string => `${(share * 100).toFixed(1)}%`
 
-/** The CSS background of a back: an own image over the whole of it, or its pattern, with the emblem on a disc of paper. */
+/**
+ * The CSS background of a back: an own image over the whole of it, or its pattern, with the emblem on a disc of paper.
+ */
 export function backBackground(back: Back, art: Art): string {
   const { ink, paper, emblem, image, tint } = back
   if (image) {

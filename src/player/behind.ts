@@ -2,7 +2,10 @@ import type { Layout } from '../core/board/geometry.ts'
 import { element } from './element.ts'
 import type { Table } from './table.ts'
 
-/** The picture behind the cards, in one piece per cell: a piece appears as its card leaves, all of them when the game is won. */
+/**
+ * The picture behind the cards, in one piece per cell: a piece appears as its card leaves, all of them when the game is
+ * won.
+ */
 export class BehindView {
   readonly root = element('div', 'lt-behind')
   #pieces: { box: HTMLElement; image: HTMLImageElement }[] = []

@@ -83,7 +83,10 @@ export class BoardView {
     return { button, inner, front, drawn: null }
   }
 
-  /** Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. Call it when the size of the table may have changed. */
+  /**
+   * Puts every card where the geometry says, in the table's own px: a scaled preview has another size on screen. Call
+   * it when the size of the table may have changed.
+   */
   place({ width, height }: TableSize): void {
     const { root, table } = this
     const { board, look } = table.settings

@@ -11,8 +11,8 @@ const FANNED = 7
 const SPARKS = 28
 
 /**
- * What passes over the table when a game is won: its cards fanned out, sparks, or the picture behind. A wave is a motion of the cards themselves and
- * not part of this. It goes away by itself, and at once when anything is pressed.
+ * What passes over the table when a game is won: its cards fanned out, sparks, or the picture behind. A wave is a
+ * motion of the cards themselves and not part of this. It goes away by itself, and at once when anything is pressed.
  */
 export function newCelebration(table: Table, felt: HTMLElement) {
   let current: HTMLElement | null = null

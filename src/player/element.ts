@@ -12,7 +12,10 @@ export function element<K extends keyof HTMLElementTagNameMap>(
   return node
 }
 
-/** The drawings on buttons as SVG, by what they mean: dist/player/drawings.json, which scripts/tools/player-drawings.mjs writes. */
+/**
+ * The drawings on buttons as SVG, by what they mean: dist/player/drawings.json, which scripts/tools/player-drawings.mjs
+ * writes.
+ */
 export type Drawings = Record<IconName, string>
 export type IconName = keyof typeof names
 let drawings: Partial<Drawings> = {}

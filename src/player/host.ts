@@ -7,8 +7,9 @@ import type { Player } from './mount.ts'
 import type { Table } from './table.ts'
 
 /*
- * The page around a shipped game that lies in a frame: what it hears, and what it may ask for (docs/embedding.md). Everything goes to one known origin, or,
- * where none is given, only what gives nothing away goes to whoever holds the frame. Nobody but the window that holds it is listened to.
+ * The page around a shipped game that lies in a frame: what it hears, and what it may ask for (docs/embedding.md).
+ * Everything goes to one known origin, or, where none is given, only what gives nothing away goes to whoever holds the
+ * frame. Nobody but the window that holds it is listened to.
  */
 
 /** The origin in a text, or null if it is none: "https://example.org". */
@@ -31,7 +32,10 @@ const TOLD: Partial<Record<Event['kind'], string>> = {
   lost: 'lost',
 }
 
-/** In: the text of `?host=`, null if there is none. Out: what the table calls after each change, and when the player leaves. */
+/**
+ * In: the text of `?host=`, null if there is none. Out: what the table calls after each change, and when the player
+ * leaves.
+ */
 export function newHost(asked: string | null) {
   const origin = originIn(asked)
   let round: Table['round'] = null

@@ -2,8 +2,8 @@ import type { BoardView } from './board.ts'
 import type { Table } from './table.ts'
 
 /**
- * Presses by touch, mouse and key. A press counts when the finger goes down, so the card turns in the next frame; the click that
- * follows is the same press. A click without a pointer comes from a key or a screen reader.
+ * Presses by touch, mouse and key. A press counts when the finger goes down, so the card turns in the next frame; the
+ * click that follows is the same press. A click without a pointer comes from a key or a screen reader.
  */
 export function listen(view: BoardView, table: Table, press: (cell: number) => void): void {
   const { root } = view

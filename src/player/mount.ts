@@ -173,7 +173,10 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
       root.style.setProperty(`--lt-${part}`, `${length}px`)
   }
 
-  /** The one place that draws, once a frame: time passes, and what it or the player changed is shown. Out: whether time keeps running by itself. */
+  /**
+   * The one place that draws, once a frame: time passes, and what it or the player changed is shown. Out: whether time
+   * keeps running by itself.
+   */
   function draw(): boolean {
     if (tick(table)) finish()
     if (stale === 'board') build()

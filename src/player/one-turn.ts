@@ -13,9 +13,9 @@ import { dealTable, newTable, runAt, timeNow } from './table.ts'
 export type OneTurn = { cells: Cells; inputs: readonly Input[]; until: number }
 
 /**
- * Plays turns of two cards one after the other, over and over, at a multiple of the real speed: the same machine and the same
- * drawing as a whole game, and nothing around it. `game` has one level with a board of two cells; `told` is called in each frame with the
- * current turn and its time. Out: a function that ends it.
+ * Plays turns of two cards one after the other, over and over, at a multiple of the real speed: the same machine and
+ * the same drawing as a whole game, and nothing around it. `game` has one level with a board of two cells; `told` is
+ * called in each frame with the current turn and its time. Out: a function that ends it.
  */
 export function playTurns(
   host: HTMLElement,

@@ -19,7 +19,10 @@ export function openGameOf({ level, seed, inputs, round, rival }: Readonly<Table
   return { level: level.id, seed, inputs, at: round.at, ...(MINDS_PLAY && { rival }) }
 }
 
-/** Keeps the game on the table until it is over; forgets it then, or if nothing was pressed yet. At a change, but once a second at most, or `now`, as when the page is left: a page that is loaded anew may read before the old one is left. */
+/**
+ * Keeps the game on the table until it is over; forgets it then, or if nothing was pressed yet. At a change, but once a
+ * second at most, or `now`, as when the page is left: a page that is loaded anew may read before the old one is left.
+ */
 export function newOpenKeeper(keep: Keep | null, table: Table) {
   let timer: ReturnType<typeof setTimeout> | undefined
   let kept = ''

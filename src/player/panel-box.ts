@@ -1,6 +1,9 @@
 import { element } from './element.ts'
 
-/** A panel over the board until one of its buttons is pressed: a title, a text, its buttons, and below them those that are seldom needed. */
+/**
+ * A panel over the board until one of its buttons is pressed: a title, a text, its buttons, and below them those that
+ * are seldom needed.
+ */
 export function panel(
   title: string,
   body: Node[],

@@ -27,8 +27,8 @@ const nameOf = ({ say }: Speech, { id, name }: Mind): string => {
 }
 
 /**
- * Minds play the seats that a level gives them, and against somebody who plays alone, if the game offers that. The same deal and the same presses lead to the same game. In: the minds
- * that a game has to choose from.
+ * Minds play the seats that a level gives them, and against somebody who plays alone, if the game offers that. The same
+ * deal and the same presses lead to the same game. In: the minds that a game has to choose from.
  */
 export const rivalsAmong = (mindsOf: (game: Game) => readonly Mind[]): Rivals => ({
   mayChoose,

@@ -143,7 +143,10 @@ export async function hearSound(name: SoundName, { sound, volumes }: Sounds): Pr
   playSound(name, { sound: { ...sound, on: true }, volumes })
 }
 
-/** Plays a level's sound for a moment; does nothing if the browser has no audio or does not allow it yet. Out: whether anything is heard. */
+/**
+ * Plays a level's sound for a moment; does nothing if the browser has no audio or does not allow it yet. Out: whether
+ * anything is heard.
+ */
 export function playSound(name: SoundName, { sound, volumes }: Sounds): boolean {
   const heard = sound[momentOf(name)]
   const volume = (sound.volume / 100) * (volumes[momentOf(name)] / 100)

@@ -12,7 +12,10 @@ import type { Speech } from '../core/texts/speech.ts'
 import type { Art } from './face.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 
-/** Minds at the table: whether it is a mind's turn, when it presses next, and what they press up to a time (ms since the deal). */
+/**
+ * Minds at the table: whether it is a mind's turn, when it presses next, and what they press up to a time (ms since the
+ * deal).
+ */
 type Seated = { readonly haveTurn: boolean; readonly dueAt: number; next(now: number): Input | null }
 /** What a table can do with minds. Missing where there are none, so that nobody has to load them. */
 export type Rivals = {
@@ -27,8 +30,8 @@ export type Rivals = {
 }
 
 /**
- * `start`: how to play, before the first turn; `who`: the players enter their names; `brief`: a short result before the next level begins by itself. The third line lies over
- * another panel and leads back to it.
+ * `start`: how to play, before the first turn; `who`: the players enter their names; `brief`: a short result before the
+ * next level begins by itself. The third line lies over another panel and leads back to it.
  */
 type Panel =
   'none' | 'start' | 'who' | 'pause' | 'result' | 'brief' | 'problem' | 'levels' | 'languages' | 'credits'
@@ -61,7 +64,9 @@ export type Table = {
   glass: boolean
   /** whether the player wants sound; a level may still be silent */
   sound: boolean
-  /** the names that the players gave themselves, by their place at the table; empty where the game's own name applies */
+  /**
+   * the names that the players gave themselves, by their place at the table; empty where the game's own name applies
+   */
   ownNames: readonly string[]
   /** where minds can play */
   rivals?: Rivals
@@ -99,7 +104,10 @@ export function newTable(game: Game, art: Art, level: Level, speech: Speech): Ta
   }
 }
 
-/** A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are used instead of the seed's deal. */
+/**
+ * A new round of a level. Without a seed, the level's own rule gives the next one; `cells` are used instead of the
+ * seed's deal.
+ */
 export function dealTable(table: Table, level: Level, seed?: string, cells?: Cells): void {
   const own = resolveLevel(table.game, level)
   const settings = (MINDS_PLAY && table.rivals?.settle(table, own)) || own

@@ -18,7 +18,8 @@ import {
 } from '../engine/engine.ts'
 
 /*
- * A table to play at, in plain DOM: yours to change. The rules are the engine's: this file says what was pressed and draws what the round has become.
+ * A table to play at, in plain DOM: yours to change. The rules are the engine's: this file says what was pressed and
+ * draws what the round has become.
  */
 
 /** What lies on the table. */
@@ -134,7 +135,10 @@ const LINES = {
     ({ clock: 'Time is up.', lives: 'No lives left.', turns: 'No turns left.' })[by],
 }
 
-/** A face, as large as its card: a picture of the library is a file, an own image is in the game. Text never becomes HTML. */
+/**
+ * A face, as large as its card: a picture of the library is a file, an own image is in the game. Text never becomes
+ * HTML.
+ */
 function drawnFace(face: Face): HTMLElement {
   const box = element('span', { className: `face ${face.kind}` })
   if (face.paper) box.style.background = face.paper

@@ -6,12 +6,16 @@ import { lendingRoutes, type Origins } from './lending-routes.ts'
 import { newLentPages, type LentPages } from './lent-pages.ts'
 import { answerTo, inLink, LOOPBACK_NAMES } from './own-names.ts'
 
-/** The name or address by which the studio may be called, beside this machine's names for itself; the pages that it lends, and where they are opened. */
+/**
+ * The name or address by which the studio may be called, beside this machine's names for itself; the pages that it
+ * lends, and where they are opened.
+ */
 type Served = { host?: string; pages?: LentPages; origins?: () => Origins }
 
 /**
- * The app that serves the built studio from `folder`, with a strict policy. Every path that is not a file leads to the studio. It answers to the names of this machine
- * and to `host` alone: a page elsewhere cannot point a name of its own here.
+ * The app that serves the built studio from `folder`, with a strict policy. Every path that is not a file leads to the
+ * studio. It answers to the names of this machine and to `host` alone: a page elsewhere cannot point a name of its own
+ * here.
  */
 export function makeApp(folder: string, served: Served = {}): Express {
   const { host = '', pages = newLentPages(), origins = () => ({ here: '', nearby: [] }) } = served

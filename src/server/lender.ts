@@ -10,8 +10,8 @@ const MINUTE = 60_000
 const RATE = { all: 300, missed: 30 } as const
 
 /**
- * What devices nearby reach: pages that are lent, by their token, and nothing else. It has an origin of its own, so that no lent page is near to what the studio keeps. In: the
- * pages; gives the names by which it may be called.
+ * What devices nearby reach: pages that are lent, by their token, and nothing else. It has an origin of its own, so
+ * that no lent page is near to what the studio keeps. In: the pages; gives the names by which it may be called.
  */
 export function makeLender(
   pages: LentPages,

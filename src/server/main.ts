@@ -9,8 +9,9 @@ import { newLentPages } from './lent-pages.ts'
 import { inLink, nearbyNames } from './own-names.ts'
 
 /**
- * Serves the built studio on HOST (127.0.0.1) and PORT (8420; the next free one if it is taken and PORT is not set), and the pages that it lends on the next free port after that: to this
- * machine alone, or with --lan to every device in its networks.
+ * Serves the built studio on HOST (127.0.0.1) and PORT (8420; the next free one if it is taken and PORT is not set),
+ * and the pages that it lends on the next free port after that: to this machine alone, or with --lan to every device in
+ * its networks.
  */
 const host = process.env.HOST || '127.0.0.1'
 const wantedPort = process.env.PORT

@@ -21,7 +21,10 @@ export function nearbyNames(): string[] {
 export const isLoopback = (address = ''): boolean =>
   address === '::1' || /^(::ffff:)?127\.\d+\.\d+\.\d+$/.test(address)
 
-/** Refuses requests that were sent to another name: a page elsewhere may point a name of its own here. In: gives the names that are this machine's. */
+/**
+ * Refuses requests that were sent to another name: a page elsewhere may point a name of its own here. In: gives the
+ * names that are this machine's.
+ */
 export function answerTo(names: () => readonly string[]): RequestHandler {
   return (request, response, next) => {
     const host = (request.headers.host ?? '').replace(/:\d{1,5}$/, '').toLowerCase()

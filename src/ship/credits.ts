@@ -3,7 +3,10 @@ import type { Game } from '../core/game/game.ts'
 import type { CreditPart } from '../core/texts/credit-part.ts'
 import { picturesOf } from './pictures.ts'
 
-/** Something in a shipped file that somebody else made: its name, its maker, the short name of its licence, and its text. */
+/**
+ * Something in a shipped file that somebody else made: its name, its maker, the short name of its licence, and its
+ * text.
+ */
 export type Work = { name: string; by: string; licence: string; text: string }
 /** Who made what is in the built player: player-credits.json beside its script. */
 export type PlayerCredits = { pictures: Work; type: [texts: Work, faces: Work]; program: Work[] }
@@ -21,7 +24,10 @@ const typeIn = (game: Game, [texts, faces]: PlayerCredits['type']): Work[] =>
 
 const lineOf = ({ name, by, licence }: Work): string => `${name}${by ? `, ${by}` : ''} (${licence})`
 
-/** The credits of a shipped game, for exactly what is inside: the author's own lines, its library pictures by name, its type, its program. */
+/**
+ * The credits of a shipped game, for exactly what is inside: the author's own lines, its library pictures by name, its
+ * type, its program.
+ */
 export function creditsOf(game: Game, { pictures, type, program }: PlayerCredits): CreditPart[] {
   const own = game.credits ?? []
   const titles = picturesOf(game).map(pictureTitle)
@@ -36,7 +42,10 @@ export function creditsOf(game: Game, { pictures, type, program }: PlayerCredits
   return parts
 }
 
-/** What others made of what is in a shipped page, in a project to go on with, and in a kit: of the last two, the pictures and this program's own code only. */
+/**
+ * What others made of what is in a shipped page, in a project to go on with, and in a kit: of the last two, the
+ * pictures and this program's own code only.
+ */
 export const worksIn = {
   page: (game: Game, credits: PlayerCredits): Work[] => [
     ...worksIn.kit(game, credits),
@@ -50,7 +59,10 @@ export const worksIn = {
   kit: (game: Game, { pictures }: PlayerCredits): Work[] => (picturesOf(game).length ? [pictures] : []),
 }
 
-/** LICENSES.txt: the author's own credits, and every licence in full. In: a game, and the works that are in what is shipped. */
+/**
+ * LICENSES.txt: the author's own credits, and every licence in full. In: a game, and the works that are in what is
+ * shipped.
+ */
 export function licensesText(game: Game, works: readonly Work[]): string {
   const own = [game.title, ...(game.credits?.length ? [game.credits.join('\n')] : [])].join('\n\n')
   if (!works.length) return `${own}\n`

@@ -8,7 +8,10 @@ import { escapeHtml } from './escape-html.ts'
 import { creditsOf, hasWordsOnCards, type PlayerCredits } from './credits.ts'
 import type { Game } from '../core/game/game.ts'
 
-/** The built player: dist/player/player.js, or player-rivals.js for a game where minds play, its credits, player.css, the typeface of words on cards as a style, and drawings.json. */
+/**
+ * The built player: dist/player/player.js, or player-rivals.js for a game where minds play, its credits, player.css,
+ * the typeface of words on cards as a style, and drawings.json.
+ */
 export type BuiltPlayer = {
   script: string
   style: string
@@ -26,9 +29,10 @@ export type SiteFiles = { manifest: string; icon: string; worker: string }
 const hashOf = (text: string): string => `'sha256-${fromUint8Array(sha256(utf8ToBytes(text)))}'`
 
 /**
- * A game as one HTML file that plays anywhere and requests nothing. Its policy allows the script and the style inside it, by
- * their hashes, and images and fonts inside it; everything else is forbidden.
- * In: a game; its library pictures as data URLs by name; the messages of its languages; the built player; the files beside it, which alone a site may ask for.
+ * A game as one HTML file that plays anywhere and requests nothing. Its policy allows the script and the style inside
+ * it, by their hashes, and images and fonts inside it; everything else is forbidden. In: a game; its library pictures
+ * as data URLs by name; the messages of its languages; the built player; the files beside it, which alone a site may
+ * ask for.
  */
 export function shipHtml(
   game: Game,

@@ -27,8 +27,8 @@ export const pictureSvg = (body: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 32 32">${body}</svg>`
 
 /**
- * The pictures of a game as data URLs by name. In: `find`, which gives the SVG text of a name, or null if the library has no
- * such picture. A problem names the first face that asks for one.
+ * The pictures of a game as data URLs by name. In: `find`, which gives the SVG text of a name, or null if the library
+ * has no such picture. A problem names the first face that asks for one.
  */
 export async function gatherArt(
   game: Game,

@@ -47,7 +47,10 @@ function manifest(game: Game): string {
   return `${JSON.stringify(whole, null, 2)}\n`
 }
 
-/** The service worker: it keeps every file when it is installed, and from then on gives them without a network. A new version has another hash, and takes the place of the one before. */
+/**
+ * The service worker: it keeps every file when it is installed, and from then on gives them without a network. A new
+ * version has another hash, and takes the place of the one before.
+ */
 const worker = (
   version: string,
   files: readonly string[],
@@ -91,7 +94,8 @@ function versionOf(files: Record<string, Uint8Array>): string {
 }
 
 /**
- * A game as a folder for any static server: it installs on a phone and plays without a network. In: as for a page, and its icons as PNG by their names. Out: its files, by name.
+ * A game as a folder for any static server: it installs on a phone and plays without a network. In: as for a page, and
+ * its icons as PNG by their names. Out: its files, by name.
  */
 export function shipSite(
   game: Game,

@@ -7,8 +7,8 @@ const bytes = new TextEncoder()
 const lengthOf = (text: string): number => bytes.encode(text).length
 
 /**
- * How much of a page is what: the table that plays, its type, pictures, sounds and images, the words of its languages, and the game itself. In: the whole page, and its parts.
- * Out: bytes; together they are the page's length.
+ * How much of a page is what: the table that plays, its type, pictures, sounds and images, the words of its languages,
+ * and the game itself. In: the whole page, and its parts. Out: bytes; together they are the page's length.
  */
 export function weigh(
   html: string,

@@ -109,7 +109,8 @@ describe('pair by place is a chi-square with the mean and spread that theory giv
     expect(places).toMatchObject({ statistic: 0, p: 1 })
     expect(places!.degrees).toBeCloseTo(3, 9)
   })
-  // 60 sets: a p below 0.1 comes 6 times, and over 20 times once in a million seeds; a share of 0.5 instead of 0.1 is seen 99 times of 100
+  // 60 sets: a p below 0.1 comes 6 times, and over 20 times once in a million seeds; a share of 0.5 instead of 0.1 is
+  // seen 99 times of 100
   test('its p is even over many fair sets, with gaps, with pairs picked from more, and with repeats', () => {
     const board = { rows: 3, columns: 3, gaps: ['B2'] }
     const stream = streamOf(testSeed('even p'), 'shuffling')
@@ -144,7 +145,8 @@ describe('pair by place is a chi-square with the mean and spread that theory giv
 })
 
 describe('the verdict', () => {
-  // a fair set is called unfair at most once in 1,000, so of 30 sets more than 3 are once in ten million seeds; one that is wrong half the time is seen always
+  // a fair set is called unfair at most once in 1,000, so of 30 sets more than 3 are once in ten million seeds; one
+  // that is wrong half the time is seen always
   test('is right on fair sets', () => {
     let unfair = 0
     for (let set = 0; set < 30; set++)

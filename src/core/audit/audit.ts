@@ -7,7 +7,8 @@ import { Counter, type Tally } from './tally.ts'
 export type Audit = { tally: Tally; report: Report; reason: Reason | null }
 
 /**
- * Audits boards that another program dealt: are they a fair shuffle of their cards, and if not, why. `progress` is called with the share done.
+ * Audits boards that another program dealt: are they a fair shuffle of their cards, and if not, why. `progress` is
+ * called with the share done.
  */
 export function auditBoards(read: ReadBoards, progress: (share: number) => void = () => undefined): Audit {
   const counter = new Counter(read.board, read.names.length, read.boards.length)

@@ -6,8 +6,9 @@ import type { Pair } from '../deck/pair.ts'
 import type { Settings } from '../settings/settings.ts'
 
 /**
- * Which pairs of a level are interchangeable: a class number for each pair of the deck. Where repeated pairs are laid apart, one with more copies takes other places,
- * and so does one with two different faces; all others are alike, and then there is only one class, 0.
+ * Which pairs of a level are interchangeable: a class number for each pair of the deck. Where repeated pairs are laid
+ * apart, one with more copies takes other places, and so does one with two different faces; all others are alike, and
+ * then there is only one class, 0.
  */
 export function pairClasses(
   pairs: readonly Pair[],

@@ -17,7 +17,8 @@ import { bad, cut, good, type Result } from '../result.ts'
  *   the deal     {"level":"warm-up","seed":"…","rows":2,"columns":3,"cells":["cog/a",…]}
  *   an input     {"at":812,"do":"press","cell":"A1","shows":"cog/a"}      shows: the card that turned, null if none did
  *                {"at":900,"do":"turn-back"} and pause, resume
- *   what is seen {"at":1812,"see":{"A1":"down","B1":"up"}}                 how cards lie, after everything due has happened
+ *     what is seen {"at":1812,"see":{"A1":"down","B1":"up"}}                 how cards lie, after everything due has
+ * happened
  *   the end      {"at":9000,"end":"won"}                                   or lost
  */
 
@@ -53,8 +54,8 @@ export type LogAudit = {
 }
 
 /**
- * Reads a log and plays it by a level's rules, up to the first line that breaks them. A line that cannot be read is reported and
- * skipped. What can go wrong: no deal in the first line, an unknown level, a deal that does not fit it.
+ * Reads a log and plays it by a level's rules, up to the first line that breaks them. A line that cannot be read is
+ * reported and skipped. What can go wrong: no deal in the first line, an unknown level, a deal that does not fit it.
  */
 export function auditLog(game: Game, text: string): Result<LogAudit> {
   const lines = text.split(/\r?\n/)

@@ -12,8 +12,8 @@ const swap = (deck: number[], i: number, j: number): void => {
 }
 
 /**
- * Sorting with a random comparison, by each of the ways in which libraries sort; written out, since what a platform's own sort does
- * differs from one to the next.
+ * Sorting with a random comparison, by each of the ways in which libraries sort; written out, since what a platform's
+ * own sort does differs from one to the next.
  */
 const SORTS = {
   /** each card is inserted among those before it, its place found by binary search */
@@ -91,17 +91,20 @@ const STARTS = [
 /** Work for one mistake and one start, in cards laid. */
 const WORK = 400_000
 
-/** How much more often than it should each pair lies at each place, in standard deviations of one board: place × pairs + pair. */
+/**
+ * How much more often than it should each pair lies at each place, in standard deviations of one board: place × pairs +
+ * pair.
+ */
 function deviations(counts: ArrayLike<number>, boards: number, pairs: number): Float64Array {
   const expected = boards / pairs
   return Float64Array.from(counts, (count) => (count - expected) / Math.sqrt(expected * boards))
 }
 
 /**
- * Which mistake a table of pair by place looks like. Every mistake is run on a board of this size, and its table compared with the one that was
- * seen, with its pairs put in the order that fits best, since the order of the deck before shuffling is unknown.
- * In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the mistakes, the likeliest first, with their likeness, 1 if
- * only chance separates them; for a sort also which one.
+ * Which mistake a table of pair by place looks like. Every mistake is run on a board of this size, and its table
+ * compared with the one that was seen, with its pairs put in the order that fits best, since the order of the deck
+ * before shuffling is unknown. In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the
+ * mistakes, the likeliest first, with their likeness, 1 if only chance separates them; for a sort also which one.
  */
 export function likeMistakes(
   at: ArrayLike<number>,
@@ -155,7 +158,9 @@ function dot(one: Float64Array, other: Float64Array): number {
   return sum
 }
 
-/** The sum of products of two tables, with the pairs of the second in the order that fits the first, best fits first. */
+/**
+ * The sum of products of two tables, with the pairs of the second in the order that fits the first, best fits first.
+ */
 function bestFit(one: Float64Array, other: Float64Array, pairs: number): number {
   const fits: { p: number; q: number; sum: number }[] = []
   for (let p = 0; p < pairs; p++)

@@ -7,10 +7,11 @@ const EXPECTED_IN_GROUP = 2 * LEAST_EXPECTED
 const FEWEST_GROUPS = 2
 
 /**
- * Pair by place. The sum of (seen − expected)² / expected is no plain chi-square here: a board holds one card at each place, and a
- * pair at two. Its mean and variance follow from the covariance of the counts, and a chi-square with these is used (F. E. Satterthwaite, Biometrics
- * 2, 1946). For the same pairs on every board it is exact for many deals: (N − 1)/N × sum has (N − 1)(n − 1) degrees.
- * Pairs are grouped where fewer than 5 are expected at a place. Null if there are too few boards even then.
+ * Pair by place. The sum of (seen − expected)² / expected is no plain chi-square here: a board holds one card at each
+ * place, and a pair at two. Its mean and variance follow from the covariance of the counts, and a chi-square with these
+ * is used (F. E. Satterthwaite, Biometrics 2, 1946). For the same pairs on every board it is exact for many deals: (N −
+ * 1)/N × sum has (N − 1)(n − 1) degrees. Pairs are grouped where fewer than 5 are expected at a place. Null if there
+ * are too few boards even then.
  */
 export function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
   const { deals, pairs } = tally
@@ -60,7 +61,8 @@ export function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
 }
 
 /**
- * The covariance of counts is A (of places) ⊗ S (of groups of pairs). Out: S, the sum over boards of their cards on the diagonal minus their products / N. `total`: the cards of each group.
+ * The covariance of counts is A (of places) ⊗ S (of groups of pairs). Out: S, the sum over boards of their cards on the
+ * diagonal minus their products / N. `total`: the cards of each group.
  */
 function covarianceOfGroups(
   { copies, deals, pairs, products, still, varied }: Tally,
@@ -92,9 +94,11 @@ export const presentPairs = (tally: Tally): number[] =>
   totalsOf(tally).flatMap((total, pair) => (total ? [pair] : []))
 
 /**
- * Pair by place where not all pairs are alike: each is compared only with the others of its class, at each place with what that class had there. On every board the pairs of a
- * class trade places with each other by chance alone; so for n of them the covariance of two places is T / (n − 1) times (I − J/n), T the places that held the same pair minus an nth of those that held the
- * class. T is taken from the boards that were sampled. Counts with fewer than 5 expected are left out. Null if nothing is left.
+ * Pair by place where not all pairs are alike: each is compared only with the others of its class, at each place with
+ * what that class had there. On every board the pairs of a class trade places with each other by chance alone; so for n
+ * of them the covariance of two places is T / (n − 1) times (I − J/n), T the places that held the same pair minus an
+ * nth of those that held the class. T is taken from the boards that were sampled. Counts with fewer than 5 expected are
+ * left out. Null if nothing is left.
  */
 function placesWithinClasses(tally: Tally): PlacesTest | null {
   const { at, classes, deals, pairs, sampled, still } = tally
@@ -147,8 +151,9 @@ export function leastForPlaces(tally: Tally): number {
 }
 
 /**
- * The trace of A², A the covariance of places. In a shuffle A = (I − J/N) / (N − 1). Under a rule of steps it follows from how often two
- * places hold the same pair, r: A = (r − κ) / (N (1 − κ)), κ the mean of r, since given who is whose twin every pair is equally likely.
+ * The trace of A², A the covariance of places. In a shuffle A = (I − J/N) / (N − 1). Under a rule of steps it follows
+ * from how often two places hold the same pair, r: A = (r − κ) / (N (1 − κ)), κ the mean of r, since given who is whose
+ * twin every pair is equally likely.
  */
 function squareOfPlaces({ together, deals, still }: Tally, claim: Claim): number {
   const size = still.length

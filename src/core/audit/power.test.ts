@@ -23,7 +23,10 @@ describe('how sharp the test of places is', () => {
     expect(report.sharpness! * 100).toBeCloseTo(8.72, 1)
   })
   const AUDITS = 60
-  /** How many of the audits see a deviation of so many times the sharpness; a small share of the boards is one certain board. */
+  /**
+   * How many of the audits see a deviation of so many times the sharpness; a small share of the boards is one certain
+   * board.
+   */
   function seenIn(side: number, boards: number, times: number): number {
     const board = { rows: side, columns: side, gaps: [] }
     const pairs = (side * side) / 2

@@ -19,14 +19,18 @@ export const poissonTail = (k: number, mean: number): number =>
 /** The chance of a normal deviate at least this far from the middle, on either side; z in standard deviations. */
 export const normalTails = (z: number): number => upper(0.5, (z * z) / 2)
 
-/** The x that a chi-square exceeds with this chance, by bisection. In: a chance from 10⁻¹² to 1, degrees of freedom over 0. */
+/**
+ * The x that a chi-square exceeds with this chance, by bisection. In: a chance from 10⁻¹² to 1, degrees of freedom over
+ * 0.
+ */
 export function chiSquareAbove(chance: number, degrees: number): number {
   return halved((x) => chiSquareTail(x, degrees) > chance)
 }
 
 /**
- * The chance that a non-central chi-square is at least this large: its spread and skew differ. In: x from 0, degrees over 0, `shift` (non-centrality) from 0. A chi-square with the same mean, variance and
- * skewness stands for it (E. S. Pearson, Biometrika 46, 1959; J. P. Imhof, Biometrika 48, 1961); off by less than 10⁻³ from 3 degrees on.
+ * The chance that a non-central chi-square is at least this large: its spread and skew differ. In: x from 0, degrees
+ * over 0, `shift` (non-centrality) from 0. A chi-square with the same mean, variance and skewness stands for it (E. S.
+ * Pearson, Biometrika 46, 1959; J. P. Imhof, Biometrika 48, 1961); off by less than 10⁻³ from 3 degrees on.
  */
 export function shiftedChiSquareTail(x: number, degrees: number, shift: number): number {
   const [mean, square, cube] = [degrees + shift, degrees + 2 * shift, degrees + 3 * shift]

@@ -47,8 +47,9 @@ const SORT_NAMES: Record<SortName, string> = {
 }
 
 /**
- * The likely reason why boards are unfair, in plain words; null if they are not. A reason is only given if the test that would show it is significant; otherwise the text says that it is
- * something else, and what was found. In: a tally with its report, and the names of its pairs.
+ * The likely reason why boards are unfair, in plain words; null if they are not. A reason is only given if the test
+ * that would show it is significant; otherwise the text says that it is something else, and what was found. In: a tally
+ * with its report, and the names of its pairs.
  */
 export function reasonOf(tally: Tally, report: Report, names: readonly string[]): Reason | null {
   if (report.verdict !== 'unfair') return null
@@ -205,7 +206,10 @@ function knownMistake({ at, deals, pairs, still, varied, copies }: Tally): Reaso
   return { code: best.name, message: TOLD[best.name].replace('SORT', best.sort ? SORT_NAMES[best.sort] : '') }
 }
 
-/** The place of the strongest preference, or, if that explains most of the unevenness, that some pairs lie nearer to the start. */
+/**
+ * The place of the strongest preference, or, if that explains most of the unevenness, that some pairs lie nearer to the
+ * start.
+ */
 function favoured({ at, pairs, still, board }: Tally, names: readonly string[]): Reason | null {
   const size = still.length
   const open = openCells(board)

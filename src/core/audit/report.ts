@@ -44,8 +44,8 @@ export const UNFAIR = 1e-5
 const LEAST_DEALS = 50
 
 /**
- * Judges a tally. `logDeals` is the natural logarithm of the number of different deals there can be, or null if unknown.
- * Every test is against the exact mean and variance under the claim.
+ * Judges a tally. `logDeals` is the natural logarithm of the number of different deals there can be, or null if
+ * unknown. Every test is against the exact mean and variance under the claim.
  */
 export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): Report {
   const size = tally.still.length
@@ -80,7 +80,9 @@ export function reportOf(tally: Tally, claim: Claim, logDeals: number | null): R
   }
 }
 
-/** The verdict for boards whose oddest test has this p. Cards without a twin are unfair, however few boards there are. */
+/**
+ * The verdict for boards whose oddest test has this p. Cards without a twin are unfair, however few boards there are.
+ */
 function verdictOf(p: number, isEnough: boolean, isUntwinned: boolean): Verdict {
   if (isUntwinned || p < UNFAIR) return 'unfair'
   if (!isEnough) return 'too-few'
@@ -121,8 +123,8 @@ function stepsTest(tally: Tally, theory: ReturnType<typeof theoryOf>, tested: bo
 }
 
 /**
- * Equal boards. With K equally likely deals, pairs of equal ones among D number D (D − 1) / 2K on average; when there are many of
- * each kind, their spread is a chi-square over all K. Only too many are evidence against a shuffle.
+ * Equal boards. With K equally likely deals, pairs of equal ones among D number D (D − 1) / 2K on average; when there
+ * are many of each kind, their spread is a chi-square over all K. Only too many are evidence against a shuffle.
  */
 function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
   const { deals } = tally
@@ -147,8 +149,8 @@ function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
 }
 
 /**
- * The root mean square of the deviations of places, as a share of what is expected, with which this test finds 99 of 100 sets of deals doubtful: they raise its sum by
- * cards × their square, and its chance must fall below `threshold`.
+ * The root mean square of the deviations of places, as a share of what is expected, with which this test finds 99 of
+ * 100 sets of deals doubtful: they raise its sum by cards × their square, and its chance must fall below `threshold`.
  */
 function sharpnessOf({ degrees, scale, cards }: PlacesTest, threshold: number): number {
   const shift = shiftAbove(chiSquareAbove(threshold, degrees), degrees, 0.99)

@@ -2,15 +2,18 @@ import { openCells, type Board } from '../board/cells.ts'
 import { stepsBetween } from '../board/steps.ts'
 
 /**
- * How two places can be placed to each other: class 0 side by side (one step, sharing an edge), class 1 corner to corner (one step),
- * class k from 2 on: k steps apart.
+ * How two places can be placed to each other: class 0 side by side (one step, sharing an edge), class 1 corner to
+ * corner (one step), class k from 2 on: k steps apart.
  */
 export const BESIDE = 0
 const CORNER = 1
 /** The steps, in any of eight directions, between two places of this class. */
 export const stepsOfClass = (kind: number): number => Math.max(1, kind)
 
-/** The class of any two places (the cells that hold a card, in order), as a square table, and how many classes there are. */
+/**
+ * The class of any two places (the cells that hold a card, in order), as a square table, and how many classes there
+ * are.
+ */
 export type Relations = { size: number; kinds: number; kind: Uint8Array }
 
 export function relationsOn(board: Board): Relations {

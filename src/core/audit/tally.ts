@@ -30,8 +30,8 @@ export type Tally = Matches & {
   /** the class of each pair (classes.ts); pairs of different classes are not interchangeable */
   classes: Uint8Array
   /**
-   * Of the first boards only, and only with several classes: how often two places held cards of a class, and of the same pair in it, as
-   * class × size × size + place × size + place
+   * Of the first boards only, and only with several classes: how often two places held cards of a class, and of the
+   * same pair in it, as class × size × size + place × size + place
    */
   sampled: { boards: number; classes: Float64Array; pairs: Float64Array }
 }
@@ -40,9 +40,10 @@ export type Tally = Matches & {
 const SAMPLED = 4000
 
 /**
- * A board's print: two numbers of 32 bits, each a multiplicative hash of its cards in order, of which 53 bits are kept. The low one is FNV-1a with its own
- * prime, the high one multiplies by that of MurmurHash2; they start from the golden ratio and from a constant of MurmurHash3. All that matters is that equal boards agree.
- * Their numbers stand inside the functions: read from outside, they cost a tenth of the count.
+ * A board's print: two numbers of 32 bits, each a multiplicative hash of its cards in order, of which 53 bits are kept.
+ * The low one is FNV-1a with its own prime, the high one multiplies by that of MurmurHash2; they start from the golden
+ * ratio and from a constant of MurmurHash3. All that matters is that equal boards agree. Their numbers stand inside the
+ * functions: read from outside, they cost a tenth of the count.
  */
 const LOW_START = 0x9e3779b9 | 0
 const HIGH_START = 0x85ebca6b | 0

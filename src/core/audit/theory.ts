@@ -5,9 +5,10 @@ export type Claim = 'shuffled' | 'by-steps'
 
 /**
  * What chance gives when N cards are laid on N places, every arrangement equally likely: for each class of places
- * (table.ts), how many matching cards lie that way to each other. Exact for any board and any repeats: two graphs, of matching cards and of
- * places of a class, are laid on each other at random, and their common edges counted (moments after
- * N. Mantel, "The detection of disease clustering and a generalized regression approach", Cancer Research 27, 1967).
+ * (table.ts), how many matching cards lie that way to each other. Exact for any board and any repeats: two graphs, of
+ * matching cards and of places of a class, are laid on each other at random, and their common edges counted (moments
+ * after N. Mantel, "The detection of disease clustering and a generalized regression approach", Cancer Research 27,
+ * 1967).
  */
 export type Theory = {
   /** pairs of places of each class */
@@ -58,8 +59,8 @@ export function covarianceOfKinds(theory: Theory, { matches, forks, squares }: M
 }
 
 /**
- * How far a vector lies from its mean, measured by its covariance: dᵀ Σ⁻¹ d, and the rank of Σ, which is the degrees of freedom of this as a
- * chi-square. Directions in which nothing can vary are skipped. By Gaussian elimination.
+ * How far a vector lies from its mean, measured by its covariance: dᵀ Σ⁻¹ d, and the rank of Σ, which is the degrees of
+ * freedom of this as a chi-square. Directions in which nothing can vary are skipped. By Gaussian elimination.
  */
 export function squaredDistance(
   deviation: readonly number[],

@@ -2,8 +2,8 @@ import { BOUNDS, type Settings } from '../settings/settings.ts'
 import { cellName } from './cells.ts'
 
 /**
- * The board that suits this many pairs (1 to 200) best: at most as tall as wide, near a square, with as few gaps as that
- * allows. Gaps are taken from the ends of the last row, evenly.
+ * The board that suits this many pairs (1 to 200) best: at most as tall as wide, near a square, with as few gaps as
+ * that allows. Gaps are taken from the ends of the last row, evenly.
  */
 export function boardFor(pairs: number): Settings['board'] {
   const cards = Math.max(1, Math.min(BOUNDS.cards[1] / 2, pairs)) * 2

@@ -60,8 +60,8 @@ export function touchSize(frame: Frame, shown: FramedBoard): number {
 }
 
 /**
- * The board nearest to this one whose cards can be touched on all of these screens: as many cards as possible, at most as many as now, even
- * without gaps, and of these the one most like it. Null if there is none.
+ * The board nearest to this one whose cards can be touched on all of these screens: as many cards as possible, at most
+ * as many as now, even without gaps, and of these the one most like it. Null if there is none.
  */
 export function nearestTouchable(
   frames: readonly Frame[],

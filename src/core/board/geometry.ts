@@ -2,8 +2,8 @@ import { figuresOf, type Told } from '../settings/figures.ts'
 import type { Settings, Stand } from '../settings/settings.ts'
 
 /**
- * The surface that a board stands on, in CSS px. `card`: how large its cards are, or the ratio of width to height of cards as large as
- * fits; `gap`: the space between cards.
+ * The surface that a board stands on, in CSS px. `card`: how large its cards are, or the ratio of width to height of
+ * cards as large as fits; `gap`: the space between cards.
  */
 export type Surface = {
   width: number
@@ -22,9 +22,9 @@ export type Layout = {
 }
 
 /**
- * Where every cell of a rows × columns board lies. A card without a size of its own is the largest of that ratio, in whole px, with which all
- * rows and columns fit inside the margins. Player, board from above, checks and the placement table all use this one function. A surface too
- * small for cards of 1 px gets cards of 1 px.
+ * Where every cell of a rows × columns board lies. A card without a size of its own is the largest of that ratio, in
+ * whole px, with which all rows and columns fit inside the margins. Player, board from above, checks and the placement
+ * table all use this one function. A surface too small for cards of 1 px gets cards of 1 px.
  */
 export function layout(surface: Surface, rows: number, columns: number): Layout {
   const { gap, margin, stands } = surface
@@ -80,7 +80,10 @@ export const ratioOf = ({ size, ratio }: Settings['layout']): number =>
 /** Smaller than this, a card is hard to hit with a finger; in CSS px (WCAG 2.2, success criterion 2.5.5). */
 export const TOUCHABLE = 44
 
-/** The least and the most space between and around cards in CSS px, for a table whose shorter side is `share` times as long. */
+/**
+ * The least and the most space between and around cards in CSS px, for a table whose shorter side is `share` times as
+ * long.
+ */
 const GAP = { least: 4, most: 12, share: 52 } as const
 const MARGIN = { least: 8, most: 28, share: 26 } as const
 const within = ({ least, most, share }: typeof GAP | typeof MARGIN, short: number): number =>
@@ -90,8 +93,9 @@ const within = ({ least, most, share }: typeof GAP | typeof MARGIN, short: numbe
 const MOST_AROUND = 0.5
 
 /**
- * The surface of a table of this size in CSS px for a level: its own card size, gaps and margin if they fit, else all of them smaller by one and
- * the same factor, down to cards of 1 px. What the level leaves open suits the table, and shrinks before cards become too small to touch.
+ * The surface of a table of this size in CSS px for a level: its own card size, gaps and margin if they fit, else all
+ * of them smaller by one and the same factor, down to cards of 1 px. What the level leaves open suits the table, and
+ * shrinks before cards become too small to touch.
  */
 export function tableSurface(width: number, height: number, { board, layout }: Laid): Surface {
   const short = Math.min(width, height)
@@ -143,7 +147,10 @@ function surfaceWith(
 
 /** A player this many CSS px wide shows its figures beside the title; a narrower one gives them a line of their own. */
 const WIDE_FROM = 620
-/** A player lower than this, and this many times as wide as high, shows everything beside the table: a phone held sideways. */
+/**
+ * A player lower than this, and this many times as wide as high, shows everything beside the table: a phone held
+ * sideways.
+ */
 const ACROSS = { below: 480, ratio: 1.4 } as const
 
 /** How the parts around the table stand: above it in one line, above it in two, or beside it. */
@@ -182,7 +189,10 @@ const HEAD_TAKEN = 360
 const FIGURE_WIDE = 120
 const FIGURES_NARROW = 4
 const FIGURES_BESIDE = 2
-/** How many figures stand in a line at the head of a player of this width, 1 at least. Lines are filled evenly: four figures that need two lines are two and two. */
+/**
+ * How many figures stand in a line at the head of a player of this width, 1 at least. Lines are filled evenly: four
+ * figures that need two lines are two and two.
+ */
 export function figuresInRow(width: number, standing: Standing, around: Around): number {
   if (standing === 'across') return FIGURES_BESIDE
   const fit = standing === 'narrow' ? FIGURES_NARROW : Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE)
@@ -191,8 +201,8 @@ export function figuresInRow(width: number, standing: Standing, around: Around):
 }
 
 /**
- * How high the parts above and below the table are, and how wide those beside it, in CSS px on a player of this size. The player's style lays
- * them out by the same numbers.
+ * How high the parts above and below the table are, and how wide those beside it, in CSS px on a player of this size.
+ * The player's style lays them out by the same numbers.
  */
 export function roomAround(
   width: number,

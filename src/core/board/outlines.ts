@@ -4,7 +4,9 @@ import { cellName } from './cells.ts'
 export const OUTLINES = ['full', 'ring', 'diamond', 'stair', 'islands'] as const
 export type Outline = (typeof OUTLINES)[number]
 
-/** Whether a cell belongs to the outline. All are symmetric but the stair, so that an odd cell out is the middle one. */
+/**
+ * Whether a cell belongs to the outline. All are symmetric but the stair, so that an odd cell out is the middle one.
+ */
 type Inside = (row: number, column: number) => boolean
 
 function insideOf(outline: Outline, rows: number, columns: number): Inside {
@@ -33,8 +35,8 @@ function insideOf(outline: Outline, rows: number, columns: number): Inside {
 }
 
 /**
- * The gaps, as cell names, that give a rows × columns board this outline. The number of cards left is even: if it would be
- * odd, the middle cell is left out too; for a stair, its foot.
+ * The gaps, as cell names, that give a rows × columns board this outline. The number of cards left is even: if it would
+ * be odd, the middle cell is left out too; for a stair, its foot.
  */
 export function outlineGaps(outline: Outline, rows: number, columns: number): string[] {
   const inside = insideOf(outline, rows, columns)

@@ -5,7 +5,9 @@ export function stepsBetween(one: number, other: number, columns: number): numbe
   return rows > across ? rows : across
 }
 
-/** A graph on the cells that hold a card: for each of them, by its place among them, the places it is joined to, rising. */
+/**
+ * A graph on the cells that hold a card: for each of them, by its place among them, the places it is joined to, rising.
+ */
 export type CellGraph = readonly (readonly number[])[]
 
 /**

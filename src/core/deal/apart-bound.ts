@@ -5,10 +5,11 @@ import { contentsOf } from './contents.ts'
 import { keyOf, once } from './step-rule.ts'
 
 /**
- * Whether these cards provably cannot be laid with matching ones `steps` apart. False proves nothing: it may still be possible.
- * A square of `steps` × `steps` cells can hold at most one card of an identical pair, and no two matching cards of a related one. So no such square may have more cells
- * than that allows, and however the board is cut into such squares, there must be at least as many squares as an identical pair has cards, and enough for the
- * two faces of a related one.
+ * Whether these cards provably cannot be laid with matching ones `steps` apart. False proves nothing: it may still be
+ * possible. A square of `steps` × `steps` cells can hold at most one card of an identical pair, and no two matching
+ * cards of a related one. So no such square may have more cells than that allows, and however the board is cut into
+ * such squares, there must be at least as many squares as an identical pair has cards, and enough for the two faces of
+ * a related one.
  */
 export function isProvedTooFar(board: Board, cards: readonly Card[], steps: number): boolean {
   if (steps <= 1) return false
@@ -27,7 +28,10 @@ export function isProvedTooFar(board: Board, cards: readonly Card[], steps: numb
 
 type Squares = { fullest: number; cuts: { count: number; fullest: number }[] }
 
-/** The most open cells in any square of that side; and for each way to cut the board into squares, how many hold any open cells, and the most that one holds. */
+/**
+ * The most open cells in any square of that side; and for each way to cut the board into squares, how many hold any
+ * open cells, and the most that one holds.
+ */
 const squaresOn = (board: Board, side: number): Squares =>
   once(keyOf(board, 'squares', side), () => {
     const open = openCells(board)

@@ -39,7 +39,10 @@ export class Arrangement {
     return this.near[place * this.width + this.twins[place]!]!
   }
 
-  /** How much a swap of two places would add to the number of matching cards that are too close; null if it would change nothing. */
+  /**
+   * How much a swap of two places would add to the number of matching cards that are too close; null if it would change
+   * nothing.
+   */
   worse(i: number, j: number): number | null {
     const { faces, twins, near, width } = this
     const one = faces[i]!

@@ -7,13 +7,15 @@ import type { CellGraph } from '../board/steps.ts'
 const MOVES = 12
 
 /**
- * Walks at random among the arrangements in which no two matching cards lie on joined cells, starting from one of them. In: the cards of the start,
- * changed in place; `tooClose`, a graph on their places. A move draws a place and another face. Alternately, that place swaps with another one that shows
- * that face; or all places connected to it through joined cells that show one of the two faces swap one face for the other, and, if that
- * changes how often the faces occur, so do those connected to a second place, drawn too, which must restore the balance. A move that lays
- * matching cards too close is undone. Every move is as likely as its reverse, so all arrangements that can be reached are equally likely in
- * the long run. On some small boards with related and identical pairs not all can be reached; for others, tests compare with full enumeration.
- * Source: the chains of A. B. Kempe (1879), as moved by J.-S. Wang, R. H. Swendsen, R. Kotecký, Phys. Rev. Lett. 63 (1989).
+ * Walks at random among the arrangements in which no two matching cards lie on joined cells, starting from one of them.
+ * In: the cards of the start, changed in place; `tooClose`, a graph on their places. A move draws a place and another
+ * face. Alternately, that place swaps with another one that shows that face; or all places connected to it through
+ * joined cells that show one of the two faces swap one face for the other, and, if that changes how often the faces
+ * occur, so do those connected to a second place, drawn too, which must restore the balance. A move that lays matching
+ * cards too close is undone. Every move is as likely as its reverse, so all arrangements that can be reached are
+ * equally likely in the long run. On some small boards with related and identical pairs not all can be reached; for
+ * others, tests compare with full enumeration. Source: the chains of A. B. Kempe (1879), as moved by J.-S. Wang, R. H.
+ * Swendsen, R. Kotecký, Phys. Rev. Lett. 63 (1989).
  */
 export function walkApart(cards: Card[], tooClose: CellGraph, stream: Stream): void {
   const size = cards.length
@@ -29,7 +31,10 @@ export function walkApart(cards: Card[], tooClose: CellGraph, stream: Stream): v
   const chain = new Int32Array(size)
   const inMove = new Int32Array(size)
   let length = 0
-  /** Adds the places connected to a place through these two faces. Out: how many more of them show the first face than the second. */
+  /**
+   * Adds the places connected to a place through these two faces. Out: how many more of them show the first face than
+   * the second.
+   */
   const addHanging = (start: number, one: number, other: number, move: number): number => {
     let more = 0
     const from = length

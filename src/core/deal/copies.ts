@@ -12,8 +12,9 @@ export type Copies =
 const SELDOM = 0.05
 
 /**
- * How often pairs appear on a board of `needed` pairs. Evenly: `each` times for all, once more for `more` of them. At random: up to `most` times for one, on 9 of 10
- * boards within `likely`. By counts: their sum. Null if no pair repeats, or there are no pairs.
+ * How often pairs appear on a board of `needed` pairs. Evenly: `each` times for all, once more for `more` of them. At
+ * random: up to `most` times for one, on 9 of 10 boards within `likely`. By counts: their sum. Null if no pair repeats,
+ * or there are no pairs.
  */
 export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], needed: number): Copies | null {
   const drawn = drawnPairs(pairs, fill)
@@ -25,7 +26,10 @@ export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], needed:
   return { how: 'evenly', each: Math.floor(needed / size), more: needed % size, pick: fill.pick }
 }
 
-/** The span that holds the copies of one pair on at least 9 of 10 boards, for `needed` draws among `size` pairs: quantiles of the binomial distribution. */
+/**
+ * The span that holds the copies of one pair on at least 9 of 10 boards, for `needed` draws among `size` pairs:
+ * quantiles of the binomial distribution.
+ */
 export function likelyCopies(needed: number, size: number): [number, number] {
   if (size === 1) return [needed, needed]
   const share = 1 / size
@@ -41,7 +45,10 @@ export function likelyCopies(needed: number, size: number): [number, number] {
   return [Math.max(0, low), needed]
 }
 
-/** How many pairs of each, as even as possible: the first ones in the deck get one more. In: the pairs to draw from, as indices into the deck. */
+/**
+ * How many pairs of each, as even as possible: the first ones in the deck get one more. In: the pairs to draw from, as
+ * indices into the deck.
+ */
 export function evenCounts(
   pairs: readonly Pair[],
   selection: readonly number[],

@@ -42,9 +42,9 @@ function logFactorial(n: number): number {
 }
 
 /**
- * How many different deals a level has, as a natural logarithm. Two deals differ if some cell shows another face. Exact except for
- * rounding (relative error under 10⁻⁹). Null where no fast enough method is known: `apart` and `close` with repeats, and
- * on large boards. In: a level that can be dealt.
+ * How many different deals a level has, as a natural logarithm. Two deals differ if some cell shows another face. Exact
+ * except for rounding (relative error under 10⁻⁹). Null where no fast enough method is known: `apart` and `close` with
+ * repeats, and on large boards. In: a level that can be dealt.
  *
  * A pair with m copies on the board can be laid in N! / (2m)! ways if identical, N! / m!² if related; the product over
  * pairs, summed over what can be picked, is a coefficient of a product of polynomials, one a pair.

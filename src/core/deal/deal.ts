@@ -26,7 +26,10 @@ export type DealCode =
   | 'arranged-wrong'
   | 'steps-unreachable'
   | 'steps-by-chance'
-/** `at`: section and key as one text. `steps`: the nearest value the board was found to hold, if the level asks for too much or too little. */
+/**
+ * `at`: section and key as one text. `steps`: the nearest value the board was found to hold, if the level asks for too
+ * much or too little.
+ */
 export type DealProblem = {
   code: DealCode
   section: 'board' | 'fill' | 'deal'
@@ -71,9 +74,9 @@ function twins(pairs: readonly Pair[], pair: number): [Card, Card] {
 }
 
 /**
- * Makes a level ready to deal, or says why it cannot be dealt. `at` in the problem is "section.key".
- * The same pairs, settings and seed give the same cells everywhere. `brief` skips working out how many steps the board could hold, which
- * takes longest; the message then has no number.
+ * Makes a level ready to deal, or says why it cannot be dealt. `at` in the problem is "section.key". The same pairs,
+ * settings and seed give the same cells everywhere. `brief` skips working out how many steps the board could hold,
+ * which takes longest; the message then has no number.
  */
 export function prepareDeal(
   pairs: readonly Pair[],
@@ -139,7 +142,10 @@ export function prepareDeal(
   })
 }
 
-/** The cards of every kind of fill of a level that repeats its pairs, but not at random: by how many of the pairs that get an extra copy are identical. */
+/**
+ * The cards of every kind of fill of a level that repeats its pairs, but not at random: by how many of the pairs that
+ * get an extra copy are identical.
+ */
 function fillsOf(
   pairs: readonly Pair[],
   selection: readonly number[],
@@ -161,12 +167,15 @@ function fillsOf(
   return fills
 }
 
-/** The bounds of `apart` and `close` on a level's board; `proved`: more steps are provably impossible, not just not found. */
+/**
+ * The bounds of `apart` and `close` on a level's board; `proved`: more steps are provably impossible, not just not
+ * found.
+ */
 export type StepsReach = Record<StepWay, number> & { proved: boolean }
 
 /**
- * The largest `apart` that was found and the smallest `close` that a level's board and fill can hold, or null if it cannot be dealt
- * for another reason.
+ * The largest `apart` that was found and the smallest `close` that a level's board and fill can hold, or null if it
+ * cannot be dealt for another reason.
  */
 export function stepsReach(
   pairs: readonly Pair[],

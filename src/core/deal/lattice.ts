@@ -1,9 +1,10 @@
 import { pairOf, type Card } from '../deck/card.ts'
 
 /**
- * Lays cards on a lattice: cells whose rows, and whose columns, differ by whole multiples of `steps` are far enough apart for any cards. Each
- * pair goes on one such set of cells that fits: first where it fills the set, then where it leaves the fewest cells. What fits on none is laid on the
- * cells that remain. In: the open cells and the same number of cards. Out: the cards in the order of the cells; some may lie too close.
+ * Lays cards on a lattice: cells whose rows, and whose columns, differ by whole multiples of `steps` are far enough
+ * apart for any cards. Each pair goes on one such set of cells that fits: first where it fills the set, then where it
+ * leaves the fewest cells. What fits on none is laid on the cells that remain. In: the open cells and the same number
+ * of cards. Out: the cards in the order of the cells; some may lie too close.
  */
 export function layOnLattice(
   open: readonly number[],

@@ -128,7 +128,10 @@ function repair(graph: CellGraph, mates: Mates, v: number, u: number, closed: re
   return false
 }
 
-/** Pairs two single vertices with each other or through one other pair; with many edges this serves most. Out: whether it worked. */
+/**
+ * Pairs two single vertices with each other or through one other pair; with many edges this serves most. Out: whether
+ * it worked.
+ */
 function joinShortly(
   graph: CellGraph,
   mates: Mates,

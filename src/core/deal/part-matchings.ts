@@ -4,8 +4,8 @@ import type { CellGraph } from '../board/steps.ts'
 const MOST_STATES = 6000
 
 /**
- * How many ways there are to choose k edges of a graph, no two of which meet, for k = 0, 1, … . Null if the graph is too
- * tangled to count quickly. Vertex by vertex; a state is the set of later vertices already used, so the work grows
+ * How many ways there are to choose k edges of a graph, no two of which meet, for k = 0, 1, … . Null if the graph is
+ * too tangled to count quickly. Vertex by vertex; a state is the set of later vertices already used, so the work grows
  * with how far apart joined vertices are in the numbering.
  */
 export function partMatchings(graph: CellGraph): bigint[] | null {

@@ -16,14 +16,20 @@ import { mendApart, swapApart } from './swaps.ts'
 
 /** How many blocks of swaps are tried for a deal. */
 const BLOCKS = 400
-/** And while finding out whether deals are possible: fewer on large boards, where a block takes long and somebody waits for the answer. */
+/**
+ * And while finding out whether deals are possible: fewer on large boards, where a block takes long and somebody waits
+ * for the answer.
+ */
 const searchBlocks = (cards: number): number => Math.min(60, Math.round(1.5e8 / cards ** 3))
 /** The most kinds of fill that are checked one by one; fewer on large boards for the same reason. */
 const mostFills = (cards: number): number => (cards > 100 ? 6 : 24)
 
 /** Cards laid by the rule; `bySwaps`: swaps from a shuffle found it, so swaps can be trusted to find all others. */
 type SpreadFill = { laid: Card[]; bySwaps: boolean }
-/** The largest `apart` that was found, whether a larger one is proved impossible, and the largest that is not proved impossible. */
+/**
+ * The largest `apart` that was found, whether a larger one is proved impossible, and the largest that is not proved
+ * impossible.
+ */
 export type MostApart = { steps: number; proved: boolean; bound: number }
 
 /** The places too close for matching cards under `apart`. */
@@ -38,8 +44,9 @@ const tooClose = (board: Board, steps: number): TooClose =>
   })
 
 /**
- * Looks for a way to lay these cards: by swaps from a shuffle; on a lattice; by mending what the swaps left, then the lattice. The same cards always give
- * the same result. If the lattice has no fault there is a way in any case, and swaps are tried half as long.
+ * Looks for a way to lay these cards: by swaps from a shuffle; on a lattice; by mending what the swaps left, then the
+ * lattice. The same cards always give the same result. If the lattice has no fault there is a way in any case, and
+ * swaps are tried half as long.
  */
 const search = (board: Board, cards: readonly Card[], steps: number): SpreadFill | null =>
   once(keyOf(board, 'repeats', steps, cards.join()), () => {
@@ -55,7 +62,10 @@ const search = (board: Board, cards: readonly Card[], steps: number): SpreadFill
     return mendApart(shuffled, close, stream) ? { laid: shuffled, bySwaps: false } : null
   })
 
-/** All kinds of cards that a level's seeds may bring on the board; which pairs repeat may vary, how often they do does not. */
+/**
+ * All kinds of cards that a level's seeds may bring on the board; which pairs repeat may vary, how often they do does
+ * not.
+ */
 export type Fills = readonly (readonly Card[])[]
 
 /** How each kind of fill can be laid, or null if no way was found for one of them. */
@@ -119,7 +129,9 @@ const kindOf = (cards: readonly Card[]): string =>
     .sort()
     .join(' ')
 
-/** The cards as if every pair were identical, unless all are related: what keeps these apart keeps any others apart too. */
+/**
+ * The cards as if every pair were identical, unless all are related: what keeps these apart keeps any others apart too.
+ */
 function strictest(cards: readonly Card[]): Card[] {
   return cards.every(isRelated) ? [...cards] : cards.map((card) => cardOf(pairOf(card), 'a', false))
 }

@@ -34,7 +34,9 @@ export const stepRule = (board: Board, way: StepWay, steps: number): StepRule | 
     return start && { graph, start }
   })
 
-/** The largest `apart`, or the smallest `close`, that a board can hold if no pair lies on it twice. In: an even board. */
+/**
+ * The largest `apart`, or the smallest `close`, that a board can hold if no pair lies on it twice. In: an even board.
+ */
 export const stepLimit = (board: Board, way: StepWay): number =>
   once(keyOf(board, 'limit', way), () => {
     const holds = (steps: number): boolean => perfectMatching(graphOf(board, way, steps)) !== null

@@ -9,11 +9,12 @@ const SWAPS = 20
 const PATIENCE = 50
 
 /**
- * Swaps cards until no two matching ones lie too close, for boards on which some pair appears more than once. In: the cards at the
- * start, changed in place; the places that are too close; `blocks`, the most blocks to try. Out: whether it worked.
- * Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m the mean number of them in a shuffle,
- * so every arrangement stays within reach and the good ones stay equally likely (N. Metropolis
- * et al., J. Chem. Phys. 21, 1953). The result is checked only after whole blocks, so that a good moment is not picked.
+ * Swaps cards until no two matching ones lie too close, for boards on which some pair appears more than once. In: the
+ * cards at the start, changed in place; the places that are too close; `blocks`, the most blocks to try. Out: whether
+ * it worked. Places to swap are drawn evenly. A swap that makes d more bad neighbours is taken with probability m⁻ᵈ, m
+ * the mean number of them in a shuffle, so every arrangement stays within reach and the good ones stay equally likely
+ * (N. Metropolis et al., J. Chem. Phys. 21, 1953). The result is checked only after whole blocks, so that a good moment
+ * is not picked.
  */
 export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks: number): boolean {
   const size = cards.length
@@ -36,13 +37,16 @@ export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks
   return true
 }
 
-/** How many swaps are tried for each bad place in a round, and how many rounds; fewer on large boards, where somebody waits for the answer. */
+/**
+ * How many swaps are tried for each bad place in a round, and how many rounds; fewer on large boards, where somebody
+ * waits for the answer.
+ */
 const PARTNERS = 30
 const rounds = (cards: number): number => Math.min(200, Math.round(1.6e6 / cards ** 2))
 
 /**
- * Mends an arrangement, to find out whether there is a good one at all: only cards too close to a match are moved, to wherever that makes it
- * no worse. In and out: as `swapApart`. The result is one of many, not a fair draw among them.
+ * Mends an arrangement, to find out whether there is a good one at all: only cards too close to a match are moved, to
+ * wherever that makes it no worse. In and out: as `swapApart`. The result is one of many, not a fair draw among them.
  */
 export function mendApart(cards: Card[], close: TooClose, stream: Stream): boolean {
   const size = cards.length

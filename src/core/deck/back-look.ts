@@ -28,7 +28,10 @@ const TILES: Record<Pattern, { side: number; draw: string }> = {
 /** The side of one tile of a pattern, in px. */
 export const tileSide = (pattern: Pattern): number => TILES[pattern].side
 
-/** How much of a card's width the emblem takes; of half its shorter side, the disc of paper under it and the ring of ink around that. */
+/**
+ * How much of a card's width the emblem takes; of half its shorter side, the disc of paper under it and the ring of ink
+ * around that.
+ */
 export const EMBLEM = { size: 0.46, disc: 0.66, ring: 0.7 } as const
 
 /** How wide the edge of paper around a back is: a share of the card's width, and at least so many px. */

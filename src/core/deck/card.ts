@@ -1,6 +1,7 @@
 /**
  * A physical card, as one whole number: which pair of the deck, which of its faces, and whether the pair is related.
- * Boards are lists of these numbers, which makes a million deals or games a matter of seconds; read them with the functions below.
+ * Boards are lists of these numbers, which makes a million deals or games a matter of seconds; read them with the
+ * functions below.
  */
 export type Card = number
 export type Side = 'a' | 'b'

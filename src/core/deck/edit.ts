@@ -35,8 +35,8 @@ export function duplicated(pairs: readonly Pair[], ids: Ids): { pairs: Pair[]; i
 }
 
 /**
- * The chosen pairs, in their order, moved together so that the first of them stands at the place `to`, 0 to the number of pairs
- * (less the chosen).
+ * The chosen pairs, in their order, moved together so that the first of them stands at the place `to`, 0 to the number
+ * of pairs (less the chosen).
  */
 export function moved(pairs: readonly Pair[], ids: Ids, to: number): Pair[] {
   const chosen = pairs.filter(({ id }) => ids.has(id))
@@ -45,7 +45,10 @@ export function moved(pairs: readonly Pair[], ids: Ids, to: number): Pair[] {
   return [...others.slice(0, at), ...chosen, ...others.slice(at)]
 }
 
-/** Where `moved` puts the chosen pairs one place earlier (−1) or later (1): a step of the whole group past one other pair. */
+/**
+ * Where `moved` puts the chosen pairs one place earlier (−1) or later (1): a step of the whole group past one other
+ * pair.
+ */
 export function movedBy(pairs: readonly Pair[], ids: Ids, by: number): Pair[] {
   const first = pairs.findIndex(({ id }) => ids.has(id))
   const last = pairs.findLastIndex(({ id }) => ids.has(id))

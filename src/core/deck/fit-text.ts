@@ -28,11 +28,17 @@ export function fitText(text: string, ratio: number): { lines: number; width: nu
   return best
 }
 
-/** How much of a card its text may take: across, down, and the height limit for a single letter; and the line spacing, in em. */
+/**
+ * How much of a card its text may take: across, down, and the height limit for a single letter; and the line spacing,
+ * in em.
+ */
 const SHARE = { across: 0.82, down: 0.8, tallest: 0.46 }
 export const LINE_HEIGHT = 1.2
 
-/** The type size of a face's text, as a share of the card's width and as one of its height; the smaller of the two applies. */
+/**
+ * The type size of a face's text, as a share of the card's width and as one of its height; the smaller of the two
+ * applies.
+ */
 export function textSize(text: string, ratio: number): { byWidth: number; byHeight: number; lines: number } {
   const { lines, width } = fitText(text, ratio)
   return {

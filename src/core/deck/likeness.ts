@@ -72,9 +72,10 @@ function lookOf(pixels: Uint8ClampedArray | Uint8Array, vision: Vision): Appeara
 }
 
 /**
- * How much alike two faces look to one vision, 0 to 1; 1 for the same face. In each window the structural similarity of Z. Wang et al.
- * (IEEE Trans. Image Processing 13, 2004), over lightness and both colour axes together, times how near the mean colours are; windows
- * count by how much there is to see in either, so that empty paper does not make faces alike.
+ * How much alike two faces look to one vision, 0 to 1; 1 for the same face. In each window the structural similarity of
+ * Z. Wang et al. (IEEE Trans. Image Processing 13, 2004), over lightness and both colour axes together, times how near
+ * the mean colours are; windows count by how much there is to see in either, so that empty paper does not make faces
+ * alike.
  */
 export function likeness(one: Appearance, other: Appearance): number {
   let sum = 0

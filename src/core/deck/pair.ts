@@ -14,7 +14,10 @@ type Emblem = { kind: 'picture'; name: string } | { kind: 'image'; src: string }
 /** A colour laid over an own image on the back; `strength` in percent: at 100 the image is hidden. */
 type Tint = { colour: string; strength: number }
 
-/** What every card shows face down: a pattern in two colours, an emblem on it, or an own image over the whole back, which may be tinted. */
+/**
+ * What every card shows face down: a pattern in two colours, an emblem on it, or an own image over the whole back,
+ * which may be tinted.
+ */
 export type Back = {
   pattern: Pattern
   ink: string

@@ -1,4 +1,6 @@
-/** Endings of library names that tell a sign from its neighbours in a table of signs but say nothing about the picture. */
+/**
+ * Endings of library names that tell a sign from its neighbours in a table of signs but say nothing about the picture.
+ */
 const TAIL = /-(not-done|blood-type|symbol|medium|medium-light|medium-dark|dark|(?<!(traffic|car)-)light)$/
 
 /** A library picture's name in words, to search in: "hourglass not done". In: its name, as face.name has it. */

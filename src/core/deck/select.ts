@@ -26,7 +26,10 @@ export function selectPairs(pairs: readonly Pair[], use: Use): number[] {
   return all.slice(use.from - 1, use.to)
 }
 
-/** What a level's boards are filled from, as indices into the deck, in deck order: the pairs it uses, or, with counts, each repeated by its count. */
+/**
+ * What a level's boards are filled from, as indices into the deck, in deck order: the pairs it uses, or, with counts,
+ * each repeated by its count.
+ */
 export function drawnPairs(pairs: readonly Pair[], { use, repeat, counts }: Settings['fill']): number[] {
   if (repeat !== 'counts') return selectPairs(pairs, use)
   return pairs.flatMap(({ id }, index) =>

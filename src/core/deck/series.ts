@@ -94,8 +94,8 @@ const dots = (count: number, encode: Encode): Face =>
   )
 
 /**
- * The pairs `from` to `to` (1-based) of a series. In: `twin`, which of SERIES_TWINS; `encode`, which makes a data URL of an SVG;
- * `taken`, ids already in use. Numbers with dots end at nine.
+ * The pairs `from` to `to` (1-based) of a series. In: `twin`, which of SERIES_TWINS; `encode`, which makes a data URL
+ * of an SVG; `taken`, ids already in use. Numbers with dots end at nine.
  */
 export function seriesPairs(
   kind: SeriesKind,

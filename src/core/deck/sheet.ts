@@ -12,9 +12,9 @@ export const SHEET_BOUNDS = { tile: [4, 2048], edge: [0, 512], count: [1, 100] }
 const MOST_TILES = 1000
 
 /**
- * The tiles of a sheet, row by row. `margin` goes around all of them, `spacing` between any two. By count, the tiles are as large as
- * whole px allow. `left` is what remains at the right and lower edges beyond the margin.
- * Problems: not even one tile fits; more than 1,000 would.
+ * The tiles of a sheet, row by row. `margin` goes around all of them, `spacing` between any two. By count, the tiles
+ * are as large as whole px allow. `left` is what remains at the right and lower edges beyond the margin. Problems: not
+ * even one tile fits; more than 1,000 would.
  */
 export function cutSheet(width: number, height: number, cut: SheetCut): Result<Sheet> {
   const { margin, spacing } = cut

@@ -33,7 +33,9 @@ export function visionMatrix(vision: Vision): number[][] {
 const toOklab = converter('oklab')
 const clamp = (x: number): number => Math.min(1, Math.max(0, x))
 
-/** A colour as a vision sees it, in OKLab: lightness 0 to 1, then its two axes, about −0.4 to 0.4. In: 0 to 255 each. */
+/**
+ * A colour as a vision sees it, in OKLab: lightness 0 to 1, then its two axes, about −0.4 to 0.4. In: 0 to 255 each.
+ */
 export function seenColour(
   vision: Vision,
   red: number,

@@ -6,7 +6,10 @@ const utf16 = (text: string, big: boolean): Uint8Array => {
   const bytes = Buffer.from(text, 'utf16le')
   return new Uint8Array(big ? bytes.swap16() : bytes)
 }
-/** Western European letters, one byte each. Node decodes quotation marks and dashes of this encoding wrongly, so there are none. */
+/**
+ * Western European letters, one byte each. Node decodes quotation marks and dashes of this encoding wrongly, so there
+ * are none.
+ */
 const western = (text: string): Uint8Array => Uint8Array.from(text, (letter) => letter.charCodeAt(0))
 
 describe('text in any encoding', () => {

@@ -14,8 +14,9 @@ export type AnyText = { text: string; encoding: string }
 const LOOKED_AT = 1 << 16
 
 /**
- * The text of bytes in any encoding, for lists that are previewed before they are taken: UTF-8 first, then UTF-16, with or without a mark, then the
- * encoding of one byte or more a letter that fits the letters best. Bytes that are not text are a problem.
+ * The text of bytes in any encoding, for lists that are previewed before they are taken: UTF-8 first, then UTF-16, with
+ * or without a mark, then the encoding of one byte or more a letter that fits the letters best. Bytes that are not text
+ * are a problem.
  */
 export function readAnyText(bytes: Uint8Array): Result<AnyText> {
   const plain = readUtf8(bytes)
@@ -44,7 +45,10 @@ function decoded(bytes: Uint8Array, encoding: string): string | null {
 const oneByte = (found: string | null): string =>
   !found || /^(UTF-8|ASCII|ISO-8859-1)$/i.test(found) ? 'windows-1252' : found
 
-/** Whether there are characters that no word list has but program files do: control characters other than tab, line ends and the like. */
+/**
+ * Whether there are characters that no word list has but program files do: control characters other than tab, line ends
+ * and the like.
+ */
 function hasControls(text: string): boolean {
   for (let i = 0; i < text.length; i++) {
     const code = text.charCodeAt(i)

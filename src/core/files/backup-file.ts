@@ -7,7 +7,10 @@ import { readGame, writeGame } from './game-file.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
 import { readUtf8 } from './utf8.ts'
 
-/** A whole shelf in one file: a zip of backup.json, which lists the games, and each game as a file of its own under games/. */
+/**
+ * A whole shelf in one file: a zip of backup.json, which lists the games, and each game as a file of its own under
+ * games/.
+ */
 
 const BACKUP_FORMAT = 'lucky-twin/backup'
 const BACKUP_VERSION = 1
@@ -15,7 +18,10 @@ const LIST = 'backup.json'
 /** Of one backup, unpacked, in bytes. */
 const MOST = 1024 * 2 ** 20
 
-/** A game as it was on the shelf: its key there, when it was last changed, and since when it is in the bin, in ms since 1970. */
+/**
+ * A game as it was on the shelf: its key there, when it was last changed, and since when it is in the bin, in ms since
+ * 1970.
+ */
 export type BackedUp = { key: string; touched: number; removed?: number; game: Game }
 /** A game read from a backup, or why it cannot be read. `name`: its title, or its file. */
 export type FromBackup = Omit<BackedUp, 'game'> & { name: string; game: Result<Game> }

@@ -28,9 +28,10 @@ const MOST_CELLS = BOUNDS.cards[1]
 const MOST_NAMES = BOUNDS.pairs[1]
 
 /**
- * Boards from text: JSON lines (objects with `cells`, or arrays), CSV with a board a row, or a board a line of any words separated by spaces;
- * a line without blanks is taken letter by letter. null, and an empty field of a CSV, is a gap. Names that end in /a and /b are the two faces of a related pair.
- * Boards that do not fit the others are left out and reported with their line. A problem if no board is left.
+ * Boards from text: JSON lines (objects with `cells`, or arrays), CSV with a board a row, or a board a line of any
+ * words separated by spaces; a line without blanks is taken letter by letter. null, and an empty field of a CSV, is a
+ * gap. Names that end in /a and /b are the two faces of a related pair. Boards that do not fit the others are left out
+ * and reported with their line. A problem if no board is left.
  */
 export function readBoards(text: string, given: GivenSize = {}): Result<ReadBoards> {
   const problems: string[] = []
@@ -145,7 +146,9 @@ const ROWS: Record<BoardFormat, (text: string, tell: (line: number, why: string)
     }),
 }
 
-/** The number of the line that contains the character at `cursor`. Called with a rising cursor for one text at a time. */
+/**
+ * The number of the line that contains the character at `cursor`. Called with a rising cursor for one text at a time.
+ */
 const lineAfter = (() => {
   let of = ''
   let at = 0

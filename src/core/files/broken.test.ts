@@ -21,8 +21,8 @@ import { readRecord, writeRecord } from './record-file.ts'
 import { wordPairs } from './words-file.ts'
 
 /**
- * What comes from outside and was broken on the way: a reader never throws, says where and why it refuses, and what it lets in is sound
- * enough for all that is done with it.
+ * What comes from outside and was broken on the way: a reader never throws, says where and why it refuses, and what it
+ * lets in is sound enough for all that is done with it.
  */
 
 /** What may stand in a file where something else should. */
@@ -92,7 +92,8 @@ function expectSound<T>(read: Result<T>, sound: (value: T) => void): void {
   expect(read.problem.message.trim()).not.toBe('')
   expect(read.problem.message).not.toMatch(/undefined(?! entity)|\[object/)
 }
-// no run fails by chance; 600 runs see, 99 times of 100, a fault that one change in 130 shows, and 200, which take a whole game each, one in 43
+// no run fails by chance; 600 runs see, 99 times of 100, a fault that one change in 130 shows, and 200, which take a
+// whole game each, one in 43
 const RUNS = { numRuns: 600 }
 const WHOLE_GAMES = { numRuns: 200 }
 

@@ -5,7 +5,10 @@ import { largerThan } from '../settings/settings.ts'
 const isBase64 = (code: number): boolean =>
   (code >= 97 && code <= 122) || (code >= 65 && code <= 90) || (code >= 47 && code <= 57) || code === 43
 
-/** The content of a data URL. In: the text, the kind it must have, and its most bytes. Out: its type ("png") and its bytes, or what is wrong; too much is not decoded. */
+/**
+ * The content of a data URL. In: the text, the kind it must have, and its most bytes. Out: its type ("png") and its
+ * bytes, or what is wrong; too much is not decoded.
+ */
 export function bytesOf(
   src: string,
   kind: 'image' | 'audio',

@@ -5,7 +5,10 @@ export const WEB_PAGE = 'a web page'
 /** How many bytes decide whether a file is text. */
 const HEAD = 1000
 
-/** What a file that cannot hold a game is, by its first bytes: "a PNG image", "plain text". Null if it may hold one: JSON, or a zip. */
+/**
+ * What a file that cannot hold a game is, by its first bytes: "a PNG image", "plain text". Null if it may hold one:
+ * JSON, or a zip.
+ */
 export function otherKind(bytes: Uint8Array): string | null {
   const head = String.fromCharCode(...bytes.subarray(0, HEAD))
   const text = head.replace(/^\xef\xbb\xbf/, '').trimStart()

@@ -20,8 +20,9 @@ const WHOLE = [GAME, IN_PROJECT, IN_SITE]
 const ENDINGS: Record<string, string> = { jpeg: 'jpg', mpeg: 'mp3' }
 
 /**
- * A game from the bytes of a NAME.game.zip: game.json, and art/… and sound/… with each image's and sound's `src` relative; or from a site, a project or a kit that it was shipped as.
- * Nothing is unpacked beyond 64 MiB, and no entry but game.json beyond 8 MiB.
+ * A game from the bytes of a NAME.game.zip: game.json, and art/… and sound/… with each image's and sound's `src`
+ * relative; or from a site, a project or a kit that it was shipped as. Nothing is unpacked beyond 64 MiB, and no entry
+ * but game.json beyond 8 MiB.
  */
 export function readGameZip(bytes: Uint8Array): Result<Game> {
   let total = 0

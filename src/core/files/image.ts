@@ -84,7 +84,10 @@ function gifSize(bytes: Uint8Array): { width: number; height: number } | null {
   return { width, height }
 }
 
-/** Checks that bytes are an image of a known type, not too large, and, if an SVG, one that only draws. Nothing is unpacked. */
+/**
+ * Checks that bytes are an image of a known type, not too large, and, if an SVG, one that only draws. Nothing is
+ * unpacked.
+ */
 export function checkImage(bytes: Uint8Array): Result<ImageType> {
   if (bytes.length > SIZES.image) return bad('', largerThan(SIZES.image))
   const type = imageType(bytes)

@@ -1,6 +1,9 @@
 /** What the studio and the server tell each other about pages that are lent to devices nearby. */
 
-/** How many pages are lent at a time, how large one may be, in bytes, for how long, in ms, and how many of the devices that opened it are remembered. */
+/**
+ * How many pages are lent at a time, how large one may be, in bytes, for how long, in ms, and how many of the devices
+ * that opened it are remembered.
+ */
 export const LENDING = {
   pages: 20,
   bytes: 16 * 2 ** 20,
@@ -8,15 +11,18 @@ export const LENDING = {
   openers: 50,
 } as const
 
-/** A device that opened a lent page: its address, what its browser says of itself, and when it last did, in ms since 1970. */
+/**
+ * A device that opened a lent page: its address, what its browser says of itself, and when it last did, in ms since
+ * 1970.
+ */
 export type Opener = { address: string; browser: string; at: number }
 
 /** A page that is lent, under a token that cannot be guessed, until a time in ms since 1970. */
 export type Lent = { token: string; title: string; until: number; openers: Opener[] }
 
 /**
- * How lending stands. `here`: the origin at which this machine itself opens lent pages. `nearby`: the origins at which others reach them, one for each network and name; empty
- * if the server was not started for that.
+ * How lending stands. `here`: the origin at which this machine itself opens lent pages. `nearby`: the origins at which
+ * others reach them, one for each network and name; empty if the server was not started for that.
  */
 export type Lending = { here: string; nearby: string[]; lent: Lent[] }
 

@@ -14,7 +14,10 @@ export function parseJson(text: string): Result<unknown> {
   }
 }
 
-/** "line 3, column 7": the position in an engine's message, or the end of a text that stops too soon; else an empty text. */
+/**
+ * "line 3, column 7": the position in an engine's message, or the end of a text that stops too soon; else an empty
+ * text.
+ */
 function placeOf(text: string, message: string): string {
   const match = /position (\d+)/.exec(message)
   if (!match && !/end/i.test(message)) return ''

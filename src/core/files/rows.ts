@@ -1,6 +1,8 @@
 import Papa from 'papaparse'
 
-/** A table as text. In: its rows, each with the same keys in the same order; or plain lists of cells, without a header. */
+/**
+ * A table as text. In: its rows, each with the same keys in the same order; or plain lists of cells, without a header.
+ */
 
 /** As CSV, with the keys as a header (RFC 4180, lines end with CR LF). */
 export const rowsCsv = (rows: readonly object[]): string => `${Papa.unparse([...rows])}\r\n`

@@ -44,7 +44,10 @@ function wordLists(
   return { keys, lists: Object.fromEntries(lists) }
 }
 
-/** The element of a page that holds its game, with the minds that may play there, so that its script need not know the standard ones. In: a game, and what is shown and said beside it. */
+/**
+ * The element of a page that holds its game, with the minds that may play there, so that its script need not know the
+ * standard ones. In: a game, and what is shown and said beside it.
+ */
 export function gameElement(game: Game, { art, words, credits, drawings }: BesideGame): string {
   // players need neither the author's own checks nor minds without a seat
   const { checks: _checks, minds = [], ...rest } = game
@@ -64,7 +67,10 @@ export function gameElement(game: Game, { art, words, credits, drawings }: Besid
   return `${BEGIN}${safeJson(page)}${END}`
 }
 
-/** The game inside a shipped page, checked like one from a file of its own; it has no kept checks. In: the text of an HTML page. */
+/**
+ * The game inside a shipped page, checked like one from a file of its own; it has no kept checks. In: the text of an
+ * HTML page.
+ */
 export function readShippedPage(text: string): Result<Game> {
   const at = text.indexOf(BEGIN)
   if (at < 0) return bad('', notAGame('a web page without a game inside'))

@@ -16,7 +16,9 @@ export function soundType(bytes: Uint8Array): SoundType | null {
   return isFrame ? 'mpeg' : null
 }
 
-/** Whether bytes may be a sound of a game: at most 1 MiB of WAV, MP3 or OGG. Only a browser can tell whether they play. */
+/**
+ * Whether bytes may be a sound of a game: at most 1 MiB of WAV, MP3 or OGG. Only a browser can tell whether they play.
+ */
 export function checkSound(bytes: Uint8Array): Result<SoundType> {
   if (bytes.length > SIZES.sound) return bad('', largerThan(SIZES.sound))
   const type = soundType(bytes)

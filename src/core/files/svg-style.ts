@@ -1,6 +1,6 @@
 /**
- * The parts of an SVG style that affect how much is drawn: the ids it refers to, and its filter functions. Read character by character, without regular expressions
- * that could backtrack, since styles come from strangers.
+ * The parts of an SVG style that affect how much is drawn: the ids it refers to, and its filter functions. Read
+ * character by character, without regular expressions that could backtrack, since styles come from strangers.
  */
 export type StyleSays = { refers: string[]; filters: string[] }
 
@@ -31,7 +31,10 @@ const MOVING = ['animation', 'transition']
 
 const isSpace = (letter: string | undefined): boolean => letter !== undefined && letter <= ' '
 
-/** Reads declarations, or a whole style. Out: what they say, or why they are refused, as words that continue "an SVG that …". */
+/**
+ * Reads declarations, or a whole style. Out: what they say, or why they are refused, as words that continue "an SVG
+ * that …".
+ */
 export function readStyle(text: string): StyleSays | string {
   const low = text.toLowerCase()
   for (const [part, why] of REFUSED) if (low.includes(part)) return why
@@ -81,7 +84,10 @@ function idAt(text: string, from: number): string | null {
 /** A rule of a style sheet: which elements it may apply to, and what it says. `all`: it may apply to any. */
 export type StyleRule = { tag?: string; id?: string; class?: string; all?: true; says: StyleSays }
 
-/** The rules of a style sheet that say anything relevant, or why it is refused. Only the last part of a selector is read. */
+/**
+ * The rules of a style sheet that say anything relevant, or why it is refused. Only the last part of a selector is
+ * read.
+ */
 export function readSheet(text: string): StyleRule[] | string {
   const refused = readStyle(text)
   if (typeof refused === 'string') return refused

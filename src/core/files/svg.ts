@@ -18,7 +18,10 @@ type Node = {
   filters: number
   parts: string[]
 }
-/** Everything drawn by an element: elements, letters of path data, filtered ones; the depth of masks or clips, and of filters. */
+/**
+ * Everything drawn by an element: elements, letters of path data, filtered ones; the depth of masks or clips, and of
+ * filters.
+ */
 type DrawingCost = { elements: number; letters: number; filtered: number; masks: number; filters: number }
 
 /** Elements that can run, load, link, move or embed something. */
@@ -51,10 +54,10 @@ const local = (name: string): string => name.slice(name.lastIndexOf(':') + 1).to
 class Refused extends Error {}
 
 /**
- * Whether an SVG is well formed, only draws, and draws no more than browsers can without harm (IMAGE_BOUNDS): no script, event handler, link,
- * media or motion, nothing loaded from outside, no filter but one blur, shadow or colour matrix. In: its text, and what checks an image within it and
- * says how many px it has. Out: nothing, or a problem that names the line if there is one. One pass over the markup; references are followed
- * once for each element.
+ * Whether an SVG is well formed, only draws, and draws no more than browsers can without harm (IMAGE_BOUNDS): no
+ * script, event handler, link, media or motion, nothing loaded from outside, no filter but one blur, shadow or colour
+ * matrix. In: its text, and what checks an image within it and says how many px it has. Out: nothing, or a problem that
+ * names the line if there is one. One pass over the markup; references are followed once for each element.
  */
 export function checkSvg(text: string, pixelsOf: (src: string) => Result<number> = noImages): Result<true> {
   if (text.length > SIZES.svg) return bad('', `is ${largerThan(SIZES.svg)}`)

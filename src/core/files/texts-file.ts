@@ -9,11 +9,17 @@ import type { Messages } from '../texts/messages.ts'
 import { parseJson, readWith } from './read-json.ts'
 import { rowsCsv } from './rows.ts'
 
-/** The texts of a game in its languages as a table for translators: CSV, or JSON with the same keys. A row is a text, a column a language. */
+/**
+ * The texts of a game in its languages as a table for translators: CSV, or JSON with the same keys. A row is a text, a
+ * column a language.
+ */
 
 type TextsByLanguage = Partial<Record<Language, Messages>>
 
-/** Each text with its place, what it is, and what each language says; where it says nothing of its own, the cell is empty. */
+/**
+ * Each text with its place, what it is, and what each language says; where it says nothing of its own, the cell is
+ * empty.
+ */
 function rowsOf(game: Game, words: TextsByLanguage): Record<string, string>[] {
   const languages = languagesOf(game)
   return saidRows(game).map(({ id, what }) => ({
@@ -32,8 +38,9 @@ export const textsJson = (game: Game, words: TextsByLanguage): string =>
   JSON.stringify(rowsOf(game, words), null, 2) + '\n'
 
 /**
- * A game with the texts of such a table. Rows and columns that are left out stay as they are, an empty cell gives the text back. In: the text of a CSV or JSON
- * file, the game, and the messages of its languages. A problem names the line or row.
+ * A game with the texts of such a table. Rows and columns that are left out stay as they are, an empty cell gives the
+ * text back. In: the text of a CSV or JSON file, the game, and the messages of its languages. A problem names the line
+ * or row.
  */
 export function readTexts(text: string, game: Game, words: TextsByLanguage): Result<Game> {
   const rows = /^\s*\[/.test(text) ? fromJson(text) : fromCsv(text)

@@ -7,7 +7,8 @@ declare class TextDecoder {
 }
 
 /**
- * The text of UTF-8 bytes, a byte order mark left out. Nothing is replaced: a problem says which encoding it seems to be instead.
+ * The text of UTF-8 bytes, a byte order mark left out. Nothing is replaced: a problem says which encoding it seems to
+ * be instead.
  */
 export function readUtf8(bytes: Uint8Array): Result<string> {
   try {

@@ -1,6 +1,7 @@
 /**
- * A sound as the bytes of a WAV file: one channel of 16 bits a sample. In: samples from −1 to 1, values beyond are clipped; the number of samples per second.
- * Source: the RIFF layout of PCM WAVE files, a head of 44 bytes and the samples, all numbers with their low byte first.
+ * A sound as the bytes of a WAV file: one channel of 16 bits a sample. In: samples from −1 to 1, values beyond are
+ * clipped; the number of samples per second. Source: the RIFF layout of PCM WAVE files, a head of 44 bytes and the
+ * samples, all numbers with their low byte first.
  */
 export function writeWav(samples: Float32Array, rate: number): Uint8Array {
   const head = 44

@@ -66,9 +66,10 @@ const partOfHead = (head: string): ColumnPart | undefined =>
 type WordRow = { line: number; cells: string[]; torn: boolean }
 
 /**
- * Pairs from typed, pasted or opened text: columns separated by tab, semicolon, |, = or comma, in quotation marks if they contain such a sign or a
- * line break. Each column has a use: one face, the other face, name, tags, words read aloud, or nothing. A row without a second face is an
- * identical pair, or is left out. Rows beyond the limit are reported.
+ * Pairs from typed, pasted or opened text: columns separated by tab, semicolon, |, = or comma, in quotation marks if
+ * they contain such a sign or a line break. Each column has a use: one face, the other face, name, tags, words read
+ * aloud, or nothing. A row without a second face is an identical pair, or is left out. Rows beyond the limit are
+ * reported.
  */
 export function wordPairs(text: string, taken: readonly string[], options: WordOptions = {}): WordPairs {
   const clean = text.replace(/^\ufeff/, '')
@@ -156,7 +157,10 @@ function isHeader(row: WordRow | undefined): boolean {
   return named.length > 1 && (named.length === 2 ? headCount === 2 : headCount > named.length / 2)
 }
 
-/** The use of each column: by its heading if it is recognised, else by its content. The first two without another use are the faces. */
+/**
+ * The use of each column: by its heading if it is recognised, else by its content. The first two without another use
+ * are the faces.
+ */
 function guessParts(width: number, head: readonly string[], body: readonly WordRow[]): ColumnPart[] {
   const sample = body.slice(0, LOOKED_AT)
   const taken = new Set<ColumnPart>()

@@ -27,7 +27,10 @@ const ALWAYS: Trial = { won: 0, games: 0, interval: [1, 1], free: null }
 /** How everyday and fleeting players do on a level; null if their games are too long to play, or not needed. */
 export type MindResults = { everyday: Trial | null; fleeting: Trial | null }
 
-/** Lets minds play a level, for at most this many turns each. A level with a mind as a rival is not judged: there the limits are not what matters. */
+/**
+ * Lets minds play a level, for at most this many turns each. A level with a mind as a rival is not judged: there the
+ * limits are not what matters.
+ */
 export function playStandardMinds(level: Playable, turns: number): MindResults {
   if (level.settings.players.minds.some((id) => id !== null)) return { everyday: null, fleeting: null }
   if (!limitsOf(level).length) return { everyday: ALWAYS, fleeting: null }
@@ -61,7 +64,10 @@ export function difficultyFindings(
     : []
 }
 
-/** The first limit of a level that has a value with which a mind wins this share, and that value. In: the result of its games there. */
+/**
+ * The first limit of a level that has a value with which a mind wins this share, and that value. In: the result of its
+ * games there.
+ */
 export function suggestLimit(
   level: Playable,
   trial: Trial,
@@ -75,6 +81,9 @@ export function suggestLimit(
   return null
 }
 
-/** Whether everyday players win more on the second of two levels than on the first, by more than both intervals; a first level that is too hard has a finding of its own. */
+/**
+ * Whether everyday players win more on the second of two levels than on the first, by more than both intervals; a first
+ * level that is too hard has a finding of its own.
+ */
 export const isEasier = (before: Trial | null, after: Trial | null): boolean =>
   before !== null && !isTooHard(before) && after !== null && after.interval[0] > before.interval[1]

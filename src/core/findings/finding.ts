@@ -3,7 +3,10 @@ import type { Lever } from '../odds/levers.ts'
 import type { Limit } from '../odds/winning.ts'
 import type { Section } from '../settings/settings.ts'
 
-/** Where in a game a finding is: in the rules of a level, by its place in the ladder from 0, or of the house (null); in the deck; in a kept check. `key` may be empty. */
+/**
+ * Where in a game a finding is: in the rules of a level, by its place in the ladder from 0, or of the house (null); in
+ * the deck; in a kept check. `key` may be empty.
+ */
 export type Where =
   | { level: number | null; section: Section; key: string }
   | { level: null; section: 'deck' | 'checks'; key: string }
@@ -16,13 +19,22 @@ type Values = {
   'unknown-picture': { holder: string; name: string }
   /** `by`: the limit that stops even perfect luck */
   'cannot-be-won': { by: 'turns'; pairs: number; turns: number } | { by: 'clock' }
-  /** a perfect memory wins `won` of `games` under this limit alone; `games` 0: fewer than 1 of 20. With `enough` it wins 9 of 10; null: no value does; missing: not worked out. */
+  /**
+   * a perfect memory wins `won` of `games` under this limit alone; `games` 0: fewer than 1 of 20. With `enough` it wins
+   * 9 of 10; null: no value does; missing: not worked out.
+   */
   'needs-luck': { by: Limit; limit: number; won: number; games: number; enough?: number | null }
-  /** everyday players won `won` of `games`; `enough`: with this value 7 of 10 of them win; null: not worked out, or no value does */
+  /**
+   * everyday players won `won` of `games`; `enough`: with this value 7 of 10 of them win; null: not worked out, or no
+   * value does
+   */
   'hardly-won': { by: Lever; won: number; games: number; enough: number | null }
   /** fleeting players won `won` of `games`, although there is a limit; with `enough` 9 of 10 of them win */
   'hardly-lost': { by: Lever; won: number; games: number; enough: number | null }
-  /** everyday players win more than on the level before, given by its name: the counts there and here, 0 of 0 if nothing can be lost; with `enough` they win as many */
+  /**
+   * everyday players win more than on the level before, given by its name: the counts there and here, 0 of 0 if nothing
+   * can be lost; with `enough` they win as many
+   */
   'easier-than-before': {
     before: string
     there: { won: number; games: number }

@@ -21,7 +21,10 @@ import {
 } from './difficulty-findings.ts'
 import type { Finding, FindingCode, FindingOf, Where } from './finding.ts'
 
-/** For at most this many levels with such findings the value that would mend them is worked out; more would take too long. */
+/**
+ * For at most this many levels with such findings the value that would mend them is worked out; more would take too
+ * long.
+ */
 const MOST_WORKED_OUT = 5
 const WORKED_OUT: ReadonlySet<FindingCode> = new Set(['steps-unreachable', 'hardly-won', 'hardly-lost'])
 /** The most turns that a mind plays on each level to see how it does; fewer on long ladders. */
@@ -29,7 +32,8 @@ const TURNS = { most: 8000, fewest: 2500, levels: 25 } as const
 
 /**
  * All findings of a game, levels in ladder order, then the deck. `pictures` are the names in the picture library;
- * without them no picture is looked up. The findings of a level are kept as long as that level, the house rules and the deck are the same values.
+ * without them no picture is looked up. The findings of a level are kept as long as that level, the house rules and the
+ * deck are the same values.
  */
 export function findingsOf(game: Game, pictures?: ReadonlySet<string>): Finding[] {
   const { house, deck, levels } = game
@@ -70,8 +74,8 @@ type CheckedLevel = { house: Settings; pairs: Game['deck']['pairs']; found: Leve
 const [full, brief] = [new WeakMap<Level, CheckedLevel>(), new WeakMap<Level, CheckedLevel>()]
 
 /**
- * The findings of one level. `index` is its place in the ladder, from 0; null: of the house rules, as if they were a level. `isBrief` leaves out
- * how many steps a board could hold that cannot be dealt.
+ * The findings of one level. `index` is its place in the ladder, from 0; null: of the house rules, as if they were a
+ * level. `isBrief` leaves out how many steps a board could hold that cannot be dealt.
  */
 export function levelFindings(game: Game, level: Level, index: number | null, isBrief = false): Finding[] {
   const { house, deck } = game
@@ -100,7 +104,10 @@ function mindResultsOf(game: Game, level: Level, playable: Playable): MindResult
   return results
 }
 
-/** The finding of a level on which everyday players win more than on the one before; null if there is none. `solves`: also work out the value with which they win as many. */
+/**
+ * The finding of a level on which everyday players win more than on the one before; null if there is none. `solves`:
+ * also work out the value with which they win as many.
+ */
 function easierThanBefore(game: Game, index: number, solves: boolean): Finding | null {
   const [before, level] = [game.levels[index - 1]!, game.levels[index]!]
   const there = cachedMindResults(game, before)?.everyday ?? null

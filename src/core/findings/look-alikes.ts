@@ -5,8 +5,8 @@ import type { Finding } from './finding.ts'
 export type Alike = { one: string | null; other: string }
 
 /**
- * The findings about faces that look alike. In: a game, and which of its pairs do, the most alike first; how faces are compared is described in likeness.ts.
- * Pairs that the game no longer has are ignored.
+ * The findings about faces that look alike. In: a game, and which of its pairs do, the most alike first; how faces are
+ * compared is described in likeness.ts. Pairs that the game no longer has are ignored.
  */
 export function lookAlikeFindings({ deck }: Pick<Game, 'deck'>, alike: readonly Alike[]): Finding[] {
   const names = new Map<string | null, string>(deck.pairs.map(({ id, name }) => [id, name]))

@@ -154,7 +154,10 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
   }
 }
 
-/** The most severe limit with which a perfect memory wins in 9 of 10 games, or no such limit if there is none. `enough`: that value, null for none, if the finding has it. */
+/**
+ * The most severe limit with which a perfect memory wins in 9 of 10 games, or no such limit if there is none. `enough`:
+ * that value, null for none, if the finding has it.
+ */
 function toWin(game: Game, settings: Settings, by: Limit, say: Say, enough?: number | null): Mend[] {
   let value = enough
   if (value === undefined) {
@@ -214,7 +217,10 @@ function unused(game: Game): Mend[] {
   ]
 }
 
-/** The last level that uses a part of the deck uses more of it. One that draws from the whole deck does so on purpose, and stays as it is. */
+/**
+ * The last level that uses a part of the deck uses more of it. One that draws from the whole deck does so on purpose,
+ * and stays as it is.
+ */
 function useMore(game: Game): Mend[] {
   const last = game.levels.findLast((level) => {
     const { fill, deal } = resolveLevel(game, level)

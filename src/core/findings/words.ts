@@ -66,7 +66,9 @@ export function findingWords({ code, values }: Finding, level = 'this level'): s
   return (WORDS[code] as (values: Finding['values'], level: string) => string)(values, level)
 }
 
-/** The words of a finding among those of a whole game: with the name of its level. In: the names of the game's levels. */
+/**
+ * The words of a finding among those of a whole game: with the name of its level. In: the names of the game's levels.
+ */
 export function findingLine(finding: Finding, levels: readonly { name: string }[]): string {
   const { level } = finding.where
   const name = level === null ? undefined : levels[level]?.name

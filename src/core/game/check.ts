@@ -13,7 +13,10 @@ import type { Game } from './game.ts'
 type Prepared = { house: Settings; pairs: Game['deck']['pairs']; dealer: Result<Dealer, DealProblem> }
 const prepared = new WeakMap<Level, Prepared>()
 
-/** A level's dealer, made once for as long as that level, the house rules and the deck are the same values: a game may have a thousand checks. */
+/**
+ * A level's dealer, made once for as long as that level, the house rules and the deck are the same values: a game may
+ * have a thousand checks.
+ */
 function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepared['dealer'] {
   const cached = prepared.get(level)
   if (cached?.house === house && cached.pairs === deck.pairs) return cached.dealer
@@ -23,8 +26,8 @@ function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepare
 }
 
 /**
- * The board and the rules of a played game, as the game's level is now. What can go wrong: the level is missing or cannot be
- * dealt, or the stored deal does not fit it.
+ * The board and the rules of a played game, as the game's level is now. What can go wrong: the level is missing or
+ * cannot be dealt, or the stored deal does not fit it.
  */
 export function tableOf(
   game: Game,

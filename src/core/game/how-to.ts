@@ -1,7 +1,10 @@
 import type { Settings } from '../settings/settings.ts'
 import type { Speech } from '../texts/speech.ts'
 
-/** How a level is played: the game's opening line and how to play, in its own words, empty where it has none; what a turn is, and then what else its rules ask. */
+/**
+ * How a level is played: the game's opening line and how to play, in its own words, empty where it has none; what a
+ * turn is, and then what else its rules ask.
+ */
 export type HowTo = { opening: string; own: string; turn: string; rest: string[] }
 
 /** In: a level's resolved settings, whether related pairs lie on the board, and the language. */

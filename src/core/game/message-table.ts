@@ -10,8 +10,8 @@ import { languagesOf } from './in-language.ts'
 /** All that a game can say in each of its languages, as rows of a table: to edit, to export, to import. */
 
 /**
- * A text of the game. `id` is its place: "title", "levels/ID/name", "pairs/ID/a/alt", "says/won", or with its plural form "says/points/one".
- * `what` tells an author which text it is.
+ * A text of the game. `id` is its place: "title", "levels/ID/name", "pairs/ID/a/alt", "says/won", or with its plural
+ * form "says/points/one". `what` tells an author which text it is.
  */
 export type SaidRow = { id: string; group: 'names' | 'messages'; what: string; longest: number }
 
@@ -36,7 +36,10 @@ const formsOf = (language: Language): string[] =>
   )
 const ORDER = ['zero', 'one', 'two', 'few', 'many', 'other']
 
-/** The rows of messages, in the order of a game; those with plural forms have a row for each form of any of these languages. */
+/**
+ * The rows of messages, in the order of a game; those with plural forms have a row for each form of any of these
+ * languages.
+ */
 function messageRows(languages: readonly Language[]): SaidRow[] {
   const forms = ORDER.filter((form) => languages.some((language) => formsOf(language).includes(form)))
   const row = (id: string, what: string): SaidRow => ({ id, group: 'messages', what, longest: LENGTHS.says })
@@ -75,7 +78,10 @@ function nameRows({ title, levels, deck, house }: Game): SaidRow[] {
 /** Everything that a game can say in each of its languages. */
 export const saidRows = (game: Game): SaidRow[] => [...nameRows(game), ...messageRows(languagesOf(game))]
 
-/** Whether a row can be filled in for a language: names of the game's own language stand in the game itself, and not every language has every plural form. */
+/**
+ * Whether a row can be filled in for a language: names of the game's own language stand in the game itself, and not
+ * every language has every plural form.
+ */
 export function canSay(game: Game, language: Language, id: string): boolean {
   const [kind, , form] = id.split('/')
   if (kind !== 'says') return language !== languagesOf(game)[0]
@@ -123,7 +129,10 @@ function put(value: unknown, [key, ...rest]: string[], text: unknown): unknown {
   return key in before ? { ...before, [key]: inner } : { ...others, [key]: inner }
 }
 
-/** A game that says a text its own way in a language; '' gives it back. In: the row's id, the text, and the language's own messages. */
+/**
+ * A game that says a text its own way in a language; '' gives it back. In: the row's id, the text, and the language's
+ * own messages.
+ */
 export function saySo(game: Game, language: Language, id: string, text: string, messages: Messages): Game {
   const own: OwnTexts = game.texts?.own[language] ?? {}
   const path = id.split('/')

@@ -7,10 +7,16 @@ export type Loose = Record<string, unknown>
 export const isLoose = (value: unknown): value is Loose =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
 
-/** The step from each version to the next, by the version it starts from. Version 1 is the first. How to write one: CONTRIBUTING.md. */
+/**
+ * The step from each version to the next, by the version it starts from. Version 1 is the first. How to write one:
+ * CONTRIBUTING.md.
+ */
 const STEPS: Record<number, (game: Loose) => Loose> = {}
 
-/** Brings an older game up to date, before it is read with the schema. In: parsed JSON without its head, and the version of its file, 1 to `GAME_VERSION`. */
+/**
+ * Brings an older game up to date, before it is read with the schema. In: parsed JSON without its head, and the version
+ * of its file, 1 to `GAME_VERSION`.
+ */
 export function migrateGame(game: Loose, version: number): Loose {
   let migrated = game
   for (let from = version; from < GAME_VERSION; from++) migrated = STEPS[from]!(migrated)

@@ -2,7 +2,10 @@ import { LENGTHS } from '../settings/settings.ts'
 import { newId } from '../settings/new-id.ts'
 import type { Game } from './game.ts'
 
-/** A title that no other game has: "Word game", then "Word game 2", "Word game 3", … In: the wanted title, and those already taken. */
+/**
+ * A title that no other game has: "Word game", then "Word game 2", "Word game 3", … In: the wanted title, and those
+ * already taken.
+ */
 export function freeTitle(wanted: string, taken: Iterable<string>): string {
   const used = new Set(taken)
   if (!used.has(wanted)) return wanted
@@ -13,7 +16,10 @@ export function freeTitle(wanted: string, taken: Iterable<string>): string {
   }
 }
 
-/** How the names of a game's files begin: its title written like an id, or its id if no letter of the title can be used. "The Clockmaker's Drawer" gives "the-clockmakers-drawer". */
+/**
+ * How the names of a game's files begin: its title written like an id, or its id if no letter of the title can be used.
+ * "The Clockmaker's Drawer" gives "the-clockmakers-drawer".
+ */
 export const fileStem = ({ title, id }: Pick<Game, 'title' | 'id'>): string =>
   newId(title.replace(/['’]/g, ''), [], id)
 

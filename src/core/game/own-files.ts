@@ -6,7 +6,10 @@ import { MOMENTS, type Settings } from '../settings/settings.ts'
 /** A place in a game that holds an own image or sound; `put` stores another source there. */
 export type OwnFile = { src: string; at: string; put: (src: string) => void }
 
-/** Every own image of a game: on faces, as the back and on it, behind the cards. In: a game, or parsed JSON that may be anything. */
+/**
+ * Every own image of a game: on faces, as the back and on it, behind the cards. In: a game, or parsed JSON that may be
+ * anything.
+ */
 export function imagesOf(game: unknown): OwnFile[] {
   const { deck, house, levels } = (game ?? {}) as { [K in 'deck' | 'house' | 'levels']?: Partial<Game[K]> }
   const files: OwnFile[] = []
@@ -52,8 +55,8 @@ export function soundsOf(game: unknown): OwnFile[] {
 export const ownFilesOf = (game: unknown): OwnFile[] => [...imagesOf(game), ...soundsOf(game)]
 
 /**
- * A game in which every own image and sound has another source; parts without any stay the very same values, so a game without own files comes back itself.
- * In: a game, and a function that gives the new source.
+ * A game in which every own image and sound has another source; parts without any stay the very same values, so a game
+ * without own files comes back itself. In: a game, and a function that gives the new source.
  */
 export function withOwnFiles(game: Game, change: (src: string) => string): Game {
   const face = <F extends Face | undefined>(one: F): F =>

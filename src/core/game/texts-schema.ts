@@ -21,7 +21,10 @@ const visibleText = (longest: number) =>
 
 const languageSchema = z.enum(LANGUAGES)
 
-/** What is wrong with a message that a game says its own way, or null: a place that nothing fills. In: its key, and the message. */
+/**
+ * What is wrong with a message that a game says its own way, or null: a place that nothing fills. In: its key, and the
+ * message.
+ */
 function wrongPlace(key: MessageKey, message: Message): string | null {
   const places = placesIn(en[key])
   const place = placesIn(message).find((one) => !places.includes(one))

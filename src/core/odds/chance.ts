@@ -5,7 +5,10 @@ const TWO_32 = 2 ** 32
 /** The randomness of a simulated player: one stream for its choices, one for its memory, one for its pace. */
 export type MindStreams = { choosing: Stream; remembering: Stream; pacing: Stream }
 
-/** The streams of a simulated player. In: the seed text of all games, the number of the game from 1, and the player's seat from 0. */
+/**
+ * The streams of a simulated player. In: the seed text of all games, the number of the game from 1, and the player's
+ * seat from 0.
+ */
 export function mindStreams(seed: string, game: number, seat = 0): MindStreams {
   const text = `${seed} ${game} ${seat}`
   return {
@@ -18,13 +21,18 @@ export function mindStreams(seed: string, game: number, seat = 0): MindStreams {
 /** The next number of a stream divided by 2³²: from 0 to below 1. */
 const share = (stream: Stream): number => (stream.next() >>> 0) / TWO_32
 
-/** Whether something with this chance (0 to 1) happens: the share that is drawn is below it. Nothing is drawn for 0 and 1. */
+/**
+ * Whether something with this chance (0 to 1) happens: the share that is drawn is below it. Nothing is drawn for 0 and
+ * 1.
+ */
 export const happens = (stream: Stream, chance: number): boolean =>
   chance >= 1 || (chance > 0 && share(stream) < chance)
 
 /**
- * How many things in a row are spared, if each is lost with this chance on its own: from 0 to `most`, which is all of them. Nothing is drawn for an empty row, nor for chances of 0 and 1; else one draw decides: the least k for which the share that is drawn is not below
- * (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation" (1986), X.2, the geometric distribution by inversion.
+ * How many things in a row are spared, if each is lost with this chance on its own: from 0 to `most`, which is all of
+ * them. Nothing is drawn for an empty row, nor for chances of 0 and 1; else one draw decides: the least k for which the
+ * share that is drawn is not below (1 − chance)^(k + 1). Source: L. Devroye, "Non-Uniform Random Variate Generation"
+ * (1986), X.2, the geometric distribution by inversion.
  */
 export function spared(stream: Stream, chance: number, most: number): number {
   if (most === 0 || chance === 1) return 0
@@ -39,8 +47,10 @@ export function spared(stream: Stream, chance: number, most: number): number {
 }
 
 /**
- * The value below which a share (u + ½) / 2³² of the standard normal distribution lies, for a number u of 32 bits (0 to 2³² − 1); right to 7 digits.
- * Source: M. J. Wichura, "Algorithm AS 241: The percentage points of the normal distribution", Applied Statistics 37 (1988), PPND7, with coefficients of 8 digits; its third range begins beyond what 32 bits reach.
+ * The value below which a share (u + ½) / 2³² of the standard normal distribution lies, for a number u of 32 bits (0 to
+ * 2³² − 1); right to 7 digits. Source: M. J. Wichura, "Algorithm AS 241: The percentage points of the normal
+ * distribution", Applied Statistics 37 (1988), PPND7, with coefficients of 8 digits; its third range begins beyond what
+ * 32 bits reach.
  */
 export function normalAt(drawn: number): number {
   const chance = (drawn + 0.5) / TWO_32

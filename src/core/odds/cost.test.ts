@@ -35,7 +35,10 @@ test('the highest score is a streak without a miss, all of it luck, with what a 
   const { cost } = levelOf({ score: { lucky: 10, perLifeLeft: 3 }, limits: { lives: 2 } })
   expect(cost.highest).toEqual({ score: 100 + 150 + 200 + 250 + 4 * 300 + 80 + 6, exact: true })
 })
-/** The mean ms of a turn's thoughts, of a first one, and their deviation in a turn: those of lognormal variables of medians 1100 and 900 and spread 0.4. */
+/**
+ * The mean ms of a turn's thoughts, of a first one, and their deviation in a turn: those of lognormal variables of
+ * medians 1100 and 900 and spread 0.4.
+ */
 const [THOUGHTS, FIRST, DEVIATION] = [2000 * Math.exp(0.08), 1100 * Math.exp(0.08), 642]
 test('par and n² are not sampled, and the time follows from them: looks, and the pace of minds', () => {
   const { perfect, none } = levelOf({ clock: { mode: 'down', limit: 1000 } }).cost

@@ -11,11 +11,15 @@ import { playMinds } from './play-minds.ts'
 import { withoutLimits } from './without-limits.ts'
 
 /**
- * How a mind does at its own pace; time in ms. `turns` and `time` are what it needs to clear the board, `score` is what it makes under the level's own
- * limits, including games it loses. Means over `games` games; `exactTurns`: known, not sampled.
+ * How a mind does at its own pace; time in ms. `turns` and `time` are what it needs to clear the board, `score` is what
+ * it makes under the level's own limits, including games it loses. Means over `games` games; `exactTurns`: known, not
+ * sampled.
  */
 export type Landing = { turns: number; time: number; score: number; exactTurns: boolean; games: number }
-/** What a level costs: the least time in ms on its own clock, the highest score, and how a perfect memory and no memory do. */
+/**
+ * What a level costs: the least time in ms on its own clock, the highest score, and how a perfect memory and no memory
+ * do.
+ */
 export type Cost = { leastTime: number; highest: Highest; perfect: Landing; none: Landing }
 
 /** How many games of a perfect memory, and about how many turns of no memory, are played. */
@@ -23,8 +27,9 @@ const GAMES = { perfect: 120, pairs: 4000, least: 12 } as const
 const TURNS = 6000
 
 /**
- * What a level costs, played by minds. In: resolved settings and their dealer. Everything is seeded, so the same level gives
- * the same figures. Players who flip unseen cards at random meet them in a shuffled order wherever they lie, so only the cards of a seed are needed. Cost: a few ms, up to 200 ms on the largest boards.
+ * What a level costs, played by minds. In: resolved settings and their dealer. Everything is seeded, so the same level
+ * gives the same figures. Players who flip unseen cards at random meet them in a shuffled order wherever they lie, so
+ * only the cards of a seed are needed. Cost: a few ms, up to 200 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
   const free = withoutLimits(settings)

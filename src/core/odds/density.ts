@@ -1,4 +1,7 @@
-/** How values are spread over an axis that is cut into equal bins: how many are in each bin, smoothed or not. Values beyond an end count in the bin at that end. */
+/**
+ * How values are spread over an axis that is cut into equal bins: how many are in each bin, smoothed or not. Values
+ * beyond an end count in the bin at that end.
+ */
 export function countBins(
   values: ArrayLike<number>,
   [low, high]: readonly [number, number],
@@ -13,8 +16,9 @@ export function countBins(
 }
 
 /**
- * How wide a normal kernel is for this many values, in their unit: 0.9 · min(s, interquartile range / 1.34) · n^(−1/5). Source: B. W. Silverman, "Density Estimation for Statistics and Data Analysis", 1986, page 48.
- * 0 if they do not differ.
+ * How wide a normal kernel is for this many values, in their unit: 0.9 · min(s, interquartile range / 1.34) · n^(−1/5).
+ * Source: B. W. Silverman, "Density Estimation for Statistics and Data Analysis", 1986, page 48. 0 if they do not
+ * differ.
  */
 export function kernelWidth(values: ArrayLike<number>): number {
   const sorted = Float64Array.from(values).sort()
@@ -35,7 +39,10 @@ export function quantile(sorted: ArrayLike<number>, share: number): number {
   return sorted[below]! + (place - below) * (sorted[above]! - sorted[below]!)
 }
 
-/** Counts of bins spread by a normal kernel, `width` bins wide (its standard deviation); what would fall past an end stays inside. */
+/**
+ * Counts of bins spread by a normal kernel, `width` bins wide (its standard deviation); what would fall past an end
+ * stays inside.
+ */
 export function smooth(counts: Float64Array, width: number): Float64Array {
   if (width < 0.3) return counts
   const reach = Math.ceil(3 * width)

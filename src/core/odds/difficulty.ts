@@ -6,9 +6,14 @@ import { withoutLimits } from './without-limits.ts'
 import { wilson } from './wilson.ts'
 import { decidesWins, winsUnderLimits } from './wins-under-limits.ts'
 
-/** What two of the standard minds show about a level: whether hardly any everyday player wins it, or its limit stops no fleeting one. Also whether a level is easier than the one before. */
+/**
+ * What two of the standard minds show about a level: whether hardly any everyday player wins it, or its limit stops no
+ * fleeting one. Also whether a level is easier than the one before.
+ */
 
-/** A level that a smaller share wins is too hard; one that a larger share wins, although it has a limit, is too easy. */
+/**
+ * A level that a smaller share wins is too hard; one that a larger share wins, although it has a limit, is too easy.
+ */
 export const HARDLY_ANY = 0.05
 export const NEARLY_ALL = 0.98
 /** The share that is solved for instead, of everyday players and of fleeting ones. */
@@ -18,7 +23,10 @@ export const WANTED = { everyday: 0.7, fleeting: 0.9 } as const
 const GAMES = { most: 100, fewest: 40, lot: 10 } as const
 const EFFORT = { most: 100, fewest: 40, turns: 4000 } as const
 
-/** Won games of those played, with the 95 % interval of their share; `free`: the same games with nothing to end them, if these decide which are won. */
+/**
+ * Won games of those played, with the 95 % interval of their share; `free`: the same games with nothing to end them, if
+ * these decide which are won.
+ */
 export type Trial = { won: number; games: number; interval: readonly [number, number]; free: Games | null }
 
 /** The limits that a level has, the most usual one first. */
@@ -26,7 +34,8 @@ export const limitsOf = ({ settings }: Playable): Lever[] =>
   LEVERS.slice(0, 3).filter((lever) => leverValue(settings, lever) !== null)
 
 /**
- * The first games of a mind on a level, as Odds plays them; null if they are too long for this many turns. `lost`: it stops once this many are lost.
+ * The first games of a mind on a level, as Odds plays them; null if they are too long for this many turns. `lost`: it
+ * stops once this many are lost.
  */
 export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infinity): Trial | null {
   const { settings, dealer } = level
@@ -51,7 +60,10 @@ export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infi
   return { won, games, interval: wilson(won, games), free: follows ? joinGames(lots) : null }
 }
 
-/** The value of a limit with which a mind wins this share of its games; null if there is none. In: the result of its games. Cost: a ms, or some tens where matches or misses move the clock. */
+/**
+ * The value of a limit with which a mind wins this share of its games; null if there is none. In: the result of its
+ * games. Cost: a ms, or some tens where matches or misses move the clock.
+ */
 export function valueFor(level: Playable, { free }: Trial, { mind, by, share }: Wanted): number | null {
   if (!free) {
     const solved = solve(level, { mind, by, share }, SEED, undefined, EFFORT)

@@ -3,7 +3,10 @@ import type { Playable } from './games.ts'
 import type { Lever } from './levers.ts'
 import { solve, type Solved } from './solve.ts'
 
-/** The share of wins wanted for a level of a ladder: `from` on the first, `to` on the last, evenly in between. In: the level's place from 0 and how many levels there are. */
+/**
+ * The share of wins wanted for a level of a ladder: `from` on the first, `to` on the last, evenly in between. In: the
+ * level's place from 0 and how many levels there are.
+ */
 export function wantedShare([from, to]: readonly [number, number], place: number, levels: number): number {
   return levels < 2 ? from : from + ((to - from) * place) / (levels - 1)
 }

@@ -30,7 +30,8 @@ describe('no memory', () => {
     const misses = blindMisses(2)
     for (const count of [0, 1, 2, 7]) expect(misses[count]).toBeCloseTo((1 / 3) * (2 / 3) ** count, 12)
   })
-  // 3,000 games: of 60 lengths each keeps within bounds that chance leaves once in a million; a length that is a third too frequent is seen
+  // 3,000 games: of 60 lengths each keeps within bounds that chance leaves once in a million; a length that is a third
+  // too frequent is seen
   test('has the exact distribution of turns', () => {
     const [pairs, games] = [4, 3000]
     const { histogram } = oddsOf(playGames(levelOf(pairs), NONE, testSeed('blind'), 1, games))

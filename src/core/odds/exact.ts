@@ -6,12 +6,15 @@ import { parHolds } from './par.ts'
 import { repeats } from './repeats.ts'
 import { missChances, type MissChances } from './turns.ts'
 
-/** How many misses a mind makes if nothing ends the game before the board is cleared, exactly: a chance for each number, from 0. */
+/**
+ * How many misses a mind makes if nothing ends the game before the board is cleared, exactly: a chance for each number,
+ * from 0.
+ */
 export type Exact = { kind: 'perfect' | 'none'; pairs: number; misses: MissChances }
 
 /**
- * The exact distribution of a mind on a level: of a perfect memory on different pairs that are shuffled, and of no memory on different pairs. null in all other cases.
- * `cells`: one of the level's deals.
+ * The exact distribution of a mind on a level: of a perfect memory on different pairs that are shuffled, and of no
+ * memory on different pairs. null in all other cases. `cells`: one of the level's deals.
  */
 export function exactOf({ settings, dealer, rivals = [] }: Playable, mind: Mind, cells: Cells): Exact | null {
   if (rivals.some((rival) => rival !== null)) return null
@@ -35,9 +38,10 @@ function kindOf({ memory }: Mind, { turn }: Settings, cards: number): Exact['kin
 const cache = new Map<number, MissChances>()
 
 /**
- * How many misses two random presses a turn make on a board of `pairs` different pairs (1 to 200), exactly. With k pairs left a turn matches with chance 1 / (2k − 1), so the
- * misses are a sum of independent geometric variables; chances below about e⁻³⁰ are left out. Source: W. Feller, "An Introduction to Probability Theory and Its Applications" I, chapter XI
- * (generating functions; sums of geometric variables). Cost: pairs³ steps, once.
+ * How many misses two random presses a turn make on a board of `pairs` different pairs (1 to 200), exactly. With k
+ * pairs left a turn matches with chance 1 / (2k − 1), so the misses are a sum of independent geometric variables;
+ * chances below about e⁻³⁰ are left out. Source: W. Feller, "An Introduction to Probability Theory and Its
+ * Applications" I, chapter XI (generating functions; sums of geometric variables). Cost: pairs³ steps, once.
  */
 export function blindMisses(pairs: number): MissChances {
   const before = cache.get(pairs)
@@ -61,7 +65,8 @@ export const exactTurns = ({ pairs, misses }: Exact): number =>
   misses.reduce((sum, chance, count) => sum + chance * (pairs + count), 0)
 
 /**
- * The share of games won by these settings, exactly; null if the clock may end them, or lives that slips cost. A perfect memory never slips.
+ * The share of games won by these settings, exactly; null if the clock may end them, or lives that slips cost. A
+ * perfect memory never slips.
  */
 export function exactWins({ kind, pairs, misses }: Exact, { clock, limits }: Settings): number | null {
   const { lives, livesLostOn, turns } = limits

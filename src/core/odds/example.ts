@@ -6,7 +6,10 @@ import type { Mind } from '../settings/mind.ts'
 import { DEFAULTS } from '../settings/settings.ts'
 import { playMinds } from './play-minds.ts'
 
-/** A turn of the worked example: the two cells, the judgement, and the cells remembered after it, from the oldest to the freshest. */
+/**
+ * A turn of the worked example: the two cells, the judgement, and the cells remembered after it, from the oldest to the
+ * freshest.
+ */
 type ExampleTurn = { first: number; second: number; how: TurnKind; remembered: number[] }
 export type Example = { columns: number; cells: Cells; turns: ExampleTurn[]; complete: boolean }
 
@@ -20,7 +23,9 @@ const LEVEL = { ...DEFAULTS, board: { rows: 2, columns: COLUMNS, gaps: [] } }
 /** Some minds never finish: this many turns are shown. */
 const SHOWN = 24
 
-/** The same game of eight cards, four pairs on two rows, as a mind plays it: always the same deal and the same chances. */
+/**
+ * The same game of eight cards, four pairs on two rows, as a mind plays it: always the same deal and the same chances.
+ */
 export function exampleOf(mind: Mind): Example {
   const dealer = prepareDeal(PAIRS, LEVEL)
   if (!dealer.ok) throw new Error(dealer.problem.message)

@@ -11,7 +11,10 @@ export type NamedRecord = { name: string; record: PlayedGame & { game?: string }
 /** What records show about their player: how many were used, and which were not, and why. */
 export type Gathered = { shown: MemoryEvidence; used: number; left: { name: string; why: string }[] }
 
-/** Gathers what records of a game show. A record that no longer plays the same, because its level has changed, is left out. */
+/**
+ * Gathers what records of a game show. A record that no longer plays the same, because its level has changed, is left
+ * out.
+ */
 export function gatherEvidence(game: Game, records: readonly NamedRecord[]): Gathered {
   const evidence: MemoryEvidence[] = []
   const refusals: Gathered['left'] = []

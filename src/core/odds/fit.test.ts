@@ -40,7 +40,8 @@ const shownIn = (mind: Mind, games: number, pairs: number, seed?: string) =>
 const holds = ({ interval: [low, high] }: Fitted, value: number): boolean => low <= value && value <= high
 
 describe('fitting', () => {
-  // 30 figures, of whose intervals one in 20 misses: more than 10 miss once in a million seeds; intervals that miss half the time are seen 19 times of 20
+  // 30 figures, of whose intervals one in 20 misses: more than 10 miss once in a million seeds; intervals that miss
+  // half the time are seen 19 times of 20
   test('gives back minds from 40 records, as often as its intervals of 95 % say', () => {
     const minds = [
       mindWith({ notice: 0.95, fade: 0.02 }, { first: 1200, second: 800, spread: 0.3 }),

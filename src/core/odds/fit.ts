@@ -22,9 +22,10 @@ export type Fit = {
 }
 
 /**
- * Fits a mind: `notice` and `fade` by the maximum likelihood of remembering a card with the chance notice · (1 − fade)^turns (`rememberedLikelihood`), each with the interval in which its profile likelihood lies
- * within 1.92 of the highest (half the 95 % quantile of chi-square with one degree of freedom: S. S. Wilks, Annals of Mathematical Statistics 9, 1938); `first`, `second` and `spread` from
- * the logarithms of the waits.
+ * Fits a mind: `notice` and `fade` by the maximum likelihood of remembering a card with the chance notice · (1 −
+ * fade)^turns (`rememberedLikelihood`), each with the interval in which its profile likelihood lies within 1.92 of the
+ * highest (half the 95 % quantile of chi-square with one degree of freedom: S. S. Wilks, Annals of Mathematical
+ * Statistics 9, 1938); `first`, `second` and `spread` from the logarithms of the waits.
  */
 export function fitMind({ games, first, second }: MemoryEvidence): Fit {
   const byAgo = new Map<number, { taken: number; of: number }>()

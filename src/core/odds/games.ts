@@ -9,7 +9,10 @@ import { mindsOf, seatMinds } from '../settings/seats.ts'
 import type { Settings } from '../settings/settings.ts'
 import { playMinds } from './play-minds.ts'
 
-/** A level that minds play: its resolved settings and its dealer; `rivals`: by seat, the mind that the level gives it. The other seats belong to the mind whose figures are counted. */
+/**
+ * A level that minds play: its resolved settings and its dealer; `rivals`: by seat, the mind that the level gives it.
+ * The other seats belong to the mind whose figures are counted.
+ */
 export type Playable = { settings: Settings; dealer: Dealer; rivals?: readonly (Mind | null)[] }
 
 /** A level of a game, ready to be played by minds, or why it cannot be dealt. In: its resolved settings. */
@@ -27,7 +30,10 @@ export function playableOf(
 export const ENDS = ['won', 'clock', 'lives', 'turns', 'given-up'] as const
 export type End = 'won' | LostBy | 'given-up'
 
-/** The figures kept of each game, as numbers: times in ms; `waited` is the time spent looking at judged cards; `stars` is −1 if the level gives none. */
+/**
+ * The figures kept of each game, as numbers: times in ms; `waited` is the time spent looking at judged cards; `stars`
+ * is −1 if the level gives none.
+ */
 const MEASURES = ['turns', 'time', 'score', 'stars', 'lucky', 'slips', 'waited'] as const
 export type Measure = (typeof MEASURES)[number]
 
@@ -37,7 +43,10 @@ export type Games = { ends: Uint8Array } & Record<Measure, Float64Array>
 /** The most turns of a mind that are played on a level; where games are longer there are fewer of them. */
 export const TURNS_AT_MOST = 10_000_000
 
-/** How many games of each mind the bench plays on the open level. The shares of wins are then accurate to less than 2 of 100. */
+/**
+ * How many games of each mind the bench plays on the open level. The shares of wins are then accurate to less than 2 of
+ * 100.
+ */
 export const GAMES = 4000
 
 /** The seed text of all games, if none is given. */
@@ -47,7 +56,10 @@ export const SEED = 'odds'
 export const dealSeed = ({ deal }: Settings, seed: string, game: number): string =>
   typeof deal.seed === 'object' ? deal.seed.fixed : `${seed}-${game}`
 
-/** Plays games number `from` to `to` (from 1, both included) of a mind on a level. `seed`: the seed text of all games. The same game comes out whichever others are played. */
+/**
+ * Plays games number `from` to `to` (from 1, both included) of a mind on a level. `seed`: the seed text of all games.
+ * The same game comes out whichever others are played.
+ */
 export function playGames(level: Playable, mind: Mind, seed: string, from: number, to: number): Games {
   const { settings, dealer } = level
   const games = emptyGames(Math.max(0, to - from + 1))

@@ -12,9 +12,10 @@ export type Highest = { score: number; exact: boolean }
 const MOST_ORDERS = 20_000
 
 /**
- * The highest score that all players of a level can make together. With one player, or several who go on after a match: every
- * turn a match. Where the turn passes after a match too, the others may miss on purpose, so that one of them keeps a streak; but
- * with one pair left nobody can miss, so two players at least make a match. In: resolved settings, and a deal of the level.
+ * The highest score that all players of a level can make together. With one player, or several who go on after a match:
+ * every turn a match. Where the turn passes after a match too, the others may miss on purpose, so that one of them
+ * keeps a streak; but with one pair left nobody can miss, so two players at least make a match. In: resolved settings,
+ * and a deal of the level.
  */
 export function highestScore(settings: Settings, cells: Cells): Highest {
   const { players, score } = settings

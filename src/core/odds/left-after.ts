@@ -7,8 +7,9 @@ import { MindPlayer } from './player-mind.ts'
 const CARDS = 1000
 
 /**
- * How much is left of a card that was just missed, after 1, 2, … `turns` turns in which two new cards are missed each time, the first its own: the share of CARDS seeded cases in
- * which its trace is still there. The board plays no part in it, nor a first look.
+ * How much is left of a card that was just missed, after 1, 2, … `turns` turns in which two new cards are missed each
+ * time, the first its own: the share of CARDS seeded cases in which its trace is still there. The board plays no part
+ * in it, nor a first look.
  */
 export function leftAfter(mind: Mind, turns: number): number[] {
   // no two of these cards match

@@ -20,7 +20,10 @@ export const LEVER_PLACES: Record<Lever, LeverPlace> = {
   'miss-look': { section: 'turn', key: 'missLook', step: 100, bounds: BOUNDS.look, severe: 'high' },
 }
 
-/** The changes to a level's settings, section by section, that set a lever to a value; a clock that is off or counts up is made to count down. */
+/**
+ * The changes to a level's settings, section by section, that set a lever to a value; a clock that is off or counts up
+ * is made to count down.
+ */
 export function leverPatch(lever: Lever, value: number): { [S in Section]?: Partial<Settings[S]> } {
   const { section, key } = LEVER_PLACES[lever]
   return { [section]: { [key]: value, ...(lever === 'clock' ? { mode: 'down' } : {}) } }
@@ -39,7 +42,10 @@ export function leverValue({ clock, limits, turn }: Settings, lever: Lever): num
   return lever === 'first-look' ? turn.firstLook : turn.missLook
 }
 
-/** The values of a lever in its natural steps, in order of severity from 0. In: how many pairs are on the board; fewer turns than that win no game. */
+/**
+ * The values of a lever in its natural steps, in order of severity from 0. In: how many pairs are on the board; fewer
+ * turns than that win no game.
+ */
 export function leverSteps(lever: Lever, pairs: number): { count: number; at(step: number): number } {
   const { step, bounds, severe } = LEVER_PLACES[lever]
   const low = lever === 'turns' ? Math.max(pairs, bounds[0]) : bounds[0]

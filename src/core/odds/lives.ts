@@ -5,8 +5,8 @@ import { exactOf } from './exact.ts'
 import { perfectGames } from './perfect-games.ts'
 
 /**
- * How long lives last a perfect memory. `share`: in what share of its games this many lives are enough; `fewest`: how many are enough in such a share of them.
- * `games`: how many games were played to find out; 0 if it is known exactly.
+ * How long lives last a perfect memory. `share`: in what share of its games this many lives are enough; `fewest`: how
+ * many are enough in such a share of them. `games`: how many games were played to find out; 0 if it is known exactly.
  */
 export type LivesNeeded = {
   share(lives: number): number
@@ -15,9 +15,9 @@ export type LivesNeeded = {
 }
 
 /**
- * How many lives a perfect memory needs to win a level that has no other limit: one more than it loses. In: resolved settings and their dealer. Out:
- * null if there are no lives. Exact for different pairs, shuffled, and where only slips cost a life, since it makes none; otherwise found by
- * 20 to 200 seeded games through the machine. Cost: some ms.
+ * How many lives a perfect memory needs to win a level that has no other limit: one more than it loses. In: resolved
+ * settings and their dealer. Out: null if there are no lives. Exact for different pairs, shuffled, and where only slips
+ * cost a life, since it makes none; otherwise found by 20 to 200 seeded games through the machine. Cost: some ms.
  */
 export function livesNeeded(settings: Settings, dealer: Dealer): LivesNeeded | null {
   const { lives, livesLostOn } = settings.limits

@@ -1,13 +1,17 @@
 import type { Mind } from '../settings/mind.ts'
 import { dealSeed, playOne, type OneGame, type Playable } from './games.ts'
 
-/** A mean over repeated plays of many deals, with its variance split. All in the unit of what was measured, or its square. */
+/**
+ * A mean over repeated plays of many deals, with its variance split. All in the unit of what was measured, or its
+ * square.
+ */
 type Apart = { mean: number; betweenDeals: number; withinDeals: number }
 
 /**
- * One-way analysis of variance over deals: how much of the measured figure differs from deal to deal, and how much between plays of the same deal. In: by deal, the
- * figure in each play; at least two deals and two plays of each, and the same number of plays for each. The estimate between deals is (MSB − MSW) / plays, 0 if that is below 0.
- * Source: G. W. Snedecor and W. G. Cochran, "Statistical Methods", chapter 13 (random effects).
+ * One-way analysis of variance over deals: how much of the measured figure differs from deal to deal, and how much
+ * between plays of the same deal. In: by deal, the figure in each play; at least two deals and two plays of each, and
+ * the same number of plays for each. The estimate between deals is (MSB − MSW) / plays, 0 if that is below 0. Source:
+ * G. W. Snedecor and W. G. Cochran, "Statistical Methods", chapter 13 (random effects).
  */
 export function takeApart(deals: readonly (readonly number[])[]): Apart {
   const plays = deals[0]!.length
@@ -30,7 +34,8 @@ export function dealsShare({ betweenDeals, withinDeals }: Apart): number | null 
 export type PlayedDeal = { deal: number; seed: string; plays: OneGame[] }
 
 /**
- * Plays deals `from` to `to` (from 1, both included), each `plays` times by a mind whose chances differ from play to play. A deal's result does not depend on which others are played.
+ * Plays deals `from` to `to` (from 1, both included), each `plays` times by a mind whose chances differ from play to
+ * play. A deal's result does not depend on which others are played.
  */
 export function playDeals(
   level: Playable,
@@ -50,7 +55,10 @@ export function playDeals(
   })
 }
 
-/** What is luck on a level: the deal's share of the variance of turns and of the score, and how many pairs a game are found by luck. */
+/**
+ * What is luck on a level: the deal's share of the variance of turns and of the score, and how many pairs a game are
+ * found by luck.
+ */
 export type Luck = { turns: number | null; score: number | null; lucky: number }
 export function luckOf(deals: readonly PlayedDeal[]): Luck {
   const apart = (measure: 'turns' | 'score' | 'lucky'): Apart =>
@@ -65,8 +73,10 @@ export function luckOf(deals: readonly PlayedDeal[]): Luck {
 /** How a deal plays: the mean of the figure, as measured and shrunk towards that of all deals. */
 export type ToldDeal = { seed: string; mean: number; shrunk: number }
 /**
- * Deals from the kindest to the hardest: by the share of plays that were won, or by turns if nothing can be lost. Each mean is shrunk towards that of all deals by its uncertainty,
- * with the factor between / (between + within / plays). Source: B. Efron and C. Morris, "Stein's Estimation Rule and Its Competitors", Journal of the American Statistical Association 68 (1973).
+ * Deals from the kindest to the hardest: by the share of plays that were won, or by turns if nothing can be lost. Each
+ * mean is shrunk towards that of all deals by its uncertainty, with the factor between / (between + within / plays).
+ * Source: B. Efron and C. Morris, "Stein's Estimation Rule and Its Competitors", Journal of the American Statistical
+ * Association 68 (1973).
  */
 export function kindToHard(deals: readonly PlayedDeal[]): { by: 'won' | 'turns'; deals: ToldDeal[] } {
   const by = deals.some(({ plays }) => plays.some(({ end }) => end !== 'won')) ? 'won' : 'turns'
@@ -85,8 +95,9 @@ export function kindToHard(deals: readonly PlayedDeal[]): { by: 'won' | 'turns';
 }
 
 /**
- * How often the first of two minds does better on the same deal: it wins where the other loses, or both do the same and it makes more points (on a level with points), or needs fewer turns; a tie counts half.
- * In: games of both on the same deals, in the same order.
+ * How often the first of two minds does better on the same deal: it wins where the other loses, or both do the same and
+ * it makes more points (on a level with points), or needs fewer turns; a tie counts half. In: games of both on the same
+ * deals, in the same order.
  */
 export function betterShare(one: readonly OneGame[], other: readonly OneGame[]): number {
   let sum = 0

@@ -50,7 +50,10 @@ export function luckiestLoss(settings: Settings, cells: Cells): 'turns' | 'clock
   return lostBy === 'turns' || lostBy === 'clock' ? lostBy : null
 }
 
-/** The shortest clock, in whole seconds as ms, with which the luckiest player still wins; null if no clock is long enough. */
+/**
+ * The shortest clock, in whole seconds as ms, with which the luckiest player still wins; null if no clock is long
+ * enough.
+ */
 export function shortestClock(settings: Settings, cells: Cells): number | null {
   const wins = (seconds: number): boolean =>
     playLuckiest({ ...settings, clock: { ...settings.clock, limit: seconds * 1000 } }, cells).phase === 'won'

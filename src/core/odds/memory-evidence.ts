@@ -6,8 +6,8 @@ import type { Settings } from '../settings/settings.ts'
 import { readyAfter } from './play-minds.ts'
 
 /**
- * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the cell of a twin of the first card that was on the board and had been seen, `ago`
- * turns before; −1 for none.
+ * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the
+ * cell of a twin of the first card that was on the board and had been seen, `ago` turns before; −1 for none.
  */
 export type TurnEvidence = {
   first: number
@@ -24,8 +24,9 @@ export type GameEvidence = { cards: number; cells: number; turns: TurnEvidence[]
 export type MemoryEvidence = { games: GameEvidence[]; first: number[]; second: number[] }
 
 /**
- * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. After a first look no turn shows what was remembered, since
- * all cards had been seen: such a game has none. In: the level's resolved settings, the deal's cells, and what was played.
+ * Reads a played game. Waits are counted from when the board was ready; those with a pause in them are left out. After
+ * a first look no turn shows what was remembered, since all cards had been seen: such a game has none. In: the level's
+ * resolved settings, the deal's cells, and what was played.
  */
 export function evidenceOf(
   rules: Settings,
@@ -85,5 +86,8 @@ export const joinEvidence = (all: readonly MemoryEvidence[]): MemoryEvidence => 
   second: all.flatMap(({ second }) => second),
 })
 
-/** A turn that shows whether a card was remembered: its first card had not been seen before, while a twin of it had. A first card that had been seen may have been chosen for its twin. */
+/**
+ * A turn that shows whether a card was remembered: its first card had not been seen before, while a twin of it had. A
+ * first card that had been seen may have been chosen for its twin.
+ */
 export const tellsMemory = ({ firstSeen, twin }: TurnEvidence): boolean => !firstSeen && twin >= 0

@@ -10,8 +10,8 @@ import { MindPlayer } from './player-mind.ts'
 const TRIES_AGAIN = 100
 
 /**
- * Minds at a real table, beside persons or alone. They follow the round through its events, and say what they press next, and when. Where
- * minds have all the seats they play the very game that `playMinds` plays.
+ * Minds at a real table, beside persons or alone. They follow the round through its events, and say what they press
+ * next, and when. Where minds have all the seats they play the very game that `playMinds` plays.
  */
 export class MindsAtTable {
   private readonly round: Round
@@ -26,7 +26,10 @@ export class MindsAtTable {
   /** the next press; null while a person has the turn */
   private plan: { cell: number; at: number } | null = null
 
-  /** In: who plays each seat (one seat in a game for one), a round that keeps its events, the seed text of all games and the number of this one, from 1. */
+  /**
+   * In: who plays each seat (one seat in a game for one), a round that keeps its events, the seed text of all games and
+   * the number of this one, from 1.
+   */
   constructor(minds: readonly (Mind | null)[], round: Round, seed: string, game: number) {
     const { rules, cells } = round
     this.round = round
@@ -48,7 +51,9 @@ export class MindsAtTable {
     return this.plan?.at ?? NEVER
   }
 
-  /** The press of a mind at or before this time (ms since the deal), or null. Apply it to the round before asking again. */
+  /**
+   * The press of a mind at or before this time (ms since the deal), or null. Apply it to the round before asking again.
+   */
   next(now: number): Input | null {
     this.follow()
     const { round, plan } = this

@@ -6,8 +6,9 @@ import { wilson } from './wilson.ts'
 export type Mean = { mean: number; error: number | null }
 const MEANS = ['turns', 'time', 'score', 'lucky', 'slips', 'waited'] as const satisfies readonly Measure[]
 /**
- * The result of a mind's games on a level: `interval` is that of the share won, `histogram` how many games took each number of turns, from 0, `stars` how many
- * games got each number of stars (null if the level gives none). Games that are neither won nor lost were given up.
+ * The result of a mind's games on a level: `interval` is that of the share won, `histogram` how many games took each
+ * number of turns, from 0, `stars` how many games got each number of stars (null if the level gives none). Games that
+ * are neither won nor lost were given up.
  */
 export type Odds = {
   games: number
@@ -16,7 +17,10 @@ export type Odds = {
   lostBy: Record<LostBy, number>
 } & Record<(typeof MEANS)[number], Mean> & { histogram: number[]; stars: number[] | null }
 
-/** Adds up games as they come, in the order of their numbers; how they are cut into lots changes nothing. After TURNS_AT_MOST turns no more are taken. */
+/**
+ * Adds up games as they come, in the order of their numbers; how they are cut into lots changes nothing. After
+ * TURNS_AT_MOST turns no more are taken.
+ */
 export class OddsTally {
   games = 0
   turns = 0

@@ -97,8 +97,8 @@ describe('a perfect memory driven through the machine', () => {
 })
 
 /**
- * The turns that a perfect memory needs where identical pairs are repeated, worked out card by card: for each pair how many cards were never
- * seen, and whether one is known.
+ * The turns that a perfect memory needs where identical pairs are repeated, worked out card by card: for each pair how
+ * many cards were never seen, and whether one is known.
  */
 const worked = new Map<string, number>()
 function turnsWithRepeats(pairs: { unseen: number; known: boolean }[]): number {

@@ -2,7 +2,10 @@ import type { Cells } from '../deal/deal.ts'
 import type { Settings } from '../settings/settings.ts'
 import { repeats } from './repeats.ts'
 
-/** Whether par is what a perfect memory needs on this level: different pairs, shuffled. In: its settings and one of its deals. */
+/**
+ * Whether par is what a perfect memory needs on this level: different pairs, shuffled. In: its settings and one of its
+ * deals.
+ */
 export const parHolds = ({ deal }: Pick<Settings, 'deal'>, cells: Cells): boolean =>
   deal.way === 'shuffled' && !repeats(cells)
 

@@ -12,8 +12,8 @@ export const countFor = ({ pairs }: Dealer): number =>
   Math.max(GAMES.fewest, Math.min(GAMES.most, Math.floor(GAMES.pairs / pairs)))
 
 /**
- * A level as a perfect memory may play it: it meets cards in a shuffled order wherever they lie, so they need not be laid, and the same cards may be used every time, unless chance
- * decides how often pairs repeat.
+ * A level as a perfect memory may play it: it meets cards in a shuffled order wherever they lie, so they need not be
+ * laid, and the same cards may be used every time, unless chance decides how often pairs repeat.
  */
 function quick(settings: Settings, dealer: Dealer): Playable {
   const first = dealer.cards('perfect')

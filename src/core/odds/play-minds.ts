@@ -9,13 +9,17 @@ import { QuickMind } from './quick-mind.ts'
 /** The least time that a mind looks at judged cards before it cuts their look short, in ms. */
 const LOOKS_AT_LEAST = 400
 
-/** A mind that always presses beside the cell it wants may never finish, so the turns are limited: without any memory n pairs take n² on average. */
+/**
+ * A mind that always presses beside the cell it wants may never finish, so the turns are limited: without any memory n
+ * pairs take n² on average.
+ */
 const turnsAtMost = ({ cards }: Round): number => 1000 + 10 * (cards / 2) ** 2
 
 /**
- * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one without memory, or that lasts longer than any round can, is given up. In: the minds by seat (one
- * stands for all seats), the seed text of all games and the number of this one, from 1. `turned` is
- * called after each turn. Out: the ms that were spent looking at judged cards.
+ * Plays a fresh round to its end, each seat by a mind of its own; a round that takes ten times as many turns as one
+ * without memory, or that lasts longer than any round can, is given up. In: the minds by seat (one stands for all
+ * seats), the seed text of all games and the number of this one, from 1. `turned` is called after each turn. Out: the
+ * ms that were spent looking at judged cards.
  */
 export function playMinds(
   round: Round,
@@ -60,7 +64,10 @@ export function playMinds(
 export const nextSeat = ({ players }: Settings, seat: number, seats: number, isMatch: boolean): number =>
   isMatch && players.matchGoesAgain ? seat : (seat + 1) % seats
 
-/** Flips a card at a time; judged cards that wait for a press or the button are turned back by it. Out: false if the round was over before. */
+/**
+ * Flips a card at a time; judged cards that wait for a press or the button are turned back by it. Out: false if the
+ * round was over before.
+ */
 function flip(round: Round, at: number, cell: number): boolean {
   if (isWaitingForButton(round)) apply(round, { at, do: 'turn-back' })
   const { flips } = round

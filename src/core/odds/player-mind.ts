@@ -8,8 +8,8 @@ import { happens, normalAt, spared, type MindStreams } from './chance.ts'
 import { Traces, type KnownPair } from './traces.ts'
 
 /**
- * How long a mind thinks: median × e^(spread × z), with z from the standard normal distribution; whole ms, 1 at least and NEVER at most. It rises with `drawn`, a number of
- * 32 bits.
+ * How long a mind thinks: median × e^(spread × z), with z from the standard normal distribution; whole ms, 1 at least
+ * and NEVER at most. It rises with `drawn`, a number of 32 bits.
  */
 export function thoughtMs(median: number, spread: number, drawn: number): number {
   const ms = median * Math.exp(spread * normalAt(drawn))
@@ -18,8 +18,9 @@ export function thoughtMs(median: number, spread: number, drawn: number): number
 }
 
 /**
- * A mind at one board, as docs/odds.md describes it. It knows of the cards only what it is told: those face up in the first look, and the two cards of each turn when they
- * settle, its own or another player's. In: the deal's cells and the board's columns.
+ * A mind at one board, as docs/odds.md describes it. It knows of the cards only what it is told: those face up in the
+ * first look, and the two cards of each turn when they settle, its own or another player's. In: the deal's cells and
+ * the board's columns.
  */
 export class MindPlayer {
   readonly traces: Traces

@@ -15,8 +15,8 @@ const OFF = 1e-5
 const TABLES = 50
 
 /**
- * The same thinking times as `thoughtMs` gives, read from a table: times rise with the number that is drawn, so where the first and the last of a part have the same whole ms, all
- * have. A part is worked out when it is first drawn from.
+ * The same thinking times as `thoughtMs` gives, read from a table: times rise with the number that is drawn, so where
+ * the first and the last of a part have the same whole ms, all have. A part is worked out when it is first drawn from.
  */
 class ThoughtTable {
   private readonly median: number

@@ -1,11 +1,14 @@
 import { tellsMemory, type GameEvidence } from './memory-evidence.ts'
 
 /**
- * How likely it is that a player remembered what these games show, as a logarithm, if each missed card is noticed with one chance, and forgotten with another at each turn.
+ * How likely it is that a player remembered what these games show, as a logarithm, if each missed card is noticed with
+ * one chance, and forgotten with another at each turn.
  *
- * A forgotten card may be pressed by chance, a remembered one is not; so the longer a card goes unpressed, the likelier it is remembered. For each card that was seen, `held` is the chance
- * that it is remembered, given all presses since: it falls by `fade` each turn, and rises by Bayes' rule at each press that was left to chance, of which each card that is not
- * remembered was equally likely. Their number is taken to be its expected value. A twin that is not remembered may be pressed by chance as well.
+ * A forgotten card may be pressed by chance, a remembered one is not; so the longer a card goes unpressed, the likelier
+ * it is remembered. For each card that was seen, `held` is the chance that it is remembered, given all presses since:
+ * it falls by `fade` each turn, and rises by Bayes' rule at each press that was left to chance, of which each card that
+ * is not remembered was equally likely. Their number is taken to be its expected value. A twin that is not remembered
+ * may be pressed by chance as well.
  */
 export function rememberedLikelihood(games: readonly GameEvidence[], notice: number, fade: number): number {
   let sum = 0

@@ -5,7 +5,10 @@ import { Z } from './wilson.ts'
 
 /** One small step of a rule: its size, in its own unit (ms, lives, turns). */
 type RuleStep = { section: Section; key: string; by: number }
-/** How the share of wins changes with such a step (−1 to 1), with its 95 % interval; `told`: whether it differs from 0 beyond chance. */
+/**
+ * How the share of wins changes with such a step (−1 to 1), with its 95 % interval; `told`: whether it differs from 0
+ * beyond chance.
+ */
 export type Sensitivity = RuleStep & { change: number; interval: [number, number]; told: boolean }
 
 /** A step's rule matters only if this holds. */
@@ -45,8 +48,9 @@ export const stepsThatMatter = (settings: Settings): readonly RuleStep[] =>
   }).map(({ section, key, by }) => ({ section, key, by }))
 
 /**
- * How the share of a mind's wins changes with one small step of each rule that matters. The same deals are played with the same chances before and after, so that
- * the interval is that of the mean of paired differences. In: the seed text and the number of games (2 or more); `told` is called as work goes on, from 0 to 1.
+ * How the share of a mind's wins changes with one small step of each rule that matters. The same deals are played with
+ * the same chances before and after, so that the interval is that of the mean of paired differences. In: the seed text
+ * and the number of games (2 or more); `told` is called as work goes on, from 0 to 1.
  */
 export function sensitivities(
   level: Playable,

@@ -27,7 +27,8 @@ describe('levers', () => {
 })
 
 describe('solving', () => {
-  // random levels: some pairs, a mind, a rule and a share, all by one seed each; 12 of them see a fault in one of three kinds of level 99 times of 100
+  // random levels: some pairs, a mind, a rule and a share, all by one seed each; 12 of them see a fault in one of three
+  // kinds of level 99 times of 100
   const LEVELS = Array.from({ length: 12 }, (_, i) => {
     const stream = streamOf(testSeed(`solve-${i}`), 'choosing')
     const of = <T>(all: readonly T[]): T => all[draw(stream, all.length)]!

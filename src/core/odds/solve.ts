@@ -10,8 +10,10 @@ export type Wanted = { mind: Mind; share: number; by: Lever }
 /** A share of won games, with its 95 % interval. */
 type WinCount = { won: number; games: number; share: number; interval: [number, number] }
 /**
- * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot be told apart from the aim. `wins`: on fresh deals, which
- * confirmed it. Or, if no value reaches the aim, the best possible, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by what most of them at the least severe value.
+ * The most severe value with which the mind wins that share. `range`: the most and the least severe value that cannot
+ * be told apart from the aim. `wins`: on fresh deals, which confirmed it. Or, if no value reaches the aim, the best
+ * possible, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by
+ * what most of them at the least severe value.
  */
 export type Solved =
   | { ok: true; value: number; range: [number, number]; wins: WinCount }
@@ -28,9 +30,10 @@ const GAMES: Effort = { most: 2000, fewest: 100, turns: 400_000 }
 const AGAIN = 2
 
 /**
- * Solves a level for a share of wins. Each value is tried on the same deals with the same chances, and the result is confirmed on fresh ones. In: `seed`, the
- * seed text of all games; `told` is called as work goes on, with the share of it that is done, 0 to 1; `effort`, how many games are played at each value.
- * Assumes that a less severe value never wins fewer games: that holds for clock, lives and turns, and nearly for looks.
+ * Solves a level for a share of wins. Each value is tried on the same deals with the same chances, and the result is
+ * confirmed on fresh ones. In: `seed`, the seed text of all games; `told` is called as work goes on, with the share of
+ * it that is done, 0 to 1; `effort`, how many games are played at each value. Assumes that a less severe value never
+ * wins fewer games: that holds for clock, lives and turns, and nearly for looks.
  */
 export function solve(
   level: Playable,
@@ -74,7 +77,10 @@ export function solve(
   }
 }
 
-/** The first of the steps from `from` up to but not including `to` at which something holds that keeps holding; `to` if there is none. */
+/**
+ * The first of the steps from `from` up to but not including `to` at which something holds that keeps holding; `to` if
+ * there is none.
+ */
 export function firstOf(from: number, to: number, holds: (step: number) => boolean): number {
   let [low, high] = [from, to]
   while (low < high) {
@@ -103,8 +109,8 @@ const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
 })
 
 /**
- * The wins at any value of a lever, always of the same games. If its values do not change how games go, they are played once with nothing to end them, and each
- * value is compared with their results.
+ * The wins at any value of a lever, always of the same games. If its values do not change how games go, they are played
+ * once with nothing to end them, and each value is compared with their results.
  */
 function trials(
   level: Playable,

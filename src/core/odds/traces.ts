@@ -2,21 +2,26 @@ import type { Cells } from '../deal/deal.ts'
 import { cardCells, faceIndex, twinFace } from '../deck/card.ts'
 import { BOUNDS } from '../settings/settings.ts'
 
-// copied for each game: a slice is several times as fast as filling a new array; wrapped and marked pure so that a build without minds leaves it out
+// copied for each game: a slice is several times as fast as filling a new array; wrapped and marked pure so that a
+// build without minds leaves it out
 const NOWHERE = /* @__PURE__ */ (() => new Array<number>(BOUNDS.pairs[1] * 2 + 2).fill(-1))()
 
 /** Two traces that match; the older first. */
 export type KnownPair = readonly [older: number, other: number]
 
 /**
- * The memory of a mind about a board: at most one trace a cell, in the order in which they were laid or refreshed. It knows which cells are face down without a trace,
- * and which of its traces match. Nothing here is random. In: the deal's cells, none of which is matched yet.
+ * The memory of a mind about a board: at most one trace a cell, in the order in which they were laid or refreshed. It
+ * knows which cells are face down without a trace, and which of its traces match. Nothing here is random. In: the
+ * deal's cells, none of which is matched yet.
  */
 export class Traces {
   private readonly cells: Cells
   /** the cells with a trace, from the oldest to the freshest */
   private readonly order: number[] = []
-  /** by cell: the number of its trace, −1 for none; traces are numbered as they are laid, and keep theirs when they are refreshed */
+  /**
+   * by cell: the number of its trace, −1 for none; traces are numbered as they are laid, and keep theirs when they are
+   * refreshed
+   */
   private readonly numbers: number[]
   private laid = 0
   /** by face: how many traces show it, less one */
@@ -24,7 +29,10 @@ export class Traces {
   /** face-down cells without a trace, in any order, and the place of each among them, −1 for nowhere */
   private readonly bare: number[]
   private readonly places: number[]
-  /** pairs of matching traces in the order in which they became complete, when the other one was laid under this number; some of them may be gone */
+  /**
+   * pairs of matching traces in the order in which they became complete, when the other one was laid under this number;
+   * some of them may be gone
+   */
   private readonly complete: { one: number; other: number; number: number }[] = []
   private firstComplete = 0
 
@@ -117,7 +125,9 @@ export class Traces {
     return -1
   }
 
-  /** The pairs that a trace just laid in this cell completes; of several at once, the one with the oldest trace first. */
+  /**
+   * The pairs that a trace just laid in this cell completes; of several at once, the one with the oldest trace first.
+   */
   private completeWith(cell: number): void {
     const face = twinFace(this.cells[cell]!)
     if (this.ofFace[face]! < 0) return

@@ -4,10 +4,10 @@ export type MissChances = Float64Array
 const cache = new Map<number, MissChances>()
 
 /**
- * How many misses a perfect memory makes on a board of `pairs` different pairs (0 to 200), shuffled: exactly, as a chance for each number. It plays as
- * `par` says, and its mean is that of `par`. Source: the recursion of D. J. Velleman and G. S. Warrington, "What to Expect in a Game of Memory",
- * American Mathematical Monthly 120 (2013), over (single cards known, pairs wholly unseen), carried out for each number of misses.
- * Cost: pairs³ steps, once.
+ * How many misses a perfect memory makes on a board of `pairs` different pairs (0 to 200), shuffled: exactly, as a
+ * chance for each number. It plays as `par` says, and its mean is that of `par`. Source: the recursion of D. J.
+ * Velleman and G. S. Warrington, "What to Expect in a Game of Memory", American Mathematical Monthly 120 (2013), over
+ * (single cards known, pairs wholly unseen), carried out for each number of misses. Cost: pairs³ steps, once.
  */
 export function missChances(pairs: number): MissChances {
   const before = cache.get(pairs)

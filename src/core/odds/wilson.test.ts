@@ -5,7 +5,8 @@ import { wilson } from './wilson.ts'
 
 describe('the interval of a share', () => {
   test('is the published one', () => {
-    // R. G. Newcombe, "Two-sided confidence intervals for the single proportion", Statistics in Medicine 17 (1998), table I, method 3
+    // R. G. Newcombe, "Two-sided confidence intervals for the single proportion", Statistics in Medicine 17 (1998),
+    // table I, method 3
     const [low, high] = wilson(81, 263)
     expect([low.toFixed(4), high.toFixed(4)]).toEqual(['0.2553', '0.3662'])
     expect(wilson(15, 148).map((end) => end.toFixed(4))).toEqual(['0.0624', '0.1605'])

@@ -2,8 +2,9 @@
 export const Z = 1.959963984540054
 
 /**
- * The 95 % interval of a share of which `won` of `games` (1 or more) were seen. Source: E. B. Wilson, "Probable Inference, the Law of Succession, and Statistical
- * Inference", Journal of the American Statistical Association 22 (1927).
+ * The 95 % interval of a share of which `won` of `games` (1 or more) were seen. Source: E. B. Wilson, "Probable
+ * Inference, the Law of Succession, and Statistical Inference", Journal of the American Statistical Association 22
+ * (1927).
  */
 export function wilson(won: number, games: number): [low: number, high: number] {
   const share = won / games

@@ -22,7 +22,10 @@ function leveled(own: Own, pairs = 8): { settings: Settings; dealer: Dealer } {
   if (!dealer.ok) throw new Error(dealer.problem.message)
   return { settings, dealer: dealer.value }
 }
-/** The share that a perfect memory wins of games of its own, on other seeds than the code's; under a clock it is the mind's pace that matters, else another way to play does. */
+/**
+ * The share that a perfect memory wins of games of its own, on other seeds than the code's; under a clock it is the
+ * mind's pace that matters, else another way to play does.
+ */
 function played({ settings, dealer }: ReturnType<typeof leveled>, games: number): number {
   if (settings.clock.mode === 'down')
     return winsOf(playGames({ settings, dealer }, PERFECT, 'mine', 1, games)) / games

@@ -7,12 +7,18 @@ import { livesNeeded } from './lives.ts'
 import { countFor, perfectWins } from './perfect-games.ts'
 import { withoutLimits } from './without-limits.ts'
 
-/** Whether a perfect memory wins, limit by limit: a level that it wins in a smaller share of games than BY_LUCK is won by luck alone; in at least WELL of them, fairly. */
+/**
+ * Whether a perfect memory wins, limit by limit: a level that it wins in a smaller share of games than BY_LUCK is won
+ * by luck alone; in at least WELL of them, fairly.
+ */
 export const BY_LUCK = 1 / 20
 export const WELL = 9 / 10
 
 export type Limit = 'turns' | 'lives' | 'clock'
-/** The share of its games that a perfect memory wins under one limit alone. `won` of `games` that were played, or 0 of 0 if it is known exactly. */
+/**
+ * The share of its games that a perfect memory wins under one limit alone. `won` of `games` that were played, or 0 of 0
+ * if it is known exactly.
+ */
 export type LimitWins = { share: number; won: number; games: number }
 
 /** The level with one of its limits alone. */
@@ -40,8 +46,8 @@ function play(settings: Settings, dealer: Dealer): LimitWins {
 const known = (share: number): LimitWins => ({ share, won: 0, games: 0 })
 
 /**
- * How often a perfect memory wins under one limit of a level; null if there is no such limit. Exact for turns and lives on different
- * pairs that are shuffled, else by 20 to 200 seeded games.
+ * How often a perfect memory wins under one limit of a level; null if there is no such limit. Exact for turns and lives
+ * on different pairs that are shuffled, else by 20 to 200 seeded games.
  */
 export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): LimitWins | null {
   const { turns, lives } = settings.limits
@@ -66,8 +72,8 @@ function exactly(settings: Settings, dealer: Dealer): ((turns: number) => number
 }
 
 /**
- * The most severe value of a limit with which a perfect memory wins in 9 of 10 games: turns, lives, or a clock in ms, whole seconds; null if there is none. Under the same
- * conditions as `winsUnder`.
+ * The most severe value of a limit with which a perfect memory wins in 9 of 10 games: turns, lives, or a clock in ms,
+ * whole seconds; null if there is none. Under the same conditions as `winsUnder`.
  */
 export function valueToWin(settings: Settings, dealer: Dealer, by: Limit): number | null {
   if (by === 'lives') {

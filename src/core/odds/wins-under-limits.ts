@@ -2,23 +2,31 @@ import type { Settings } from '../settings/settings.ts'
 import type { Games } from './games.ts'
 
 /**
- * Whether games that nothing ends show which of them are won under limits. They do unless matches or misses move the clock: then a game is won if it was cleared within all
- * limits, and goes the same way up to its end.
+ * Whether games that nothing ends show which of them are won under limits. They do unless matches or misses move the
+ * clock: then a game is won if it was cleared within all limits, and goes the same way up to its end.
  */
 export const decidesWins = ({ clock }: Settings): boolean =>
   clock.mode !== 'down' || (clock.matchBonus === 0 && clock.missPenalty === 0)
 
-/** Whether a longer look at a miss only makes a game longer, by that much for each miss: no press cuts it short, and the clock keeps running. */
+/**
+ * Whether a longer look at a miss only makes a game longer, by that much for each miss: no press cuts it short, and the
+ * clock keeps running.
+ */
 export const looksAddUp = ({ turn, clock }: Settings): boolean =>
   turn.duringLook === 'wait' && turn.onMiss === 'timed' && !clock.lookStopsClock
 
-/** The same free games with another look at each miss, `by` ms longer. Nobody waits for the last turn, which is a match. */
+/**
+ * The same free games with another look at each miss, `by` ms longer. Nobody waits for the last turn, which is a match.
+ */
 export const withLongerLook = (free: Games, by: number, pairs: number): Games => ({
   ...free,
   time: free.time.map((time, place) => time + by * (free.turns[place]! - pairs)),
 })
 
-/** Whether a game, played with nothing to end it, is won under the limits of these settings. In: the free games, its place among them, and the pairs on the board. */
+/**
+ * Whether a game, played with nothing to end it, is won under the limits of these settings. In: the free games, its
+ * place among them, and the pairs on the board.
+ */
 export function isWonWithin(free: Games, place: number, { clock, limits }: Settings, pairs: number): boolean {
   if (free.ends[place] !== 0) return false
   const turns = free.turns[place]!

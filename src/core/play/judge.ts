@@ -122,7 +122,9 @@ function addScore(round: Round, change: number): void {
   }
 }
 
-/** At the end of a turn: after a miss, and after a match unless that gives another turn, the next player's turn begins. */
+/**
+ * At the end of a turn: after a miss, and after a match unless that gives another turn, the next player's turn begins.
+ */
 export function passTurn(round: Round): void {
   const { seats, rules } = round
   if (!seats || (round.judgedMatch && rules.players.matchGoesAgain)) return

@@ -32,7 +32,9 @@ export function apply(round: Round, input: Input): void {
   advance(round, round.at)
 }
 
-/** A press on a cell at a time: the same as applying that input. Any number may be given as a cell; most are refused. */
+/**
+ * A press on a cell at a time: the same as applying that input. Any number may be given as a cell; most are refused.
+ */
 export function press(round: Round, at: number, cell: number): void {
   if (round.nextDue <= at) advance(round, at)
   else if (at > round.at) round.at = at

@@ -4,8 +4,9 @@ import type { RoundResult } from './result.ts'
 /** PlayedGame games: what was dealt and pressed, and the expected outcome. */
 
 /**
- * A game that was played: the level, its seed (and the deal itself, card by card, where no seed gives it), the inputs with their
- * times in ms, and how long time passed after them. `story` is what happened in each turn, as `storyOf` words it.
+ * A game that was played: the level, its seed (and the deal itself, card by card, where no seed gives it), the inputs
+ * with their times in ms, and how long time passed after them. `story` is what happened in each turn, as `storyOf`
+ * words it.
  */
 export type PlayedGame = {
   level: string

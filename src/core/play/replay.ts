@@ -6,7 +6,10 @@ import type { RoundResult } from './result.ts'
 import { newRound } from './new-round.ts'
 import type { Round } from './round.ts'
 
-/** Plays inputs through the machine. In: a level's settings, the deal, inputs in order of time, and until when time passes after them. */
+/**
+ * Plays inputs through the machine. In: a level's settings, the deal, inputs in order of time, and until when time
+ * passes after them.
+ */
 export function replay(
   rules: Settings,
   cells: Cells,
@@ -28,7 +31,10 @@ export function differences(
     .map((key) => ({ key, expected: expected[key], actual: actual[key] }))
 }
 
-/** Equal values; two lists are equal entry by entry; two counts by reason are equal when every reason has the same count, 0 if it is missing. */
+/**
+ * Equal values; two lists are equal entry by entry; two counts by reason are equal when every reason has the same
+ * count, 0 if it is missing.
+ */
 function same(one: unknown, other: unknown): boolean {
   if (one === null || other === null || typeof one !== 'object' || typeof other !== 'object')
     return one === other

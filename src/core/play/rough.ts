@@ -57,8 +57,8 @@ function twinDown(round: Round): number {
 }
 
 /**
- * Plays one game with random and nasty presses and checks the invariants after each. In: rules, a deal and its seed, a stream of
- * its own; `report` is added to. Out: whether all of them held.
+ * Plays one game with random and nasty presses and checks the invariants after each. In: rules, a deal and its seed, a
+ * stream of its own; `report` is added to. Out: whether all of them held.
  */
 export function handleRoughly(
   rules: Settings,

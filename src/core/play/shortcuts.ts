@@ -5,8 +5,8 @@ import { advance, apply, isWaitingForButton } from './machine.ts'
 import { isOver, NEVER, pairsLeft, type Round } from './round.ts'
 
 /*
- * Shortcuts for an author to bring a game to the moment to be tried. They press like anyone else, as soon as the rules let them,
- * so everything they do is on the tape and can be played again.
+ * Shortcuts for an author to bring a game to the moment to be tried. They press like anyone else, as soon as the rules
+ * let them, so everything they do is on the tape and can be played again.
  */
 
 /** What was pressed, and until when time passed, in ms since the deal. */
@@ -57,7 +57,10 @@ export function toLastPair(round: Round): Shortcut {
   return { inputs: hand.inputs, at: round.at }
 }
 
-/** Lets time pass until this many ms are left on a clock that counts down; turns a card first if the clock waits for that. */
+/**
+ * Lets time pass until this many ms are left on a clock that counts down; turns a card first if the clock waits for
+ * that.
+ */
 export function toLastSeconds(round: Round, left: number): Shortcut {
   const hand = handOn(round)
   if (!isOver(round) && timeLeft(round) !== null) {

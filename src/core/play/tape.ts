@@ -49,8 +49,9 @@ export function firstDifference(one: readonly string[], other: readonly string[]
 }
 
 /**
- * A game right after a turn was judged, with both its cards up; turn 0 is the deal. In: what was pressed in the whole game.
- * Out: the round, and the inputs that led to it. A turn that was never played gives the game's end. Cost: one replay, 0.3 µs an input.
+ * A game right after a turn was judged, with both its cards up; turn 0 is the deal. In: what was pressed in the whole
+ * game. Out: the round, and the inputs that led to it. A turn that was never played gives the game's end. Cost: one
+ * replay, 0.3 µs an input.
  */
 export function standingAt(
   rules: Settings,

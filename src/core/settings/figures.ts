@@ -14,7 +14,10 @@ function usual({ clock }: Told): Figure[] {
   return [...time, 'turns', 'lives', 'score']
 }
 
-/** Whether a level has this figure: no time left without a clock that counts down, no lives without lives; several players have their scores beside their names. */
+/**
+ * Whether a level has this figure: no time left without a clock that counts down, no lives without lives; several
+ * players have their scores beside their names.
+ */
 function has({ clock, limits, players }: Told, figure: Figure): boolean {
   if (figure === 'time-left') return clock.mode === 'down'
   if (figure === 'lives') return limits.lives !== null

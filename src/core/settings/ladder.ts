@@ -15,8 +15,9 @@ export type LadderEnd = {
 export const LADDER_LEVELS = [2, 30] as const
 
 /**
- * Boards from one size to another, in even steps of cards: each board has an even number of cards, continues from the one before
- * in the same direction, and is as close as possible to a straight line between the two ends, in its number of cards and in its shape.
+ * Boards from one size to another, in even steps of cards: each board has an even number of cards, continues from the
+ * one before in the same direction, and is as close as possible to a straight line between the two ends, in its number
+ * of cards and in its shape.
  */
 export function boardsBetween(
   from: { rows: number; columns: number },
@@ -52,9 +53,10 @@ export function boardsBetween(
 }
 
 /**
- * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: how many levels; `taken`, the ids already in use;
- * `names` for the levels; `deck`, if the decks of the levels are nested, the number of pairs. Out: levels that set only this themselves; everything
- * else follows the house rules. There is a clock from the first level on if both ends have one.
+ * A ladder from its easiest to its hardest end: boards, clocks and look times grow evenly between them. In: how many
+ * levels; `taken`, the ids already in use; `names` for the levels; `deck`, if the decks of the levels are nested, the
+ * number of pairs. Out: levels that set only this themselves; everything else follows the house rules. There is a clock
+ * from the first level on if both ends have one.
  */
 export function makeLadder(
   from: LadderEnd,
@@ -102,7 +104,10 @@ export function namesAfter(levels: readonly { name: string }[], count: number): 
   return names
 }
 
-/** How many of the first pairs each level draws from, growing evenly from what the first board needs to the whole deck. In: how many pairs each board needs. */
+/**
+ * How many of the first pairs each level draws from, growing evenly from what the first board needs to the whole deck.
+ * In: how many pairs each board needs.
+ */
 export function nestedPairs(needed: readonly number[], deck: number): number[] {
   const [first] = needed
   if (first === undefined) return []

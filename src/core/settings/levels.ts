@@ -13,8 +13,8 @@ const NO_LEVEL = {}
 const resolved = new WeakMap<Settings, WeakMap<object, Settings>>()
 
 /**
- * A level's settings: the house rules, with every key that the level sets replaced.
- * A key that the level does not set is the house's own value, so a change there shows here. The same house and level give the very same object.
+ * A level's settings: the house rules, with every key that the level sets replaced. A key that the level does not set
+ * is the house's own value, so a change there shows here. The same house and level give the very same object.
  */
 export function resolveLevel({ house }: House, level: Level | undefined): Settings {
   let ofHouse = resolved.get(house)
@@ -53,8 +53,9 @@ export function withOwn<S extends Section>(level: Level, section: S, patch: Part
 }
 
 /**
- * A game with keys of a section written where they belong. `rung`: the id of a level, which sets them as its own, or null for the house rules. An unknown level
- * changes nothing. If a level switches off a rule that the house rules have off too, it no longer sets that rule. Returns a new game.
+ * A game with keys of a section written where they belong. `rung`: the id of a level, which sets them as its own, or
+ * null for the house rules. An unknown level changes nothing. If a level switches off a rule that the house rules have
+ * off too, it no longer sets that rule. Returns a new game.
  */
 export function writeSettings<G extends House & { levels: Level[] }, S extends Section>(
   game: G,

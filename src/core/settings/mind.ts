@@ -13,7 +13,10 @@ export type Memory = {
   /** ms that it looks at each card of a first look; 0: it never looks */
   glance: number
 }
-/** Medians, in ms, before the first and the second card of a turn; `spread` is the standard deviation of their logarithm. */
+/**
+ * Medians, in ms, before the first and the second card of a turn; `spread` is the standard deviation of their
+ * logarithm.
+ */
 type MindPace = { first: number; second: number; spread: number }
 
 const PACE: MindPace = { first: 1100, second: 900, spread: 0.4 }

@@ -9,8 +9,8 @@ type Sitting = { house: Settings; levels: readonly Level[]; minds?: readonly Min
 export const mindsOf = ({ minds = [] }: { minds?: readonly Mind[] }): Mind[] => [...READY_MINDS, ...minds]
 
 /**
- * Who plays each seat, in turn: a mind, or null for a person. At a table of nothing but minds the first seat goes to a person. In: a level's resolved
- * settings and the minds to choose from; an unknown mind gives its seat to a person.
+ * Who plays each seat, in turn: a mind, or null for a person. At a table of nothing but minds the first seat goes to a
+ * person. In: a level's resolved settings and the minds to choose from; an unknown mind gives its seat to a person.
  */
 export function seatMinds({ players }: Pick<Settings, 'players'>, minds: readonly Mind[]): (Mind | null)[] {
   const seats = players.names.map((_, seat) => {

@@ -89,7 +89,10 @@ export type Settings = {
   board: { rows: number; columns: number; gaps: string[] }
   /** `counts`, for repeat `counts`: how many pairs of each kind, by the pair's id */
   fill: { use: Use; pick: Pick; repeat: Repeat; counts: Record<string, number> }
-  /** How the cards are laid out, in CSS px: a `size` of their own, or null for as large as fits with this `ratio` of width to height; gaps and margin that are null suit the table. */
+  /**
+   * How the cards are laid out, in CSS px: a `size` of their own, or null for as large as fits with this `ratio` of
+   * width to height; gaps and margin that are null suit the table.
+   */
   layout: {
     size: { width: number; height: number } | null
     ratio: number
@@ -132,11 +135,15 @@ export type Settings = {
     stars: Stars | null
   }
   /**
-   * Who sits at the table, in turn; with one name it is a game for one. `minds` runs parallel to the names: the id of the mind that plays a seat, null for a person; missing
-   * entries are persons. After a match the same player goes again, or not. `offersRival`: whether somebody who plays alone may choose a mind to play against.
+   * Who sits at the table, in turn; with one name it is a game for one. `minds` runs parallel to the names: the id of
+   * the mind that plays a seat, null for a person; missing entries are persons. After a match the same player goes
+   * again, or not. `offersRival`: whether somebody who plays alone may choose a mind to play against.
    */
   players: { names: string[]; minds: (string | null)[]; matchGoesAgain: boolean; offersRival: boolean }
-  /** the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the game's title */
+  /**
+   * the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the
+   * game's title
+   */
   head: { figures: Figure[] | null; level: boolean; title: boolean }
   /** `wait` in ms, from the last judgement to what follows */
   finish: { wait: number; then: Then }
@@ -331,8 +338,9 @@ export const sizeWords = (bytes: number): string =>
 export const largerThan = (bytes: number): string => `larger than ${sizeWords(bytes)}`
 
 /**
- * What an image may ask of a browser. px of a raster image in all and along a side; of an SVG the elements and letters of path data that are
- * drawn when all that is used again is counted, levels of masks or clips, elements within each other, filtered elements, and parts of a filter.
+ * What an image may ask of a browser. px of a raster image in all and along a side; of an SVG the elements and letters
+ * of path data that are drawn when all that is used again is counted, levels of masks or clips, elements within each
+ * other, filtered elements, and parts of a filter.
  */
 export const IMAGE_BOUNDS = {
   pixels: 64_000_000,

@@ -30,5 +30,7 @@ export const THEMES: readonly Theme[] = [
 const TABLE_INK = '#fffdf8'
 export const LEAST_CONTRAST = 4.5
 
-/** The contrast of text on a table of this colour (#rrggbb), 1 to 21. No part of the table is lighter than its colour. */
+/**
+ * The contrast of text on a table of this colour (#rrggbb), 1 to 21. No part of the table is lighter than its colour.
+ */
 export const tableContrast = (table: string): number => wcagContrast(TABLE_INK, table)

@@ -1,6 +1,7 @@
 /**
- * How far a sound program may stray by chance in a test that plays games of one seed: over all seeds it fails at most once in a million.
- * With the variable OTHER_SEED set, the eight files of statistical tests run with other seeds; all of them passed with 100 others.
+ * How far a sound program may stray by chance in a test that plays games of one seed: over all seeds it fails at most
+ * once in a million. With the variable OTHER_SEED set, the eight files of statistical tests run with other seeds; all
+ * of them passed with 100 others.
  */
 
 /** The chance of a false alarm, both sides together. */
@@ -11,7 +12,10 @@ export const MOST_ERRORS = 4.9
 /** A seed of a test, another one for each OTHER_SEED. */
 export const testSeed = (seed: string): string => seed + (process.env.OTHER_SEED ?? '')
 
-/** The fewest and the most successes to be expected. In: how many tries, and the chance of each. Source: the binomial distribution, summed from both ends. */
+/**
+ * The fewest and the most successes to be expected. In: how many tries, and the chance of each. Source: the binomial
+ * distribution, summed from both ends.
+ */
 export function countBounds(tries: number, chance: number): [fewest: number, most: number] {
   const chances: number[] = []
   let log = tries * Math.log1p(-chance)

@@ -1,11 +1,14 @@
 import type { Memory } from '../settings/mind.ts'
 
 /*
- * The turns that a mind without blur and first look needs on a board of different pairs, exactly and without playing games: every choice and every chance of each turn is written
- * out as a chain of states, and the expected number of turns is solved for. Written from docs/odds.md alone.
+ * The turns that a mind without blur and first look needs on a board of different pairs, exactly and without playing
+ * games: every choice and every chance of each turn is written out as a chain of states, and the expected number of
+ * turns is solved for. Written from docs/odds.md alone.
  */
 
-/** Which pairs are left, the traces from the oldest to the freshest, and the same in the order in which they were laid. */
+/**
+ * Which pairs are left, the traces from the oldest to the freshest, and the same in the order in which they were laid.
+ */
 type State = { left: number[]; fresh: number[]; laid: number[] }
 type Branch = readonly [chance: number, next: State]
 const pairOf = (cell: number): number => cell >> 1

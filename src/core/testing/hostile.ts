@@ -1,4 +1,7 @@
-/** SVGs that ask too much of a browser, one for each bound, each with the words by which it is refused. Small, as such files are. */
+/**
+ * SVGs that ask too much of a browser, one for each bound, each with the words by which it is refused. Small, as such
+ * files are.
+ */
 
 const svg = (inner: string): string =>
   `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 9 9">${inner}</svg>`

@@ -5,11 +5,15 @@ import { apply, isWaitingForButton, press } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 
 /*
- * Another way to play with a perfect memory, and with none, for tests to compare the minds with, and for benchmarks as the bare work. They drive the machine like anyone
- * else: they press, and read the cards that are face up. They wait for each look time and press at its end, so a game takes the time that its rules ask for.
+ * Another way to play with a perfect memory, and with none, for tests to compare the minds with, and for benchmarks as
+ * the bare work. They drive the machine like anyone else: they press, and read the cards that are face up. They wait
+ * for each look time and press at its end, so a game takes the time that its rules ask for.
  */
 
-/** Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player. After the end it does nothing. */
+/**
+ * Flips `cell` as soon as that is possible, turning missed cards back first where the rules leave it to the player.
+ * After the end it does nothing.
+ */
 function flipNext(round: Round, cell: number): void {
   if (isOver(round)) return
   const { flips } = round
@@ -23,9 +27,10 @@ function flipNext(round: Round, cell: number): void {
 }
 
 /**
- * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that, else flip
- * another unseen card; a match that becomes known is taken next. In: a fresh round, and the cells of its cards in the order in which
- * unseen ones are flipped. That order must be random, unless the board is shuffled; then any will do.
+ * Plays a round to its end with a perfect memory: flip an unseen card; if a card that matches it is known take that,
+ * else flip another unseen card; a match that becomes known is taken next. In: a fresh round, and the cells of its
+ * cards in the order in which unseen ones are flipped. That order must be random, unless the board is shuffled; then
+ * any will do.
  */
 export function playPerfectMemory(round: Round, order: readonly number[]): void {
   const { cells } = round

@@ -1,5 +1,6 @@
 /**
- * Deals made from the words of docs/shuffle.md alone, sharing no code with what that page describes. Slow and plain: it follows the page step by step.
+ * Deals made from the words of docs/shuffle.md alone, sharing no code with what that page describes. Slow and plain: it
+ * follows the page step by step.
  */
 
 type Fill = { pick: 'first' | 'random'; repeat: 'never' | 'evenly' | 'at-random' }

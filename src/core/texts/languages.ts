@@ -17,7 +17,10 @@ export const LANGUAGES = [
 ] as const
 export type Language = (typeof LANGUAGES)[number]
 
-/** What a language calls itself, with a capital letter, as lists of languages have it; from the runtime's own data (Unicode CLDR). */
+/**
+ * What a language calls itself, with a capital letter, as lists of languages have it; from the runtime's own data
+ * (Unicode CLDR).
+ */
 export function languageName(language: Language): string {
   const name = new Intl.DisplayNames(language, { type: 'language' }).of(language)!
   return name[0]!.toLocaleUpperCase(language) + name.slice(1)
@@ -30,8 +33,9 @@ export const directionOf = (language: Language): 'ltr' | 'rtl' =>
   language === 'ar' || language === 'he' ? 'rtl' : 'ltr'
 
 /**
- * The language to show of those that are there. In: their tags; the tags that somebody reads (BCP 47), the best one first. Of a tag with a region or script, its
- * language alone decides ("de-AT" reads "de"). Out: the first that fits, or else the first of those that are there.
+ * The language to show of those that are there. In: their tags; the tags that somebody reads (BCP 47), the best one
+ * first. Of a tag with a region or script, its language alone decides ("de-AT" reads "de"). Out: the first that fits,
+ * or else the first of those that are there.
  */
 export function bestLanguage(shipped: readonly Language[], wanted: readonly string[]): Language {
   for (const tag of wanted) {

@@ -4,7 +4,10 @@ import type { Message, MessageKey } from './messages.ts'
 /** What a face shows or says in another language: the text on it, and what a screen reader reads. */
 type OwnFace = { text?: string; alt?: string }
 
-/** What a game says its own way in one language: messages by key, and its names; levels and pairs by id. What is left out is as in the game itself. */
+/**
+ * What a game says its own way in one language: messages by key, and its names; levels and pairs by id. What is left
+ * out is as in the game itself.
+ */
 export type OwnTexts = {
   title?: string
   says?: Partial<Record<MessageKey, Message>>

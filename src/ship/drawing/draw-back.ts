@@ -1,7 +1,9 @@
 import { BACK_EDGE, EMBLEM, tileSide, tintColour } from '../../core/deck/back-look.ts'
 import type { Back } from '../../core/deck/pair.ts'
 
-/** A back with everything needed to draw it at once: its own image, or one tile of its pattern, with the emblem on it. */
+/**
+ * A back with everything needed to draw it at once: its own image, or one tile of its pattern, with the emblem on it.
+ */
 export type LoadedBack = { back: Back; image: ImageBitmap | null; emblem?: ImageBitmap | null }
 
 /** Draws a back as players see it, on a card of this many px, from the pen's origin. */

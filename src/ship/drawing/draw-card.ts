@@ -4,7 +4,10 @@ import { drawFace, type LoadedFace } from './draw-face.ts'
 /** A card in px at 1 ×, with the radius of its corners. */
 export type CardSize = { width: number; height: number; corner: number }
 
-/** Draws a front or the back with its round corners, `scale` px of the canvas for each of the card. In: a pen on a bare canvas. */
+/**
+ * Draws a front or the back with its round corners, `scale` px of the canvas for each of the card. In: a pen on a bare
+ * canvas.
+ */
 export function drawCard(
   pen: OffscreenCanvasRenderingContext2D,
   card: LoadedFace | LoadedBack,

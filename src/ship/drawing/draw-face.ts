@@ -10,7 +10,9 @@ export const FACE_TYPE = "650 %px 'Bricolage Grotesque Variable', 'Figtree Varia
 
 type Pen = OffscreenCanvasRenderingContext2D
 
-/** A face with everything needed to draw it at once; null for an image that cannot be drawn, which its words replace. */
+/**
+ * A face with everything needed to draw it at once; null for an image that cannot be drawn, which its words replace.
+ */
 export type LoadedFace = { face: Face; image: ImageBitmap | null }
 
 /** Draws a face with its paper on a card of this many px, from the pen's origin. */

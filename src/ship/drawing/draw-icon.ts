@@ -8,16 +8,23 @@ import type { LoadedFace } from './draw-face.ts'
 /** An icon of a game: how many px a side, and whether a device cuts it to a shape of its own. */
 export type Icon = { side: number; maskable: boolean }
 
-/** How high the cards are, as a share of the icon: where a device cuts it, all that matters is within a circle of four fifths. */
+/**
+ * How high the cards are, as a share of the icon: where a device cuts it, all that matters is within a circle of four
+ * fifths.
+ */
 const CARD_SHARE = { whole: 0.66, maskable: 0.52 } as const
 /** Of the icon, the radius of its corners where it is not cut. */
 const ROUND = 0.2
 /** How the two cards lie: their turn in degrees, and how far from the middle, as a share of a card's width. */
 const LEAN = { back: { turn: -12, aside: -0.3 }, face: { turn: 7, aside: 0.26 } } as const
-/** The width at which a card is drawn before it is scaled to the icon, in px: its edge and corners are as on a table. */
+/**
+ * The width at which a card is drawn before it is scaled to the icon, in px: its edge and corners are as on a table.
+ */
 const CARD_WIDTH = 90
 
-/** Draws a game's icon: its back and a face, on the colour of its table. In: a pen on a bare canvas of the icon's size. */
+/**
+ * Draws a game's icon: its back and a face, on the colour of its table. In: a pen on a bare canvas of the icon's size.
+ */
 export function drawIcon(
   pen: OffscreenCanvasRenderingContext2D,
   { layout, look }: Pick<Game['house'], 'layout' | 'look'>,

@@ -4,7 +4,9 @@ import type { Face } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
 import { bad, good, type Result } from '../../core/result.ts'
 
-/** What an author chooses for a kit: the width of a card in px, how many deals of each level, and how many test games. */
+/**
+ * What an author chooses for a kit: the width of a card in px, how many deals of each level, and how many test games.
+ */
 export type KitOptions = { width: number; deals: number; games: number }
 export const KIT_BOUNDS = { width: [32, 400], deals: [1, 10_000], games: [1, 100] } as const
 export const KIT_DEFAULTS: KitOptions = { width: 100, deals: 100, games: 5 }
@@ -39,7 +41,10 @@ export function kitCards({ deck }: Pick<Game, 'deck'>): KitCard[] {
   )
 }
 
-/** A card's size in px at 1 ×, and the radius of its corners. In: its width; the layout of the house rules gives its shape. */
+/**
+ * A card's size in px at 1 ×, and the radius of its corners. In: its width; the layout of the house rules gives its
+ * shape.
+ */
 export function kitCardSize(
   { house }: Pick<Game, 'house'>,
   width: number,
@@ -57,8 +62,8 @@ export type AtlasFrame = { x: number; y: number; width: number; height: number }
 export type Atlas = { scale: KitScale; width: number; height: number; frames: AtlasFrame[] }
 
 /**
- * Where so many cards of one size lie on one image, row by row, as square as can be. Its scale is 2 if the image then keeps within 4,096 px a side, or else 1. Wrong: the
- * image would be larger than 8,192 px a side.
+ * Where so many cards of one size lie on one image, row by row, as square as can be. Its scale is 2 if the image then
+ * keeps within 4,096 px a side, or else 1. Wrong: the image would be larger than 8,192 px a side.
  */
 export function atlasOf(count: number, card: { width: number; height: number }): Result<Atlas> {
   const fits = ATLAS.scales.map((scale) => laidOut(count, card, scale))

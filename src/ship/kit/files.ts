@@ -79,8 +79,8 @@ function levelFiles(
 }
 
 /**
- * All files of a kit but its images, by name. In: the game; its cards and where they lie on the atlas; what the author chose; `progress` gets the share done, 0 to 1. Wrong: a level that
- * cannot be dealt.
+ * All files of a kit but its images, by name. In: the game; its cards and where they lie on the atlas; what the author
+ * chose; `progress` gets the share done, 0 to 1. Wrong: a level that cannot be dealt.
  */
 export function kitFiles(
   game: Game,

@@ -29,8 +29,8 @@ const WAIT = { most: 1800, after: 120_000 } as const
 const INPUTS_AT_MOST = 2000
 
 /**
- * A game that uses the rules of a level in every way: matches and misses, presses that are refused, pauses, and cards turned back. The same seed gives the same game. In: the
- * level's id, its resolved settings and its dealer.
+ * A game that uses the rules of a level in every way: matches and misses, presses that are refused, pauses, and cards
+ * turned back. The same seed gives the same game. In: the level's id, its resolved settings and its dealer.
  */
 export function testGame(
   level: string,

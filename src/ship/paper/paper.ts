@@ -23,7 +23,10 @@ import {
 /** px that a card on a table is wide: patterns are as fine on paper as there. */
 const ON_TABLE = 100
 
-/** Browsers move the edges of boxes to whole px, a quarter of a mm. So a sheet is laid out this many times as large, and made smaller as a whole. */
+/**
+ * Browsers move the edges of boxes to whole px, a quarter of a mm. So a sheet is laid out this many times as large, and
+ * made smaller as a whole.
+ */
 const LARGER = 10
 const mm = (length: number): string => `${Number((length * LARGER).toFixed(2))}mm`
 const box = (left: number, top: number, width: number, height: number): string =>
@@ -137,8 +140,9 @@ body{margin:0;background:#fff;color:#23243f;font:5mm/1.45 'Figtree Variable',sys
 export type PaperPage = { html: string; sheets: number; cards: number }
 
 /**
- * A game on paper: a page to print, its fronts and backs in turn, for both sides of a sheet that is turned over its long edge, with marks to cut along; then the rules. In: a game in the language that is printed, its
- * library pictures as data URLs, that language, the built player for its type. Wrong: the level cannot be dealt, or no card fits.
+ * A game on paper: a page to print, its fronts and backs in turn, for both sides of a sheet that is turned over its
+ * long edge, with marks to cut along; then the rules. In: a game in the language that is printed, its library pictures
+ * as data URLs, that language, the built player for its type. Wrong: the level cannot be dealt, or no card fits.
  */
 export function shipPaper(
   game: Game,

@@ -28,7 +28,8 @@ function drawnBoard({ board }: Settings): string {
 }
 
 /**
- * The rules of a level on a page, told from its settings in the language that is given; of the whole deck if there is no level: then what belongs to a level is left out.
+ * The rules of a level on a page, told from its settings in the language that is given; of the whole deck if there is
+ * no level: then what belongs to a level is left out.
  */
 export function rulesSection(
   game: Game,

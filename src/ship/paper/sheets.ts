@@ -12,12 +12,18 @@ export const PAPERS = {
 } as const
 export type Paper = keyof typeof PAPERS
 
-/** What an author chooses: the paper, the width of a card in mm, and the level whose cards are printed, or null for every pair of the deck. */
+/**
+ * What an author chooses: the paper, the width of a card in mm, and the level whose cards are printed, or null for
+ * every pair of the deck.
+ */
 export type PaperOptions = { paper: Paper; width: number; level: string | null }
 export const PAPER_BOUNDS = { width: [20, 150] } as const
 export const PAPER_DEFAULTS: PaperOptions = { paper: 'a4', width: 55, level: null }
 
-/** mm: kept free at every edge, for what a printer cannot reach and for the marks; between cards; printed beyond a cut; and of a mark, its distance from the cards and its length. */
+/**
+ * mm: kept free at every edge, for what a printer cannot reach and for the marks; between cards; printed beyond a cut;
+ * and of a mark, its distance from the cards and its length.
+ */
 export const EDGES = { margin: 12, gap: 4, bleed: 2, markOff: 3, mark: 5 } as const
 
 /** A card to print: its pair's place in the deck, and the side. */
@@ -58,7 +64,10 @@ export function sheetLayout(game: Pick<Game, 'house'>, { paper, width }: PaperOp
 /** The seed of the deal whose cards are printed. */
 const SEED = 'paper'
 
-/** The cards that a level needs, as one of its deals has them, pair by pair; or two of every pair in the deck. Wrong: there is no such level, or it cannot be dealt. */
+/**
+ * The cards that a level needs, as one of its deals has them, pair by pair; or two of every pair in the deck. Wrong:
+ * there is no such level, or it cannot be dealt.
+ */
 export function cardsToPrint(game: Game, level: string | null): Result<PrintedCard[]> {
   const { pairs } = game.deck
   if (level === null)

@@ -1,7 +1,8 @@
 import type { Language } from '../../core/texts/languages.ts'
 
 /**
- * What a printed page of rules says beyond what a player reads on a screen. `n` is a number of cards, `rows` and `columns` are those of the board. Numbers stand in brackets or signs, so that no plural form is needed.
+ * What a printed page of rules says beyond what a player reads on a screen. `n` is a number of cards, `rows` and
+ * `columns` are those of the board. Numbers stand in brackets or signs, so that no plural form is needed.
  */
 export type PaperWords = {
   layOut: string

@@ -6,7 +6,10 @@ import { fileStem } from '../../core/game/names.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
 import { picturesOf } from '../pictures.ts'
 
-/** What is the same in every project: dist/project.json, the files by their paths, and the packages that it asks for with their versions. */
+/**
+ * What is the same in every project: dist/project.json, the files by their paths, and the packages that it asks for
+ * with their versions.
+ */
 export type ProjectParts = {
   files: Record<string, string>
   packages: { dependencies: Record<string, string>; devDependencies: Record<string, string> }
@@ -27,8 +30,9 @@ const manifest = (game: Game, packages: ProjectParts['packages']): string =>
   )}\n`
 
 /**
- * A project to go on with: the engine's source, a table of its own, the game with its kept checks, and its pictures. In: the game; the drawings of its library pictures, as SVG by
- * name; what is the same in every project. Out: its files, by path.
+ * A project to go on with: the engine's source, a table of its own, the game with its kept checks, and its pictures.
+ * In: the game; the drawings of its library pictures, as SVG by name; what is the same in every project. Out: its
+ * files, by path.
  */
 export function projectFiles(
   game: Game,

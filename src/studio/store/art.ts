@@ -4,7 +4,10 @@ import type { Game } from '../../core/game/game.ts'
 import { ownFilesOf, withOwnFiles } from '../../core/game/own-files.ts'
 import { isTrusted, trust } from './sound-images.ts'
 
-/** An own image or sound as it is stored: once by its content, however many faces and games show it; `sound`: it was checked when it came in, against these bounds. */
+/**
+ * An own image or sound as it is stored: once by its content, however many faces and games show it; `sound`: it was
+ * checked when it came in, against these bounds.
+ */
 export type StoredImage = { hash: string; src: string; sound?: number }
 /** Raised when images are checked against other bounds. */
 const CHECKED_BY = 1

@@ -17,7 +17,9 @@ import { useHistory } from './history.ts'
 import { useSaving } from './saving.ts'
 import { checkImages } from './sound-images.ts'
 
-/** The game on the bench: the document, with its history and its saving. What is selected or open belongs to the views. */
+/**
+ * The game on the bench: the document, with its history and its saving. What is selected or open belongs to the views.
+ */
 export const useBench = defineStore('bench', () => {
   const key = ref('')
   const game = shallowRef<Game | null>(null)
@@ -62,7 +64,8 @@ export const useBench = defineStore('bench', () => {
   }
 
   /**
-   * Changes the document. `label` names the edit for undo; edits with the same `about` in quick succession are one step, one with null is always its own.
+   * Changes the document. `label` names the edit for undo; edits with the same `about` in quick succession are one
+   * step, one with null is always its own.
    */
   function edit(label: string, recipe: (draft: Draft<Game>) => void, about: string | null = null): void {
     if (game.value) replace(produce(game.value, recipe), label, about)

@@ -5,11 +5,17 @@ import { packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 import { nextTask } from './next-task.ts'
 
-/** The only access to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites another unseen; `removed`: since when it has been in the bin, in ms. */
+/**
+ * The only access to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites
+ * another unseen; `removed`: since when it has been in the bin, in ms.
+ */
 export type Kept = { key: string; game: Game; rev: number; touched: number; removed?: number }
 /** The same as it is stored: the game's frame as text, with the hashes of its images. */
 type GameRow = Omit<Kept, 'game'> & { frame: string; art: string[] }
-/** A step of a game's history: what it does, and the changes that lead to it from the next game, as text. `past`: it can be undone, else redone. */
+/**
+ * A step of a game's history: what it does, and the changes that lead to it from the next game, as text. `past`: it can
+ * be undone, else redone.
+ */
 export type KeptStep = { id: number; label: string; at: number; text: string; past: boolean }
 type StepRow = KeptStep & { key: string }
 /** A part of a game, `at` counting from 0, as text. */
@@ -113,7 +119,10 @@ async function joinRows(rows: GameRow[], parts: PartRow[]): Promise<Kept[]> {
 /** A row as it will be stored: what has to be written of it, and all its parts then. */
 type Written = { row: GameRow; texts: PartRow[]; art: StoredImage[]; parts: Parts }
 
-/** Prepares a row for writing, without the parts that are `known` to be stored. A lot of work is split over several frames, except on a page that is closing. */
+/**
+ * Prepares a row for writing, without the parts that are `known` to be stored. A lot of work is split over several
+ * frames, except on a page that is closing.
+ */
 async function written(
   { key, rev, touched, removed, game }: Kept,
   known: Parts = new Map(),
@@ -142,9 +151,10 @@ async function written(
 }
 
 /**
- * Stores a prepared row, with the steps of its history: other stored steps are dropped. Within a transaction. Each answer of the storage has to wait until
- * the page has time for it, so everything is looked up at once and written at once. A save gives the rev that must be there (`before`, 0 for none), or it throws SaveConflict; its
- * transaction ends here, and no longer needs the page. Out: the steps as they are then stored.
+ * Stores a prepared row, with the steps of its history: other stored steps are dropped. Within a transaction. Each
+ * answer of the storage has to wait until the page has time for it, so everything is looked up at once and written at
+ * once. A save gives the rev that must be there (`before`, 0 for none), or it throws SaveConflict; its transaction ends
+ * here, and no longer needs the page. Out: the steps as they are then stored.
  */
 async function put(
   { row, texts, art, parts }: Written,
@@ -213,8 +223,9 @@ export async function sweepArt(): Promise<void> {
 }
 
 /**
- * Saves a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and redone from it: other stored steps are dropped. Out: the new rev.
- * Throws SaveConflict if another tab has saved since, and whatever the browser throws when storage is full.
+ * Saves a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and redone
+ * from it: other stored steps are dropped. Out: the new rev. Throws SaveConflict if another tab has saved since, and
+ * whatever the browser throws when storage is full.
  */
 export async function keepGame(
   key: string,

@@ -1,8 +1,9 @@
 import { isLoose } from '../../core/game/migrations.ts'
 
 /**
- * The changes between two documents, as plain JSON: a document of a thousand pairs that differs in a name takes one line. Parts that are the same object
- * are skipped, and edits reuse everything they do not touch; so two documents of one history are compared very fast.
+ * The changes between two documents, as plain JSON: a document of a thousand pairs that differs in a name takes one
+ * line. Parts that are the same object are skipped, and edits reuse everything they do not touch; so two documents of
+ * one history are compared very fast.
  */
 export type Change =
   | { at: (string | number)[]; put: unknown }
@@ -56,7 +57,10 @@ function compareLists(
   else changes.push({ at, from: start, cut, put })
 }
 
-/** A document with these changes; everything else stays the same object. Throws if they are not changes of this document. */
+/**
+ * A document with these changes; everything else stays the same object. Throws if they are not changes of this
+ * document.
+ */
 export function withChanges<T>(document: T, changes: readonly Change[]): T {
   return changes.reduce<unknown>((now, change) => changedAt(now, change.at, 0, change), document) as T
 }

@@ -4,15 +4,18 @@ import { ref } from 'vue'
 export const SERVER_GONE = 'The server of Lucky Twin does not answer. Start it again with npm start.'
 
 /**
- * Whether a part of the app that was asked for did not come: its server has stopped, or has another version now. What is here goes on; what is missing comes with the page anew, as the
- * browser asks for the style of a part only once.
+ * Whether a part of the app that was asked for did not come: its server has stopped, or has another version now. What
+ * is here goes on; what is missing comes with the page anew, as the browser asks for the style of a part only once.
  */
 export const isPartLost = ref(false)
 export const partLost = (): void => void (isPartLost.value = true)
 
 /** What the app itself did wrong, in the words of the error; empty if nothing. */
 export const fault = ref('')
-/** Keeps an error that nobody took, or that was given to `reportError`; what the browser refuses is told where it is asked for. */
+/**
+ * Keeps an error that nobody took, or that was given to `reportError`; what the browser refuses is told where it is
+ * asked for.
+ */
 export function noteFault(error: unknown): void {
   if (error instanceof Error && !(error instanceof DOMException)) fault.value = error.message
 }

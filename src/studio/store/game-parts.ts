@@ -5,8 +5,9 @@ import { BOUNDS } from '../../core/settings/settings.ts'
 import { slicesOf } from './same.ts'
 
 /**
- * A game is stored in parts, so that a large one that is saved after every edit writes only what changed: every hundred of its
- * pairs are one part and every level is one; the rest is the frame. Parts never change: a changed part is a new value.
+ * A game is stored in parts, so that a large one that is saved after every edit writes only what changed: every hundred
+ * of its pairs are one part and every level is one; the rest is the frame. Parts never change: a changed part is a new
+ * value.
  */
 type GamePart = readonly Pair[] | Level
 /** The parts of a game by their keys in the storage: its pairs from 0, its levels from `LEVELS_AT`. */
@@ -15,7 +16,10 @@ export type Parts = ReadonlyMap<number, GamePart>
 const PAIRS_IN_PART = 100
 const LEVELS_AT = BOUNDS.pairs[1] / PAIRS_IN_PART
 
-/** The parts of a game, in order. `before`: those of the game as it was; a part with the same content stays the same value. */
+/**
+ * The parts of a game, in order. `before`: those of the game as it was; a part with the same content stays the same
+ * value.
+ */
 export function partsOf(game: Game, before: Parts = new Map()): Parts {
   const lists = [...before.values()].filter((part): part is readonly Pair[] => Array.isArray(part))
   const slices = slicesOf(game.deck.pairs, PAIRS_IN_PART, lists)

@@ -13,8 +13,8 @@ const STEPS_STORED = 50
 const LETTERS_STORED = 20 * 2 ** 20
 
 /**
- * A step to undo or redo: what it does, and the game it leads to. A step from the storage has only the changes that lead
- * there (`text`) from the game after it; when a step is stored, these changes are worked out.
+ * A step to undo or redo: what it does, and the game it leads to. A step from the storage has only the changes that
+ * lead there (`text`) from the game after it; when a step is stored, these changes are worked out.
  */
 export type EditStep = {
   id: number
@@ -31,7 +31,10 @@ export function useHistory(game: ShallowRef<Game | null>) {
   const future = shallowRef<EditStep[]>([])
   let lastId = 0
 
-  /** Remembers a game before it is edited. Edits with the same `about` in quick succession are one step; one with null is always a step of its own. */
+  /**
+   * Remembers a game before it is edited. Edits with the same `about` in quick succession are one step; one with null
+   * is always a step of its own.
+   */
   function remember(before: Game, label: string, about: string | null): void {
     const last = past.value.at(-1)
     const now = Date.now()

@@ -6,8 +6,8 @@ import { fileOfApp } from './faults.ts'
 export const pictureUrl = (name: string): string => `/pictures/${encodeURIComponent(name)}.svg`
 
 /**
- * The same at low resolution, for places with many small pictures: for the browser an SVG is a whole document, and hundreds of them
- * block the page.
+ * The same at low resolution, for places with many small pictures: for the browser an SVG is a whole document, and
+ * hundreds of them block the page.
  */
 export const smallPictureUrl = (name: string): string => `/pictures/small/${encodeURIComponent(name)}.webp`
 
@@ -36,8 +36,8 @@ export function pictureIndex(): Promise<Picture[]> {
 }
 
 /**
- * The pictures that match every word of a query, best first: a whole word of the name, then the start of one, then any part of
- * a name, then its kind. An empty query gives all, in order.
+ * The pictures that match every word of a query, best first: a whole word of the name, then the start of one, then any
+ * part of a name, then its kind. An empty query gives all, in order.
  */
 export function searchPictures(pictures: readonly Picture[], query: string): Picture[] {
   const searchWords = query.toLowerCase().split(/\s+/).filter(Boolean)

@@ -2,7 +2,10 @@
 export const sameMembers = (one: readonly unknown[], other: readonly unknown[]): boolean =>
   one.length === other.length && one.every((member, i) => member === other[i])
 
-/** A list as slices of `size` members each, the last one shorter. A slice with the same members as the one `before` stays the same value, so that what depends on it is not made anew. */
+/**
+ * A list as slices of `size` members each, the last one shorter. A slice with the same members as the one `before`
+ * stays the same value, so that what depends on it is not made anew.
+ */
 export function slicesOf<T>(
   list: readonly T[],
   size: number,

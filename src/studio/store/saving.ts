@@ -3,7 +3,10 @@ import type { Game } from '../../core/game/game.ts'
 import { SaveConflict, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 import { nextTask } from './next-task.ts'
 
-/** How long edits are collected before they are saved, in ms, from the first unsaved one: constant editing does not postpone it. */
+/**
+ * How long edits are collected before they are saved, in ms, from the first unsaved one: constant editing does not
+ * postpone it.
+ */
 const SAVE_AFTER = 40
 
 /** Why the browser did not keep something, in words where they are known. */
@@ -12,7 +15,10 @@ const whyNot = (error: Error & { inner?: Error }): string =>
     ? 'its storage is full'
     : error.message || error.name
 
-/** Saves the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved; `steps` gives the undo and redo steps of a game. */
+/**
+ * Saves the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved;
+ * `steps` gives the undo and redo steps of a game.
+ */
 export function useSaving(
   key: Ref<string>,
   game: ShallowRef<Game | null>,

@@ -6,8 +6,9 @@ import type { Behind } from '../../core/settings/settings.ts'
 import { nextTask } from './next-task.ts'
 
 /**
- * Which own images may be drawn. Files are checked as they are opened; games stored before there were bounds are checked before their images are first drawn. One
- * that could not be drawn, or took too long, is not tried again in this visit: a placeholder with its name replaces it.
+ * Which own images may be drawn. Files are checked as they are opened; games stored before there were bounds are
+ * checked before their images are first drawn. One that could not be drawn, or took too long, is not tried again in
+ * this visit: a placeholder with its name replaces it.
  */
 const sound = new Map<string, boolean>()
 /** Grows with every image whose check is done, so that views can follow. */

@@ -17,8 +17,8 @@ export async function loadLanguage(language: Language): Promise<Messages> {
 }
 
 /**
- * What a game is said in on a table of the studio: in one of its languages, its own if none is given. Until that is loaded it is said in English;
- * `then` is called when it is there.
+ * What a game is said in on a table of the studio: in one of its languages, its own if none is given. Until that is
+ * loaded it is said in English; `then` is called when it is there.
  */
 export function speechOf(game: Game, then: () => void, language?: Language): Speech {
   const { languages = ['en'] as Language[], own = {} } = game.texts ?? {}

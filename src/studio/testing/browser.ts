@@ -1,6 +1,9 @@
 import 'fake-indexeddb/auto'
 
-/** What a browser has and Node lacks, for unit tests of the stores. To be imported, and waited for, before what is tested. */
+/**
+ * What a browser has and Node lacks, for unit tests of the stores. To be imported, and waited for, before what is
+ * tested.
+ */
 Object.assign(globalThis, { window: { setTimeout } })
 
 /** Node stays awake for an open channel; a page does not. */

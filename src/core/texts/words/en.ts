@@ -1,9 +1,11 @@
 /**
- * Everything that a player reads or hears, in English; the other languages have the same messages. Words in braces are filled in: `{n}` is a number, and where a message
- * has several forms, it chooses among them by the plural rules of its language.
+ * Everything that a player reads or hears, in English; the other languages have the same messages. Words in braces are
+ * filled in: `{n}` is a number, and where a message has several forms, it chooses among them by the plural rules of its
+ * language.
  */
 export const en = {
-  // the opening panel: an opening line and how to play, for a game to say its own way; else it is told from the level's rules
+  // the opening panel: an opening line and how to play, for a game to say its own way; else it is told from the level's
+  // rules
   opening: '',
   howTo: '',
   playTwins: 'Turn over two cards at a time. Two that look the same are a pair.',

@@ -24,7 +24,10 @@ const isWide = useMediaQuery('(min-width: 761px)')
 const walking = ref(false)
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 
-/** A station that takes long to load shows a sign of it; one that cannot be loaded leaves its place empty, below the message that says so. */
+/**
+ * A station that takes long to load shows a sign of it; one that cannot be loaded leaves its place empty, below the
+ * message that says so.
+ */
 const loaded = (loader: () => Promise<Component>): Component =>
   defineAsyncComponent({
     loader: () => (isPartLost.value ? Promise.reject(new Error(SERVER_GONE)) : loader()),
@@ -76,7 +79,10 @@ watch(
   (title) => (document.title = title ? `${title} · Lucky Twin` : 'Lucky Twin'),
 )
 
-/** The rung of the address, if the game has it; without one the house rules. For an unknown level the first one opens, and the address follows. */
+/**
+ * The rung of the address, if the game has it; without one the house rules. For an unknown level the first one opens,
+ * and the address follows.
+ */
 function followRoute(): void {
   if (!bench.game || !station.value) return
   const levelId = String(route.params.level ?? '')

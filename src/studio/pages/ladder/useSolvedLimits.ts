@@ -14,7 +14,9 @@ import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 /** How long to wait for another change before levels are solved anew, in ms. */
 const PAUSE = 300
 
-/** The wanted limits of new levels: this share of wins of a mind on the first and on the last (0 to 1), by this rule. */
+/**
+ * The wanted limits of new levels: this share of wins of a mind on the first and on the last (0 to 1), by this rule.
+ */
 export type WantedWins = { mind: Mind; band: readonly [number, number]; by: Lever }
 
 /** The limits of levels about to be made, solved in a worker; `wins` gives null while none are wanted. */

@@ -7,7 +7,10 @@ import { resolveLevel } from '../../../core/settings/levels.ts'
 import BackView from '../../parts/cards/BackView.vue'
 import FaceView from '../../parts/cards/FaceView.vue'
 
-/** The first level's table, small: its cards face down, except a card of this pair, its twin, and one of the next pair. Decoration only. */
+/**
+ * The first level's table, small: its cards face down, except a card of this pair, its twin, and one of the next pair.
+ * Decoration only.
+ */
 const props = defineProps<{ game: Game; pair: number }>()
 const settings = computed(() => resolveLevel(props.game, props.game.levels[0]))
 const ratio = computed(() => settings.value.layout.ratio)

@@ -4,7 +4,10 @@ import { largerThan, SIZES } from '../../../core/settings/settings.ts'
 import { bad, type Result } from '../../../core/result.ts'
 import { trust } from '../../store/sound-images.ts'
 
-/** Reads a game file, or a page with a game inside, that the user chose or dropped. The readers are loaded with the first file. */
+/**
+ * Reads a game file, or a page with a game inside, that the user chose or dropped. The readers are loaded with the
+ * first file.
+ */
 export async function openGameFile(file: File): Promise<Result<Game>> {
   if (file.size > SIZES.file) return bad('', largerThan(SIZES.file))
   const { readAnyGame } = await import('../../../core/files/any-game.ts')

@@ -31,8 +31,9 @@ const done = (name: string): void => {
 addEventListener('pagehide', () => change((all) => here.forEach((name) => all.delete(name))))
 
 /**
- * The cards of a game on the shelf, drawn with care: a browser that crashed while drawing them draws placeholders the next time, until the game is
- * changed or its user asks for them. So one bad game never keeps the shelf from opening. `safe`: placeholders are drawn; `draw` draws the cards all the same.
+ * The cards of a game on the shelf, drawn with care: a browser that crashed while drawing them draws placeholders the
+ * next time, until the game is changed or its user asks for them. So one bad game never keeps the shelf from opening.
+ * `safe`: placeholders are drawn; `draw` draws the cards all the same.
  */
 export function useCarefulFan(
   box: () => Kept,

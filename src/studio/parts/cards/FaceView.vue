@@ -9,8 +9,8 @@ import { drawnInTime } from '../../workers/painting/drawn-in-time.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 
 /**
- * A card's front as players have it: drawn by the player's own function. Its size comes from the element around it. An own image that cannot be drawn gives
- * way to a sign with its name.
+ * A card's front as players have it: drawn by the player's own function. Its size comes from the element around it. An
+ * own image that cannot be drawn gives way to a sign with its name.
  */
 const props = withDefaults(defineProps<{ face: Face; ratio?: number; name?: string }>(), {
   ratio: DEFAULTS.layout.ratio,

@@ -4,7 +4,10 @@ import { computed, ref } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import FaceView from './FaceView.vue'
 
-/** The first pairs of the deck that levels draw from, as growing rows of faces. `open`: the open level. A slot beside each row may hold its number. */
+/**
+ * The first pairs of the deck that levels draw from, as growing rows of faces. `open`: the open level. A slot beside
+ * each row may hold its number.
+ */
 const props = defineProps<{
   pairs: readonly Pair[]
   rows: readonly { id: string; name: string; first: number }[]

@@ -3,7 +3,9 @@ import { ref, watch } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
 import { facePicture, SMALL } from '../../workers/painting/face-picture.ts'
 
-/** A face in a list, decoration only: a picture that is drawn once, where FaceView would draw the card itself each time. */
+/**
+ * A face in a list, decoration only: a picture that is drawn once, where FaceView would draw the card itself each time.
+ */
 const props = defineProps<{ face: Face }>()
 const picture = ref('')
 watch(

@@ -4,7 +4,10 @@ import { openCells } from '../../../core/board/cells.ts'
 const cache = new Map<string, string>()
 const KEPT = 300
 
-/** The cards of a board as one SVG path: squares with round corners, `side` px a card and `step` px from one to the next. */
+/**
+ * The cards of a board as one SVG path: squares with round corners, `side` px a card and `step` px from one to the
+ * next.
+ */
 export function boardPath(
   board: { rows: number; columns: number; gaps: readonly string[] },
   side: number,

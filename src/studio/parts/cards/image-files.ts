@@ -45,7 +45,10 @@ export async function decodeImage(
   }
 }
 
-/** An image's `src` from its file: checked, decoded, and made smaller if its longest side, in px, is longer than is useful. */
+/**
+ * An image's `src` from its file: checked, decoded, and made smaller if its longest side, in px, is longer than is
+ * useful.
+ */
 export async function imageSource(file: File, longest = LONGEST_SIDE): Promise<Result<MadeImage>> {
   const result = await madeFrom(file, longest)
   if (result.ok) trust(result.value.src)
@@ -93,7 +96,10 @@ const SIDES: [first: string, second: string][] = [
   ['left', 'right'],
 ]
 
-/** The common part of two files' names except for their ending, and which of the two this is; null without such an ending. */
+/**
+ * The common part of two files' names except for their ending, and which of the two this is; null without such an
+ * ending.
+ */
 export function sideOfName(words: string): { stem: string; side: 'a' | 'b'; kind: number } | null {
   for (const [kind, ends] of SIDES.entries())
     for (const [i, end] of ends.entries()) {
@@ -106,7 +112,10 @@ export function sideOfName(words: string): { stem: string; side: 'a' | 'b'; kind
 
 export type ReadImage = MadeImage & { name: string }
 
-/** Reads image files one after another. `told` gets each as it is read, or its problem; if it returns false, reading stops. */
+/**
+ * Reads image files one after another. `told` gets each as it is read, or its problem; if it returns false, reading
+ * stops.
+ */
 export async function readImages(
   files: readonly File[],
   told: (image: ReadImage | null, problem: string) => boolean | void,
@@ -121,8 +130,9 @@ export async function readImages(
 }
 
 /**
- * Pairs from images. With `join`, two whose names differ only in a final a/b, 1/2 or left/right become one related pair; the others are
- * identical. Images that are the same, byte for byte, make one pair only. Out: the pairs, and the number of duplicates.
+ * Pairs from images. With `join`, two whose names differ only in a final a/b, 1/2 or left/right become one related
+ * pair; the others are identical. Images that are the same, byte for byte, make one pair only. Out: the pairs, and the
+ * number of duplicates.
  */
 export function imagePairs(
   images: readonly ReadImage[],

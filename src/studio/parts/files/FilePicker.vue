@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 
-/** Asks for files: `choose()` opens the browser's own dialog. The same file can be chosen again. `take` gets at least one file. */
+/**
+ * Asks for files: `choose()` opens the browser's own dialog. The same file can be chosen again. `take` gets at least
+ * one file.
+ */
 defineProps<{ label: string; accept?: string; multiple?: boolean; folder?: boolean }>()
 const emit = defineEmits<{ take: [files: [File, ...File[]]] }>()
 const field = ref<HTMLInputElement>()

@@ -4,7 +4,10 @@ import { useEventListener } from '@vueuse/core'
 export const carriesFiles = (event: DragEvent): boolean =>
   event.dataTransfer?.types.includes('Files') ?? false
 
-/** A file dropped where nothing takes it would be opened in place of the app: it is refused, as the pointer shows. Call it once, in the app's own setup. */
+/**
+ * A file dropped where nothing takes it would be opened in place of the app: it is refused, as the pointer shows. Call
+ * it once, in the app's own setup.
+ */
 export function refuseStrayFiles(): void {
   const refuse = (event: DragEvent): void => {
     if (event.defaultPrevented || !carriesFiles(event)) return

@@ -6,7 +6,10 @@ import { newFinder, type GameFindings } from '../../workers/jobs/finder.ts'
 
 const NONE: readonly Finding[] = []
 
-/** The findings of the game on the bench. They follow it with a short delay; `current` says whether they are of the game as it is. */
+/**
+ * The findings of the game on the bench. They follow it with a short delay; `current` says whether they are of the game
+ * as it is.
+ */
 export const useFindings = defineStore('findings', () => {
   const bench = useBench()
   const finder = newFinder()
@@ -34,7 +37,10 @@ export const useFindings = defineStore('findings', () => {
   )
 
   const all = computed(() => found.value.findings)
-  /** by place in the ladder; a level's list stays the same value as long as its content is the same, so that only changed lists are drawn anew */
+  /**
+   * by place in the ladder; a level's list stays the same value as long as its content is the same, so that only
+   * changed lists are drawn anew
+   */
   const byLevel = computed<ReadonlyMap<number, readonly Finding[]>>((before) => {
     const levels = new Map<number, Finding[]>()
     for (const finding of all.value) {

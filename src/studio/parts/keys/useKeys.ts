@@ -20,7 +20,8 @@ const isCovered = (): boolean =>
 
 /**
  * Shortcuts while a component is mounted. Names: the key in lower case, preceded by "alt+", "ctrl+" (or ⌘) and "shift+"
- * in this order. None acts while text is being typed or a dialog is open; the ones with ctrl keep their meaning in text fields there.
+ * in this order. None acts while text is being typed or a dialog is open; the ones with ctrl keep their meaning in text
+ * fields there.
  */
 export function useKeys(keys: Record<string, () => void>): void {
   function press(event: KeyboardEvent): void {

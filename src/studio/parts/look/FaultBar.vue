@@ -5,7 +5,10 @@ import { computed, ref } from 'vue'
 import { storageProblem } from '../../store/db.ts'
 import { fault, isPartLost, partLost, SERVER_GONE, noteFault } from '../../store/faults.ts'
 
-/** Says that a part of the app could not be loaded, or that it failed; loads the page again as soon as the server answers. */
+/**
+ * Says that a part of the app could not be loaded, or that it failed; loads the page again as soon as the server
+ * answers.
+ */
 useEventListener(window, 'vite:preloadError', partLost)
 useEventListener(window, 'error', ({ error }) => noteFault(error))
 useEventListener(window, 'unhandledrejection', ({ reason }) => noteFault(reason))

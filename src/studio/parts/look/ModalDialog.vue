@@ -3,7 +3,10 @@ import { ElButton, ElDialog } from 'element-plus'
 import IconClose from '~icons/ph/x'
 import { ref } from 'vue'
 
-/** A dialog over the page. Focus stays inside, first on the element with `autofocus`; Escape or a press beside it closes it. */
+/**
+ * A dialog over the page. Focus stays inside, first on the element with `autofocus`; Escape or a press beside it closes
+ * it.
+ */
 const open = defineModel<boolean>({ required: true })
 defineProps<{ title: string; width: number }>()
 const body = ref<HTMLElement>()

@@ -3,7 +3,10 @@ import { useEventListener } from '@vueuse/core'
 import { ElTooltip } from 'element-plus'
 import { ref, shallowRef } from 'vue'
 
-/** The one tooltip of the app: it explains whatever has `data-tip` when the pointer rests there or it has the focus. Presses go through it. */
+/**
+ * The one tooltip of the app: it explains whatever has `data-tip` when the pointer rests there or it has the focus.
+ * Presses go through it.
+ */
 const REST = 450
 const at = shallowRef<HTMLElement>()
 const text = ref('')

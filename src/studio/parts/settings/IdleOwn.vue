@@ -5,7 +5,10 @@ import { useBench } from '../../store/bench.ts'
 import OwnTab from './OwnTab.vue'
 import { settingWords, valueWords } from './setting-words.ts'
 
-/** What this level sets itself without effect, in words, each with its "own" tab: `names` are the keys that do nothing now. */
+/**
+ * What this level sets itself without effect, in words, each with its "own" tab: `names` are the keys that do nothing
+ * now.
+ */
 const {
   section,
   names,

@@ -3,7 +3,10 @@ import { ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { readNumber, STEP, writeNumber, type Unit } from './numbers.ts'
 
-/** A number in a sentence: type it, or step it with the arrow keys or the wheel. A value out of bounds is refused with a message. */
+/**
+ * A number in a sentence: type it, or step it with the arrow keys or the wheel. A value out of bounds is refused with a
+ * message.
+ */
 const props = withDefaults(
   defineProps<{
     modelValue: number

@@ -5,7 +5,10 @@ import NumberWord from './NumberWord.vue'
 import OwnTab from './OwnTab.vue'
 import { useSetting } from './useSetting.ts'
 
-/** An optional limit: "5 lives", or, where a level removes that of the house rules, "no lives to lose". At 0 it is removed. */
+/**
+ * An optional limit: "5 lives", or, where a level removes that of the house rules, "no lives to lose". At 0 it is
+ * removed.
+ */
 const props = defineProps<{ name: 'lives' | 'turns'; none: string; words: string }>()
 const { words: told, value } = useSetting(
   () => 'limits',

@@ -2,7 +2,10 @@
 import { ElInput, type InputInstance } from 'element-plus'
 import { nextTick, ref, watch } from 'vue'
 
-/** A line of text: `change` when it is finished (Enter, or leaving the field), `typing` with each character. Escape reverts it. */
+/**
+ * A line of text: `change` when it is finished (Enter, or leaving the field), `typing` with each character. Escape
+ * reverts it.
+ */
 const props = defineProps<{ modelValue: string; label: string; placeholder?: string; maxlength?: number }>()
 const emit = defineEmits<{ change: [text: string]; typing: [text: string] }>()
 const draft = ref('')

@@ -12,7 +12,10 @@ export const UNITS = [
 ] as const
 export type Unit = (typeof UNITS)[number]
 
-/** "1.0 s", "1:30", "3 ×", "50 %", "12 px", "0.84", "80 %", "1,200". Seconds and clock are ms in the file; `more` is a share. */
+/**
+ * "1.0 s", "1:30", "3 ×", "50 %", "12 px", "0.84", "80 %", "1,200". Seconds and clock are ms in the file; `more` is a
+ * share.
+ */
 export function writeNumber(value: number, unit: Unit): string {
   switch (unit) {
     case 'seconds':
@@ -37,7 +40,10 @@ export function writeNumber(value: number, unit: Unit): string {
   }
 }
 
-/** The number that was typed, in the file's own unit, or null if it is not a number. Bare numbers and units are both accepted. */
+/**
+ * The number that was typed, in the file's own unit, or null if it is not a number. Bare numbers and units are both
+ * accepted.
+ */
 export function readNumber(text: string, unit: Unit): number | null {
   const plain = text
     .trim()

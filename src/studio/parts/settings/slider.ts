@@ -1,8 +1,9 @@
 /** Values that are set by dragging an element along its track, and by keys; for elements with the role of a slider. */
 
 /**
- * Follows a drag from its pointerdown on. `value` is the current value, `span` the range of the whole track: the element's parent, less `side` px at each end, across or
- * from its foot up. `set` gets each new value, unrounded; `done` is called at the end.
+ * Follows a drag from its pointerdown on. `value` is the current value, `span` the range of the whole track: the
+ * element's parent, less `side` px at each end, across or from its foot up. `set` gets each new value, unrounded;
+ * `done` is called at the end.
  */
 export function dragValue(
   event: PointerEvent,

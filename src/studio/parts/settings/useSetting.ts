@@ -3,7 +3,10 @@ import type { Section, Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { settingWords } from './setting-words.ts'
 
-/** A setting of the open rung: its words, and its value, which can be written: as the level's own, or in the house rules if those are open. */
+/**
+ * A setting of the open rung: its words, and its value, which can be written: as the level's own, or in the house rules
+ * if those are open.
+ */
 export function useSetting<S extends Section, K extends keyof Settings[S] & string>(
   section: () => S,
   key: () => K,

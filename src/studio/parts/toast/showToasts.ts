@@ -4,8 +4,9 @@ import ToastText from './ToastText.vue'
 import { useToasts } from './useToasts.ts'
 
 /**
- * Shows each message at the bottom for as long as it lasts. Call it once, in the app's own setup. Messages come and go at the next frame:
- * a closing one measures itself, and with it the page, which the edit that closed it has just changed.
+ * Shows each message at the bottom for as long as it lasts. Call it once, in the app's own setup. Messages come and go
+ * at the next frame: a closing one measures itself, and with it the page, which the edit that closed it has just
+ * changed.
  */
 export function showToasts(): void {
   const { toasts, close } = useToasts()

@@ -1,7 +1,10 @@
 import { useBench } from '../../store/bench.ts'
 import { useToasts } from './useToasts.ts'
 
-/** Reports what an edit has done, with its undo, while the document is as the edit left it: later, undo would revert another edit. */
+/**
+ * Reports what an edit has done, with its undo, while the document is as the edit left it: later, undo would revert
+ * another edit.
+ */
 export function useDone(): (text: string) => void {
   const bench = useBench()
   const { say } = useToasts()

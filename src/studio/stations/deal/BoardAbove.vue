@@ -17,8 +17,8 @@ import SmallCards from './SmallCards.vue'
 import { useCardDrag } from './useCardDrag.ts'
 
 /**
- * The board seen from above, with real cards where the geometry puts them: filling the table, or to scale on the chosen screen. A press makes a
- * cell a gap, or fills it; a card dragged onto another swaps places with it.
+ * The board seen from above, with real cards where the geometry puts them: filling the table, or to scale on the chosen
+ * screen. A press makes a cell a gap, or fills it; a card dragged onto another swaps places with it.
  */
 const props = defineProps<{ settings: Settings; cells: Cells | null }>()
 const emit = defineEmits<{ swap: [from: number, to: number] }>()

@@ -11,8 +11,8 @@ import type { Drag } from './useCardDrag.ts'
 export type SeenCell = { cell: number; name: string; gap: boolean; face: Face | null; words: string }
 
 /**
- * The button on a cell, with its card. On a large board, whose cards are on one canvas, it is empty except while its card is dragged. `place` in px of the frame, drawn at
- * `scale`; `drag`: the drag that takes this card along.
+ * The button on a cell, with its card. On a large board, whose cards are on one canvas, it is empty except while its
+ * card is dragged. `place` in px of the frame, drawn at `scale`; `drag`: the drag that takes this card along.
  */
 const props = defineProps<{
   seen: SeenCell

@@ -11,7 +11,10 @@ import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
 import { SETTING_WORDS } from '../../parts/settings/setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** The size of the cards, the space between and around them, and the position of the board. `made`: their layout on the current screen. */
+/**
+ * The size of the cards, the space between and around them, and the position of the board. `made`: their layout on the
+ * current screen.
+ */
 const props = defineProps<{ settings: Settings; made: Layout & { width: number; height: number } }>()
 const bench = useBench()
 const layout = computed(() => props.settings.layout)

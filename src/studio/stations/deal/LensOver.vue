@@ -8,8 +8,8 @@ import SmallLabels from './SmallLabels.vue'
 import type { DrawnSurface } from './useDrawing.ts'
 
 /**
- * What a lens draws over the cards. Threads join twins; where a pair appears more than once, each card to its nearest twin; the thread of the cell
- * under the pointer stands out. On `small` cards all texts are drawn at once.
+ * What a lens draws over the cards. Threads join twins; where a pair appears more than once, each card to its nearest
+ * twin; the thread of the cell under the pointer stands out. On `small` cards all texts are drawn at once.
  */
 const props = defineProps<{
   lens: Lens

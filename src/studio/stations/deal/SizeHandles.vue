@@ -5,8 +5,9 @@ import { BOUNDS, type Settings } from '../../../core/settings/settings.ts'
 import type { DrawnSurface } from './useDrawing.ts'
 
 /**
- * Handles on the first cards: the corner for the size of all cards, the space to the next column and to the next row. `preview` gets what is being dragged, `set`
- * what was dropped or set by keys. On a `small` board they appear for keys only, since they would cover the first cards.
+ * Handles on the first cards: the corner for the size of all cards, the space to the next column and to the next row.
+ * `preview` gets what is being dragged, `set` what was dropped or set by keys. On a `small` board they appear for keys
+ * only, since they would cover the first cards.
  */
 const props = defineProps<{ surface: DrawnSurface; rows: number; columns: number; small: boolean }>()
 type Patch = Partial<Settings['layout']>

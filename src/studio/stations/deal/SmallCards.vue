@@ -7,8 +7,8 @@ import type { SeenCell } from './BoardCell.vue'
 import { useDrawing, type DrawnSurface } from './useDrawing.ts'
 
 /**
- * The cards of a large board on one canvas: hundreds of pictures in the page would be styled, laid out and loaded anew at every change. `away`: the cell whose card is
- * being dragged.
+ * The cards of a large board on one canvas: hundreds of pictures in the page would be styled, laid out and loaded anew
+ * at every change. `away`: the cell whose card is being dragged.
  */
 const props = defineProps<{
   cells: readonly SeenCell[]

@@ -16,7 +16,9 @@ import { useView } from '../../store/view.ts'
 import { useFigures } from '../../workers/jobs/useFigures.ts'
 import { bigNumber } from './big-number.ts'
 
-/** How the cards are laid, and by which seed. `laid` gives the deal on screen, which a board laid by hand starts from. */
+/**
+ * How the cards are laid, and by which seed. `laid` gives the deal on screen, which a board laid by hand starts from.
+ */
 const props = defineProps<{ settings: Settings; laid: () => (string | null)[] | null }>()
 const bench = useBench()
 const view = useView()

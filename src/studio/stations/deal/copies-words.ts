@@ -1,7 +1,10 @@
 import { countWords } from '../../../core/count-words.ts'
 import type { Copies } from '../../../core/deal/copies.ts'
 
-/** How often pairs appear, in a sentence. In: the copies, how many pairs there are to draw from, and how many the board needs. */
+/**
+ * How often pairs appear, in a sentence. In: the copies, how many pairs there are to draw from, and how many the board
+ * needs.
+ */
 export function copiesWords(copies: Copies, size: number, needed: number): string {
   const all = size === 1 ? 'The one pair' : `Each of the ${size}`
   switch (copies.how) {

@@ -6,9 +6,9 @@ const SLACK = 6
 export type Drag = { from: number; over: number; x: number; y: number }
 
 /**
- * Dragging a card on the board from above. `cellUnder` gives the cell at a point of the window (−1: none), `mayDrag` whether its card can be
- * picked up, `drop` gets both cells. Out: the current drag, a handler for pointerdown, and whether to ignore the click that follows
- * a drag.
+ * Dragging a card on the board from above. `cellUnder` gives the cell at a point of the window (−1: none), `mayDrag`
+ * whether its card can be picked up, `drop` gets both cells. Out: the current drag, a handler for pointerdown, and
+ * whether to ignore the click that follows a drag.
  */
 export function useCardDrag(
   cellUnder: (x: number, y: number) => number,

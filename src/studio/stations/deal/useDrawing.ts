@@ -5,8 +5,9 @@ import type { Layout } from '../../../core/board/geometry.ts'
 export type DrawnSurface = Layout & { width: number; height: number; scale: number }
 
 /**
- * Draws on the component's `canvas` ref, which covers the whole surface, once a frame however often it is asked. In: the surface; the function that draws, in px of the frame; whatever else the drawing depends on.
- * Out: a function that asks for a redraw.
+ * Draws on the component's `canvas` ref, which covers the whole surface, once a frame however often it is asked. In:
+ * the surface; the function that draws, in px of the frame; whatever else the drawing depends on. Out: a function that
+ * asks for a redraw.
  */
 export function useDrawing(
   surface: () => DrawnSurface,

@@ -2,7 +2,10 @@
 import { ElColorPicker } from 'element-plus'
 import { FACE_INK, FACE_PAPER } from '../../../core/deck/face.ts'
 
-/** The two colours of a face; `inked` is false if its ink shows nowhere. `of` is added to the names: "Paper of all of them". */
+/**
+ * The two colours of a face; `inked` is false if its ink shows nowhere. `of` is added to the names: "Paper of all of
+ * them".
+ */
 defineProps<{ paper?: string; ink?: string; inked?: boolean; of?: string }>()
 defineEmits<{ paper: [colour: string | null]; ink: [colour: string | null] }>()
 </script>

@@ -5,7 +5,10 @@ import { exampleOf } from '../../../core/odds/example.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 
-/** A mind's game on the same eight cards: each turn as a small board, the pressed cards ringed, the remembered ones filled. */
+/**
+ * A mind's game on the same eight cards: each turn as a small board, the pressed cards ringed, the remembered ones
+ * filled.
+ */
 const props = defineProps<{ mind: Mind }>()
 const game = computed(() => exampleOf(props.mind))
 const LETTERS = 'ABCD'

@@ -5,7 +5,10 @@ import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
 import { seconds } from '../../parts/look/seconds.ts'
 import { percent } from './odds-words.ts'
 
-/** The result of a fit: figures with their intervals, and the curve of how often a twin was taken, by how long ago it was seen. */
+/**
+ * The result of a fit: figures with their intervals, and the curve of how often a twin was taken, by how long ago it
+ * was seen.
+ */
 const props = defineProps<{ fit: Fit }>()
 const precise = (ms: number): string => seconds(ms, 2)
 const FIGURES = [

@@ -4,7 +4,10 @@ import { BOUNDS } from '../../../core/settings/settings.ts'
 import { dragValue, keyValue } from '../../parts/settings/slider.ts'
 import { numberOf } from './odds-words.ts'
 
-/** The limit as a line over the chart, dragged or moved by keys: whole seconds, or turns. A move by keys applies once the keys rest. */
+/**
+ * The limit as a line over the chart, dragged or moved by keys: whole seconds, or turns. A move by keys applies once
+ * the keys rest.
+ */
 const props = defineProps<{
   axis: 'time' | 'turns'
   value: number

@@ -8,7 +8,9 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { memoryWords } from './odds-words.ts'
 import type { ShownMind } from './useMinds.ts'
 
-/** The minds as cards, each with how much it has left of a card after 1, 2, 3 … turns; a press switches it on and off. */
+/**
+ * The minds as cards, each with how much it has left of a card after 1, 2, 3 … turns; a press switches it on and off.
+ */
 const props = defineProps<{ minds: readonly ShownMind[]; full: boolean }>()
 const emit = defineEmits<{ toggle: [id: string]; edit: [mind: Mind]; add: []; fit: [] }>()
 const TURNS = 10

@@ -19,7 +19,10 @@ import { useBench } from '../../store/bench.ts'
 import { plain } from '../../workers/jobs/for-worker.ts'
 import ExampleGame from './ExampleGame.vue'
 
-/** One mind: what it remembers and how fast it presses, beside its game on eight cards. Standard minds can be viewed and copied; the game's own can be edited. */
+/**
+ * One mind: what it remembers and how fast it presses, beside its game on eight cards. Standard minds can be viewed and
+ * copied; the game's own can be edited.
+ */
 const props = defineProps<{ mind: Mind | null; minds: readonly Mind[] }>()
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()

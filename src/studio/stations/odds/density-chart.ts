@@ -62,7 +62,10 @@ const HATCH = {
   imageHeight: 6,
 }
 
-/** One row for each mind, on one axis: won games in its colour, with the lost ones hatched on top; a mark at the exact mean. `number` writes a value of the axis. */
+/**
+ * One row for each mind, on one axis: won games in its colour, with the lost ones hatched on top; a mark at the exact
+ * mean. `number` writes a value of the axis.
+ */
 export function densityChart(
   rows: readonly ChartRow[],
   axis: Axis,

@@ -19,7 +19,10 @@ export function climbOf(measure: ClimbOf, odds: Odds | null): number | null {
   return measure === 'wins' ? (odds.won / odds.games) * 100 : odds[measure].mean
 }
 
-/** Wins of 100, turns or time on each level, a line for each mind; for wins also the wanted band. `write`: a value in words. */
+/**
+ * Wins of 100, turns or time on each level, a line for each mind; for wins also the wanted band. `write`: a value in
+ * words.
+ */
 export function ladderChart(
   names: readonly string[],
   climbs: readonly Climb[],

@@ -14,8 +14,8 @@ const KEPT = 60
 const cache = new Map<string, unknown>()
 
 /**
- * The answer to a question about the current figures, worked out in a worker; a new question cancels the work on the last. `question` gives null while there is nothing to ask.
- * `ladder`: the question is about all levels.
+ * The answer to a question about the current figures, worked out in a worker; a new question cancels the work on the
+ * last. `question` gives null while there is nothing to ask. `ladder`: the question is about all levels.
  */
 export function useAnswer<Ask extends OddsQuestion['ask']>(
   asked: () => OddsSubject,

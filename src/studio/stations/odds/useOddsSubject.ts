@@ -31,8 +31,8 @@ export const playedBy = ({ settings, rivals }: Pick<AskedLevel, 'settings' | 'ri
   ])
 
 /**
- * The current question, and the one that the shown figures answer: they stay as long as nothing they depend on changes. `isOld`: something did; they are counted again on request, or by
- * themselves after a rest.
+ * The current question, and the one that the shown figures answer: they stay as long as nothing they depend on changes.
+ * `isOld`: something did; they are counted again on request, or by themselves after a rest.
  */
 export function useOddsSubject() {
   const bench = useBench()

@@ -4,7 +4,9 @@ import SmallFace from '../../parts/cards/SmallFace.vue'
 import type { LedgerRow } from './ledger-words.ts'
 import { useInSight } from './useInSight.ts'
 
-/** The cards of the ledger, a row each. `last`: the last turned cell, kept in view while `follow` is on; −1 for none. */
+/**
+ * The cards of the ledger, a row each. `last`: the last turned cell, kept in view while `follow` is on; −1 for none.
+ */
 const props = defineProps<{ rows: readonly LedgerRow[]; last: number; flips: number; follow: boolean }>()
 const list = ref<HTMLElement>()
 const ROW = 29

@@ -16,7 +16,9 @@ import LedgerCards from './LedgerCards.vue'
 import LedgerEvents from './LedgerEvents.vue'
 import { seconds } from '../../parts/look/seconds.ts'
 
-/** Every card's state, and the list of events, as the machine has them. The table is a new value whenever it changed. */
+/**
+ * Every card's state, and the list of events, as the machine has them. The table is a new value whenever it changed.
+ */
 const props = defineProps<{ table: Readonly<Table> }>()
 const { say } = useToasts()
 const query = ref('')

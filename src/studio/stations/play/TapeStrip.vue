@@ -6,7 +6,10 @@ import SmallFace from '../../parts/cards/SmallFace.vue'
 import { useInSight } from './useInSight.ts'
 import { seconds } from '../../parts/look/seconds.ts'
 
-/** One chip for each turn: two small faces, its judgement, points and seconds; a press puts the table where that turn left it. */
+/**
+ * One chip for each turn: two small faces, its judgement, points and seconds; a press puts the table where that turn
+ * left it.
+ */
 const props = defineProps<{
   chips: readonly Chip[]
   /** turns already played on the table */

@@ -16,8 +16,8 @@ export type Lane = {
 const AROUND = 5
 
 /**
- * A list of many items of one size: only the visible ones, and a few around them, are in the page.
- * Out: their places in the list, from 0; the px that stand for those before and after; and `bring`, which scrolls one into view.
+ * A list of many items of one size: only the visible ones, and a few around them, are in the page. Out: their places in
+ * the list, from 0; the px that stand for those before and after; and `bring`, which scrolls one into view.
  */
 export function useInSight(
   list: Ref<HTMLElement | undefined>,
@@ -41,7 +41,10 @@ export function useInSight(
   const before = computed(() => (places.value[0] ?? 0) * size)
   const after = computed(() => (places.value.length ? (count() - 1 - places.value.at(-1)!) * size : 0))
 
-  /** A hidden item is scrolled to the middle, so that the next ones need no scrolling. Reads nothing that would cause a layout. */
+  /**
+   * A hidden item is scrolled to the middle, so that the next ones need no scrolling. Reads nothing that would cause a
+   * layout.
+   */
   function bring(place: number): void {
     const { scrollOffset, scrollRect } = lane.value
     if (!list.value || !scrollRect || place < 0) return

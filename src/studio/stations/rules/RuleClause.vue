@@ -4,7 +4,10 @@ import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import { keysOf, type ClauseName } from './clauses.ts'
 import { useClauses } from './useClauses.ts'
 
-/** A clause of the story, shown only if it applies; settings of a level that are not in its sentence can be returned to the house rules after it. */
+/**
+ * A clause of the story, shown only if it applies; settings of a level that are not in its sentence can be returned to
+ * the house rules after it.
+ */
 const props = defineProps<{ name: ClauseName }>()
 const { reads, hidden } = useClauses()
 const section = computed(() => keysOf(props.name)[0])

@@ -9,7 +9,10 @@ import { CLAUSES, clauseOf } from './clauses.ts'
 import { settingsLike, type FoundSetting } from './everyday-words.ts'
 import { clauseAt, enter, placeOf, useClauses } from './useClauses.ts'
 
-/** Finds any setting by a word of its name or an everyday word, including those that are off; choosing one goes to it, and adds it if it was off. */
+/**
+ * Finds any setting by a word of its name or an everyday word, including those that are off; choosing one goes to it,
+ * and adds it if it was off.
+ */
 const bench = useBench()
 const route = useRoute()
 const router = useRouter()

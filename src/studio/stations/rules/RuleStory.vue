@@ -10,7 +10,10 @@ import RuleClause from './RuleClause.vue'
 import StarsSentence from './StarsSentence.vue'
 import { pressTells } from './clauses.ts'
 
-/** The rules of the open rung as six short paragraphs. Rules that are off are not shown; "and…" after a paragraph adds them. */
+/**
+ * The rules of the open rung as six short paragraphs. Rules that are off are not shown; "and…" after a paragraph adds
+ * them.
+ */
 const bench = useBench()
 const settings = computed(() => bench.settings!)
 const timed = computed(() => settings.value.clock.mode !== 'off')

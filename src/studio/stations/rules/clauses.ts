@@ -5,8 +5,9 @@ import { isOff, keysOfRule, type RuleKey } from '../../../core/settings/off.ts'
 import { DEFAULTS, type Section, type Settings, type StarsBy } from '../../../core/settings/settings.ts'
 
 /**
- * A part of the story that is shown only if it applies: a `rule` that can be off. `adds` is its name in the menu of the paragraph; `needs` whether it could do
- * something with these settings; `first` its initial value. `says` if it is shown for another reason as well.
+ * A part of the story that is shown only if it applies: a `rule` that can be off. `adds` is its name in the menu of the
+ * paragraph; `needs` whether it could do something with these settings; `first` its initial value. `says` if it is
+ * shown for another reason as well.
  */
 export type Clause = {
   paragraph: number
@@ -157,7 +158,10 @@ const says = (name: ClauseName, settings: Settings): boolean => {
   return !isOff(settings, clause.rule) || (clause.says?.(settings) ?? false)
 }
 
-/** Whether a clause is shown: if it applies, or the open level sets one of its keys itself or switches off what the house rules have. */
+/**
+ * Whether a clause is shown: if it applies, or the open level sets one of its keys itself or switches off what the
+ * house rules have.
+ */
 export function isRead(name: ClauseName, settings: Settings, house: Settings, level?: Level): boolean {
   const [section, keys] = keysOf(name)
   return (

@@ -100,7 +100,10 @@ const all = Object.entries(SETTING_WORDS)
   // those of the story first
   .sort((a, b) => Number(a.deal) - Number(b.deal))
 
-/** The settings for which every typed word begins one of their words; those with a hit in their own name come first. All of them without a word. */
+/**
+ * The settings for which every typed word begins one of their words; those with a hit in their own name come first. All
+ * of them without a word.
+ */
 export function settingsLike(query: string): FoundSetting[] {
   const searchWords = plain(query).split(/\s+/).filter(Boolean)
   const begins = (text: string, word: string): boolean => ` ${text}`.includes(` ${word}`)

@@ -5,7 +5,9 @@ import { TURN_MS } from '../../../player/motion.ts'
 import type { OneTurn } from '../../../player/one-turn.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 
-/** One turn as the Rules station shows it, drawn to scale and played with two cards; times in ms since the first flip. */
+/**
+ * One turn as the Rules station shows it, drawn to scale and played with two cards; times in ms since the first flip.
+ */
 
 /** How long the player takes to find the twin, and waits after a turn. */
 const BETWEEN = 900

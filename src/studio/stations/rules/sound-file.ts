@@ -8,7 +8,9 @@ const RATE = 44_100
 /** How long the end of a shortened sound fades, in s. */
 const FADE = 0.08
 
-/** An own sound from its file: checked, decoded, and cut to its first 5 s if it is longer. `cut` says whether it was. */
+/**
+ * An own sound from its file: checked, decoded, and cut to its first 5 s if it is longer. `cut` says whether it was.
+ */
 export async function ownSound(file: File): Promise<Result<OwnSound & { cut: boolean }>> {
   if (file.size > SIZES.sound) return bad('', largerThan(SIZES.sound))
   const bytes = new Uint8Array(await file.arrayBuffer())

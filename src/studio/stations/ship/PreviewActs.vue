@@ -7,7 +7,9 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import OnPhone from './OnPhone.vue'
 import { useLending } from './useLending.ts'
 
-/** What can be done with the page beside looking at it here. `html`: the page as it is now, or null until it is made. */
+/**
+ * What can be done with the page beside looking at it here. `html`: the page as it is now, or null until it is made.
+ */
 const props = defineProps<{ html: string | null }>()
 const isOpen = ref(false)
 const { refresh, lend, hereAt, problem } = useLending()

@@ -3,7 +3,9 @@ import { ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
 import { directionOf, languageName, type Language } from '../../../core/texts/languages.ts'
 
-/** One text in one language: what the game says its own way, over what is said without it. `change` when it is finished. */
+/**
+ * One text in one language: what the game says its own way, over what is said without it. `change` when it is finished.
+ */
 const props = defineProps<{
   modelValue: string
   language: Language

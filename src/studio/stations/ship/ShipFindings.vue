@@ -10,7 +10,10 @@ import { findingLine } from '../../../core/findings/words.ts'
 import MendButtons from '../../parts/findings/MendButtons.vue'
 import { useBench } from '../../store/bench.ts'
 
-/** All findings of a game before it is shipped, each with a link to where it can be mended; those that stop it come first, with their mends. `current`: the checks are up to date. */
+/**
+ * All findings of a game before it is shipped, each with a link to where it can be mended; those that stop it come
+ * first, with their mends. `current`: the checks are up to date.
+ */
 const props = defineProps<{ findings: readonly Finding[]; current: boolean }>()
 const bench = useBench()
 const route = useRoute()

@@ -19,7 +19,10 @@ import { pictureUrl } from '../../store/pictures.ts'
 import { drawnGame } from '../../store/sound-images.ts'
 import { speechOf } from '../../store/speech.ts'
 
-/** The game as players will see it: on a phone, a tablet, a page or paper, in any language that it speaks. In: the sheets to print, and the page as it is shipped, null until they are made. */
+/**
+ * The game as players will see it: on a phone, a tablet, a page or paper, in any language that it speaks. In: the
+ * sheets to print, and the page as it is shipped, null until they are made.
+ */
 defineProps<{ sheets: string | null; html: string | null }>()
 const bench = useBench()
 /** px of an upright A4 sheet, as browsers count them */

@@ -13,7 +13,10 @@ export type MadeKit = { content: Uint8Array<ArrayBuffer>; count: number; undrawn
 /** Which share of the work is the drawing; the texts are written beside it, and the zip comes last. */
 const DRAWING = 0.95
 
-/** A game as a kit for any engine, made in workers. `progress` gets the share done, 0 to 1. What is wrong with the game is thrown, as a line. */
+/**
+ * A game as a kit for any engine, made in workers. `progress` gets the share done, 0 to 1. What is wrong with the game
+ * is thrown, as a line.
+ */
 export function makeKit(game: Game, options: KitOptions, progress: (share: number) => void): Job<MadeKit> {
   const jobs: Job<unknown>[] = []
   let isCancelled = false

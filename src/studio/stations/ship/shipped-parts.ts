@@ -34,7 +34,10 @@ export async function builtPlayer(game: Game): Promise<BuiltPlayer> {
   return { script: script.default, style: style.default, faceFont: faceFont.default, credits, drawings }
 }
 
-/** The library pictures of a game as data URLs by name. Wrong: an image that cannot be shown, or a picture that the library does not have. */
+/**
+ * The library pictures of a game as data URLs by name. Wrong: an image that cannot be shown, or a picture that the
+ * library does not have.
+ */
 export function artOf(game: Game): Promise<Result<Record<string, string>>> {
   for (const { src, at } of imagesOf(game))
     if (!mayDraw(src))

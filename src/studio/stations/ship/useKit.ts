@@ -5,7 +5,9 @@ import { useBench } from '../../store/bench.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import type { MadeKit } from './make-kit.ts'
 
-/** A kit that is made when asked, with progress and cancel; an edit of the game or another choice makes it out of date. */
+/**
+ * A kit that is made when asked, with progress and cancel; an edit of the game or another choice makes it out of date.
+ */
 export function useKit() {
   const bench = useBench()
   const options = useLocalStorage<KitOptions>('lucky-twin.kit', { ...KIT_DEFAULTS })

@@ -41,7 +41,9 @@ export function useLending() {
       lending.value = (await answer.json()) as Lending
     else problem.value = SERVER_GONE
   }
-  /** Lends a page, or puts it in the place of the one that is lent. Out: its token, or null; then `problem` says why. */
+  /**
+   * Lends a page, or puts it in the place of the one that is lent. Out: its token, or null; then `problem` says why.
+   */
   async function lend(html: string): Promise<string | null> {
     const { id, title } = bench.game!
     const known = lent.value?.token

@@ -9,7 +9,10 @@ import { soundness } from '../../store/sound-images.ts'
 /** What most things depend on: the game, and the checks of its images. */
 export const ofGame = (game: Game | null): object => ({ game, sound: soundness.value })
 
-/** What is shipped as it would be now: made when the browser has time, and anew when what it depends on is another. In: what makes it; whether it is needed now; what it depends on. */
+/**
+ * What is shipped as it would be now: made when the browser has time, and anew when what it depends on is another. In:
+ * what makes it; whether it is needed now; what it depends on.
+ */
 export function useMade<Made>(
   make: (game: Game) => Promise<Result<Made>>,
   isNeeded: () => boolean = () => true,

@@ -25,7 +25,10 @@ type Act = { label: string; ready: boolean; run: () => unknown }
 /** What the rules as a module depend on: nothing of a game. */
 const EVERY_GAME = {}
 
-/** What goes to each destination: made as it is needed, with its name, its size, and how it leaves. In: where the game is going; the language of the preview, in which paper is printed. */
+/**
+ * What goes to each destination: made as it is needed, with its name, its size, and how it leaves. In: where the game
+ * is going; the language of the preview, in which paper is printed.
+ */
 export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, showsPaper: () => boolean) {
   const bench = useBench()
   const { say } = useToasts()
@@ -108,7 +111,10 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     return of[chosen.value]?.value ?? ''
   })
   const saveZip = ({ content }: { content: BlobPart }): void => save(content, 'application/zip')
-  /** The main button where something is made first. In: that; what the button says when it is made, and before; what a press does with it. */
+  /**
+   * The main button where something is made first. In: that; what the button says when it is made, and before; what a
+   * press does with it.
+   */
   const whenMade = <Made>(
     { made, isCurrent }: { made: Ref<Made | null>; isCurrent: Ref<boolean> },
     label: string,

@@ -6,9 +6,15 @@ import { costOf, type Cost } from '../../../core/odds/cost.ts'
 import { livesNeeded } from '../../../core/odds/lives.ts'
 import { answer } from './answer.ts'
 
-/** Figures of a level's deals: the steps that its board can hold, null if it cannot be dealt for another reason; and the number of deals, as natural logarithms: exactly, or at most. */
+/**
+ * Figures of a level's deals: the steps that its board can hold, null if it cannot be dealt for another reason; and the
+ * number of deals, as natural logarithms: exactly, or at most.
+ */
 export type DealFigures = { reach: StepsReach | null; exactly: number | null; most: number | null }
-/** Figures of a level's rules; null if it cannot be dealt. `lasting`: the share of a perfect memory's games that the lives last, and how many games were played to find it, 0 if it is exact. */
+/**
+ * Figures of a level's rules; null if it cannot be dealt. `lasting`: the share of a perfect memory's games that the
+ * lives last, and how many games were played to find it, 0 if it is exact.
+ */
 export type RuleFigures = { cost: Cost; lasting: { share: number; games: number } | null } | null
 export type Figures = { deal: DealFigures; rules: RuleFigures }
 export type FiguresInput = { what: keyof Figures; pairs: Pair[]; settings: Settings }

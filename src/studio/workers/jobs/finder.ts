@@ -21,8 +21,9 @@ const light = (pair: Pair): Pair => ({
 const placesOf = <T>(list: readonly T[]): Map<T, number> => new Map(list.map((one, i) => [one, i]))
 
 /**
- * Works out the findings of one game after another, in a worker that keeps what it knows: a game that differs in one level costs the work of that
- * one. `find` gives the findings of a game; a call that is overtaken by the next never resolves. Without workers it is done at once.
+ * Works out the findings of one game after another, in a worker that keeps what it knows: a game that differs in one
+ * level costs the work of that one. `find` gives the findings of a game; a call that is overtaken by the next never
+ * resolves. Without workers it is done at once.
  */
 export function newFinder(): Finder {
   if (typeof Worker === 'undefined')

@@ -7,7 +7,10 @@ import type { Settings } from '../../../core/settings/settings.ts'
 import { debounceTime } from './debounce.ts'
 import { nextTask } from '../../store/next-task.ts'
 
-/** A game to be checked, without the parts that have not changed since the last one; for an unchanged level or pair its place in that game is sent. */
+/**
+ * A game to be checked, without the parts that have not changed since the last one; for an unchanged level or pair its
+ * place in that game is sent.
+ */
 export type FindingsInput = {
   run: number
   pairs?: (Pair | number)[]

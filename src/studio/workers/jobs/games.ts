@@ -18,7 +18,10 @@ export function lotsOf(games: number): [from: number, to: number][] {
   return lots
 }
 
-/** Plays games of a level by several minds in workers that share the lots; `take` gets each lot as it is done, in any order. */
+/**
+ * Plays games of a level by several minds in workers that share the lots; `take` gets each lot as it is done, in any
+ * order.
+ */
 export function playLots(
   level: Pick<GamesInput, 'pairs' | 'settings' | 'rivals'>,
   minds: Mind[],

@@ -20,7 +20,8 @@ export type GamesInput = {
 /** What is known exactly of a mind here: its mean turns, and the share of its wins if that is known too. */
 export type Known = { turns: number; wins: number | null }
 /**
- * One lot of one mind, by its place among them. `free`: the same games, played on with nothing to end them before the board is cleared; null if nothing ends them.
+ * One lot of one mind, by its place among them. `free`: the same games, played on with nothing to end them before the
+ * board is cleared; null if nothing ends them.
  */
 export type GamesLot = { mind: number; from: number; games: Games; free: Games | null; known: Known | null }
 

@@ -13,8 +13,8 @@ export const workerCount = (): number =>
 export class Cancelled extends Error {}
 
 /**
- * Starts a worker on one input. `progress` gets the share done, 0 to 1, and `part` what the worker gives before its answer. The worker ends with its answer, or when it is
- * cancelled.
+ * Starts a worker on one input. `progress` gets the share done, 0 to 1, and `part` what the worker gives before its
+ * answer. The worker ends with its answer, or when it is cancelled.
  */
 export function startJob<In, Out, Part = never>(
   worker: Worker,

@@ -52,7 +52,10 @@ export type OddsAnswers = {
 
 /** How many games of each small step are played. */
 const STEP_GAMES = 2000
-/** For the whole ladder: each mind plays as many games of a level as the open level has, fewer if there are many levels or games are long. */
+/**
+ * For the whole ladder: each mind plays as many games of a level as the open level has, fewer if there are many levels
+ * or games are long.
+ */
 const LADDER: Effort = { most: GAMES, fewest: 200, turns: 10_000_000 }
 /** How often each deal is played; fewer deals if games are long. */
 const PLAYS = 5

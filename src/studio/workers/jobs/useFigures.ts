@@ -10,8 +10,8 @@ import { useLatestJob } from './useLatestJob.ts'
 const PAUSE = 60
 
 /**
- * Figures of a level that may take long to work out: they follow its settings in a worker, and the next change cancels the work on the last. `working`: the
- * shown figures are not of the level as it is now.
+ * Figures of a level that may take long to work out: they follow its settings in a worker, and the next change cancels
+ * the work on the last. `working`: the shown figures are not of the level as it is now.
  */
 export function useFigures<What extends keyof Figures>(
   what: What,

@@ -3,8 +3,10 @@ import { Cancelled, type Job } from './job.ts'
 import { debounceTime } from './debounce.ts'
 
 /**
- * Keeps a worker's answer up to date with a value: each change cancels the work on the one before. In: the value to follow; the least wait after a change, in ms; a function to call at
- * every change; one that starts the work, or gives null if there is nothing to do; one that takes the answer; one to call where there will be none, since the worker made a mistake.
+ * Keeps a worker's answer up to date with a value: each change cancels the work on the one before. In: the value to
+ * follow; the least wait after a change, in ms; a function to call at every change; one that starts the work, or gives
+ * null if there is nothing to do; one that takes the answer; one to call where there will be none, since the worker
+ * made a mistake.
  */
 export function useLatestJob<Out>(options: {
   follow: () => unknown

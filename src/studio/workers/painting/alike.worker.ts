@@ -16,15 +16,19 @@ import { nextTask } from '../../store/next-task.ts'
 export type AlikeCard = { key: string; width: number; height: number } & (
   { face: WithImage<Face> } | { back: WithImage<Back> }
 )
-/** All cards to compare, by key; new ones have been sent before. The answer is by owner, for likeness of at least the threshold to some vision. */
+/**
+ * All cards to compare, by key; new ones have been sent before. The answer is by owner, for likeness of at least the
+ * threshold to some vision.
+ */
 export type AlikeRun = { run: number; faces: { key: string; owner: Owner }[]; threshold: number }
 export type AlikeInput = { fonts: FontRule[] } | AlikeCard | AlikeRun
 type Likeness = { one: string; other: string; likeness: Record<Vision, number> }
 /** The owner of a card: a pair, by id, or null for the back. */
 export type Owner = string | null
 /**
- * Owners of cards that are alike, the most alike first, in numbers: thousands of objects would block the page. `twos` has two places in `owners` each,
- * the back or the smaller id first; `likeness` has one value for each vision, that of their most similar cards.
+ * Owners of cards that are alike, the most alike first, in numbers: thousands of objects would block the page. `twos`
+ * has two places in `owners` each, the back or the smaller id first; `likeness` has one value for each vision, that of
+ * their most similar cards.
  */
 export type AlikeFound = { owners: Owner[]; twos: Uint32Array; likeness: Float64Array }
 /** The share done, 0 to 1; at the end the look-alikes, and how long the drawing of new cards took, in ms. */
@@ -33,7 +37,10 @@ export type AlikeOutput = { run: number; share: number; found?: AlikeFound; draw
 const waiting = new Map<string, AlikeCard>()
 const bitmaps = new Map<string, ImageBitmap>()
 const looks = new Map<string, Record<Vision, Appearance>>()
-/** Cards that have been compared with each other: only a new one is compared with these. Only likenesses worth reporting are kept. */
+/**
+ * Cards that have been compared with each other: only a new one is compared with these. Only likenesses worth reporting
+ * are kept.
+ */
 const settled = new Set<string>()
 const cache = new Map<string, Likeness>()
 /** How many comparisons are made, and how many cards drawn, before progress is reported and a newer run can start. */

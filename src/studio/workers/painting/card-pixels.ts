@@ -12,8 +12,8 @@ function newPen(): OffscreenCanvasRenderingContext2D {
 const DRAWN = 24
 
 /**
- * A card, drawn at its size, in the px by which faces are compared: RGBA on a grid of GRID × GRID. The drawing fills them: a small sign
- * on much paper is looked at as closely as a large one.
+ * A card, drawn at its size, in the px by which faces are compared: RGBA on a grid of GRID × GRID. The drawing fills
+ * them: a small sign on much paper is looked at as closely as a large one.
  */
 export function cardPixels(drawn: ImageBitmap): Uint8ClampedArray {
   const { width, height } = drawn

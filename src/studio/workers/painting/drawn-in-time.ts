@@ -2,7 +2,8 @@
 const LONGEST = 3000
 
 /**
- * Calls back if an image fails, or has not loaded within 3 s. If the page itself was blocked, it checks once more when the page is idle. Out: a function that stops waiting.
+ * Calls back if an image fails, or has not loaded within 3 s. If the page itself was blocked, it checks once more when
+ * the page is idle. Out: a function that stops waiting.
  */
 export function drawnInTime(image: HTMLImageElement, failed: () => void): () => void {
   const isThere = (): boolean => image.complete && image.naturalWidth > 0

@@ -7,7 +7,10 @@ export const SMALL = 26
 /** Faces never change, so one drawing serves for as long as a face is known. */
 const cache = new WeakMap<Face, { picture: Promise<string>; scale: number }>()
 
-/** A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it cannot be drawn. */
+/**
+ * A face as a small square picture, as a URL, drawn once: lists that change many times a second show it. Empty if it
+ * cannot be drawn.
+ */
 export function facePicture(face: Face): Promise<string> {
   const scale = devicePixelRatio
   const cached = cache.get(face)

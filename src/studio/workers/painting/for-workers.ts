@@ -11,7 +11,10 @@ import { loadImage, type WithImage } from './load-image.ts'
 /** px along the longer side of an SVG on a face: the largest size at which a card is drawn. */
 const LONGEST = 256
 
-/** The rules of a style; none of a foreign one, of a browser extension for example, or of one that was not loaded: those may not be read. */
+/**
+ * The rules of a style; none of a foreign one, of a browser extension for example, or of one that was not loaded: those
+ * may not be read.
+ */
 function rulesOf(style: CSSStyleSheet): CSSRule[] {
   try {
     return [...style.cssRules]
@@ -40,8 +43,9 @@ export const pageFonts = (): FontRule[] =>
     })
 
 /**
- * A face that a worker can draw; an image that cannot be drawn becomes a placeholder with its name. `detail`: px along the longer side of what is drawn as an SVG. Without it, pictures of
- * the library are left to the worker, which loads them small.
+ * A face that a worker can draw; an image that cannot be drawn becomes a placeholder with its name. `detail`: px along
+ * the longer side of what is drawn as an SVG. Without it, pictures of the library are left to the worker, which loads
+ * them small.
  */
 export async function faceForWorker(whole: Face, name = '', detail?: number): Promise<WithImage<Face>> {
   const face = drawnFace(whole, name)
@@ -63,7 +67,9 @@ export async function backForWorker(whole: Back, scale = 1): Promise<WithImage<B
     : { what: back }
 }
 
-/** The emblem of a back, drawn with this many px along its longer side; null if there is none, or it cannot be drawn. */
+/**
+ * The emblem of a back, drawn with this many px along its longer side; null if there is none, or it cannot be drawn.
+ */
 export async function emblemOf(whole: Back, detail: number): Promise<ImageBitmap | null> {
   const { emblem } = drawnBack(whole)
   if (!emblem) return null

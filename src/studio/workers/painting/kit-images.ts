@@ -19,8 +19,9 @@ export type KitImages = { images: Record<string, Uint8Array>; undrawn: string[] 
 const DETAIL = KIT_SCALES.at(-1)!
 
 /**
- * Draws the images of a kit: workers share the cards, and the page gives each its next one. In: the game, its cards and their places on the atlas (null for none), a card's width in px, and
- * the sizes; `progress` gets the share done, 0 to 1. Out: PNG files by name, and the cards on which words stand in the place of an image.
+ * Draws the images of a kit: workers share the cards, and the page gives each its next one. In: the game, its cards and
+ * their places on the atlas (null for none), a card's width in px, and the sizes; `progress` gets the share done, 0 to
+ * 1. Out: PNG files by name, and the cards on which words stand in the place of an image.
  */
 export function drawKitImages(
   game: Game,

@@ -8,6 +8,8 @@ export function addFonts(rules: readonly FontRule[]): void {
   for (const { family, source, descriptors } of rules) fonts.add(new FontFace(family, source, descriptors))
 }
 
-/** Waits until a font, written as CSS writes it, is ready for a text; if it is missing, the text is drawn in another. */
+/**
+ * Waits until a font, written as CSS writes it, is ready for a text; if it is missing, the text is drawn in another.
+ */
 export const loadFont = (type: string, text: string): Promise<unknown> =>
   fonts.load(type, text).catch(() => undefined)

@@ -7,13 +7,16 @@ import { drawFace } from '../../../ship/drawing/draw-face.ts'
 import { loadFace } from './load-face.ts'
 import { drawPair, PAIR } from './paint-pair.ts'
 
-/** What to draw, `scale` px to one of the page: the faces of a pair, or one face on a square with this many page px a side. */
+/**
+ * What to draw, `scale` px to one of the page: the faces of a pair, or one face on a square with this many page px a
+ * side.
+ */
 export type Motif = { scale: number; faces: WithImage<Face>[]; square?: number }
 /** Fonts come first, then orders, each with a number that its answer repeats. */
 export type PaintInput = { fonts: FontRule[] } | { number: number; motif: Motif }
 /**
- * A picture's URL, which is valid as long as the worker lives; empty if it cannot be drawn. It is made here because making it means waiting
- * for the browser.
+ * A picture's URL, which is valid as long as the worker lives; empty if it cannot be drawn. It is made here because
+ * making it means waiting for the browser.
  */
 export type PaintOutput = { number: number; url: string }
 

@@ -5,14 +5,17 @@ import type { Motif, PaintInput, PaintOutput } from './paint.worker.ts'
 import { faceForWorker, pageFonts } from './for-workers.ts'
 
 /**
- * Small pictures of cards, drawn in a worker: what hundreds of drawings leave behind would fill the page's memory, and cleaning that up stops
- * it for a moment.
+ * Small pictures of cards, drawn in a worker: what hundreds of drawings leave behind would fill the page's memory, and
+ * cleaning that up stops it for a moment.
  */
 let painter: Worker | undefined
 let number = 0
 const waiting = new Map<number, (url: string) => void>()
 
-/** A face on a square of this many page px. Out: the picture's URL, valid as long as the worker lives, which is never ended; empty if it cannot be drawn. */
+/**
+ * A face on a square of this many page px. Out: the picture's URL, valid as long as the worker lives, which is never
+ * ended; empty if it cannot be drawn.
+ */
 export const paintedFace = (face: Face, square: number): Promise<string> => painted([face], '', square)
 
 /** The two faces of a pair that lean on each other, or one and its twin turned away. Out as above. */

@@ -5,7 +5,10 @@ import { pairOf } from '../../../../core/deck/card.ts'
 import { BOUNDS } from '../../../../core/settings/settings.ts'
 import NumberWord from '../../../parts/settings/NumberWord.vue'
 
-/** How boards of another program were read: the first of them, their size, which can be corrected, and what was left out. */
+/**
+ * How boards of another program were read: the first of them, their size, which can be corrected, and what was left
+ * out.
+ */
 const props = defineProps<{
   read: ReadBoards
   count: number

@@ -12,7 +12,10 @@ import { Cancelled, type Job } from '../../../workers/jobs/job.ts'
 import type { Fairness } from '../../../workers/jobs/messages.ts'
 import AuditDialog from './AuditDialog.vue'
 
-/** Deals the open level many times and says whether the cards lie as chance would lay them; and accepts boards of other programs. */
+/**
+ * Deals the open level many times and says whether the cards lie as chance would lay them; and accepts boards of other
+ * programs.
+ */
 const props = defineProps<{ settings: Settings; ready: boolean }>()
 const bench = useBench()
 const view = useView()

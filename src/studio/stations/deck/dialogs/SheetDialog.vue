@@ -15,7 +15,9 @@ import SheetUses from './SheetUses.vue'
 import { useSheet } from './useSheet.ts'
 import { addWords } from '../edits/useDeckEdits.ts'
 
-/** One image cut into tiles: the grid covers the image while it is set; empty tiles are left out; each tile has a name. */
+/**
+ * One image cut into tiles: the grid covers the image while it is set; empty tiles are left out; each tile has a name.
+ */
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
 const bench = useBench()

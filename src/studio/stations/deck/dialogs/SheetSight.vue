@@ -3,8 +3,8 @@ import { computed, nextTick, ref } from 'vue'
 import type { SheetTile } from './useSheet.ts'
 
 /**
- * The sheet with its grid over it. A press takes a tile or leaves it out; a box does the same to all its tiles as to the one where it began. By keys: arrows go from
- * tile to tile, the space bar takes one or leaves it out.
+ * The sheet with its grid over it. A press takes a tile or leaves it out; a box does the same to all its tiles as to
+ * the one where it began. By keys: arrows go from tile to tile, the space bar takes one or leaves it out.
  */
 const props = defineProps<{
   image: { canvas: HTMLCanvasElement; url: string; name: string }

@@ -7,7 +7,10 @@ import { useBench } from '../../../store/bench.ts'
 import { trust } from '../../../store/sound-images.ts'
 import type { SheetTile } from './useSheet.ts'
 
-/** What else a tile of a sheet can become besides a face: the back of all cards, or the picture behind them. `source` makes an image of it. */
+/**
+ * What else a tile of a sheet can become besides a face: the back of all cards, or the picture behind them. `source`
+ * makes an image of it.
+ */
 const props = defineProps<{ tile: SheetTile; source: (tile: SheetTile, longest?: number) => string }>()
 const bench = useBench()
 const done = useDone()

@@ -15,7 +15,10 @@ import { anyTextOf } from '../../../parts/files/text-of.ts'
 import WordColumns from './WordColumns.vue'
 import { addWords } from '../edits/useDeckEdits.ts'
 
-/** Pairs from columns of words: typed, pasted, or opened from a file; previewed before they are added. `there`: the pairs that the deck has; `fresh`: they start a game of their own. */
+/**
+ * Pairs from columns of words: typed, pasted, or opened from a file; previewed before they are added. `there`: the
+ * pairs that the deck has; `fresh`: they start a game of their own.
+ */
 const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ pasted: string; file?: File | null; there: readonly Pair[]; fresh?: boolean }>()
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()

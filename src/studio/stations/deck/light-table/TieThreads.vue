@@ -3,7 +3,10 @@ import { computed } from 'vue'
 import type { Vision } from '../../../../core/deck/vision.ts'
 import type { Tie } from './useLookAlikes.ts'
 
-/** Dotted threads between pairs that look alike to a vision, each with its likeness in percent, from the middle of one tile to the other. */
+/**
+ * Dotted threads between pairs that look alike to a vision, each with its likeness in percent, from the middle of one
+ * tile to the other.
+ */
 const props = defineProps<{
   ties: readonly Tie[]
   vision: Vision
@@ -63,7 +66,10 @@ const threads = computed(() => {
   })
 })
 
-/** One path for all: many elements are painted many times. A thread has its own path: the dots of one long path would be worked out for every part of the screen. */
+/**
+ * One path for all: many elements are painted many times. A thread has its own path: the dots of one long path would be
+ * worked out for every part of the screen.
+ */
 const grounds = computed(() =>
   threads.value.map(({ x, y }) => `M${x - 10} ${y - 11}h20a11 11 0 0 1 0 22h-20a11 11 0 0 1 0-22z`).join(''),
 )

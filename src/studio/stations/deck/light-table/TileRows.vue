@@ -6,9 +6,10 @@ import { tileName } from './tile-name.ts'
 import { useTileDrag, type DropPlace } from './useTileDrag.ts'
 
 /**
- * Some rows of tiles: a layer of its own, so that it is not painted again while it scrolls. A tile is a pair as two cards
- * that lean on each other. There are hundreds, so a tile is one element with a background and a bare text, and no component: each
- * extra element, clip or layer is painted anew as the table scrolls, and everything kept for it is visited when memory is cleaned up.
+ * Some rows of tiles: a layer of its own, so that it is not painted again while it scrolls. A tile is a pair as two
+ * cards that lean on each other. There are hundreds, so a tile is one element with a background and a bare text, and no
+ * component: each extra element, clip or layer is painted anew as the table scrolls, and everything kept for it is
+ * visited when memory is cleaned up.
  */
 const props = defineProps<{
   pairs: readonly Pair[]

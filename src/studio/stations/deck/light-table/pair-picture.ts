@@ -5,7 +5,10 @@ import { paintedPair } from '../../../workers/painting/painted.ts'
 /** Faces never change, so one drawing serves for as long as a face is known. */
 const cache = new WeakMap<Face, { picture: Promise<string>; b: Face | undefined; scale: number }>()
 
-/** A pair as the light table shows it, drawn once and cached, so that a deck of hundreds scrolls without drawing anything anew. Out: its URL. */
+/**
+ * A pair as the light table shows it, drawn once and cached, so that a deck of hundreds scrolls without drawing
+ * anything anew. Out: its URL.
+ */
 function pairPicture(pair: Pair): Promise<string> {
   const { a, b } = pair
   const scale = devicePixelRatio

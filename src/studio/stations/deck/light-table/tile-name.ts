@@ -18,7 +18,10 @@ function once<T>(shortened: Map<string, T>, text: string, find: (text: string) =
 /** Per letter, since the browser keeps a lot for each text that is measured. */
 const widthOf = (letter: string): number => once(widths, letter, () => pen.measureText(letter).width)
 
-/** A pair's name shortened to its tile. Not left to the style: a clip for each name is what makes hundreds of them slow to scroll. */
+/**
+ * A pair's name shortened to its tile. Not left to the style: a clip for each name is what makes hundreds of them slow
+ * to scroll.
+ */
 export const tileName = (name: string): string => once(names, name, fitted)
 
 function fitted(name: string): string {

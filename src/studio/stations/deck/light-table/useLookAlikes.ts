@@ -26,8 +26,8 @@ const NOTHING: AlikeFound = { owners: [], twos: new Uint32Array(), likeness: new
 const AT_ONCE = 40
 
 /**
- * Which pairs have faces too much alike, for everyone and for three kinds of colour blindness. Faces are drawn and compared in a
- * worker; unchanged faces are neither drawn nor compared again.
+ * Which pairs have faces too much alike, for everyone and for three kinds of colour blindness. Faces are drawn and
+ * compared in a worker; unchanged faces are neither drawn nor compared again.
  */
 export function useLookAlikes(game: () => Game) {
   const worker = new Worker(new URL('../../../workers/painting/alike.worker.ts', import.meta.url), {

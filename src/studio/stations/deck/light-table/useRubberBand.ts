@@ -3,8 +3,8 @@ import { onBeforeUnmount, ref, type Ref } from 'vue'
 export type Band = { left: number; top: number; width: number; height: number }
 
 /**
- * Selecting by drawing a box over empty ground. `ground` is the scrolling element, `items` finds what can be selected, each with its id;
- * `choose` gets the ids that the box touches, and whether they are added to the selection.
+ * Selecting by drawing a box over empty ground. `ground` is the scrolling element, `items` finds what can be selected,
+ * each with its id; `choose` gets the ids that the box touches, and whether they are added to the selection.
  */
 export function useRubberBand(
   ground: Ref<HTMLElement | undefined>,

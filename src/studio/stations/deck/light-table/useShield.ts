@@ -7,8 +7,9 @@ const tileAt = ({ clientX, clientY }: MouseEvent): Element | null =>
   document.elementFromPoint(clientX, clientY)?.closest('[role=option]') ?? null
 
 /**
- * While a table scrolls, `shield` over it keeps hundreds of tiles from reacting to the pointer: that costs more than all the rest. A
- * press on a tile still reaches that tile, even if the shield was there at its start or appeared before its end.
+ * While a table scrolls, `shield` over it keeps hundreds of tiles from reacting to the pointer: that costs more than
+ * all the rest. A press on a tile still reaches that tile, even if the shield was there at its start or appeared before
+ * its end.
  */
 export function useShield(shield: Ref<HTMLElement | undefined>) {
   let still = 0

@@ -2,13 +2,16 @@ import { computed, onBeforeUnmount, shallowRef, watch, type Ref } from 'vue'
 import type { Pair } from '../../../../core/deck/pair.ts'
 import { slicesOf } from '../../../store/same.ts'
 
-/** Rows of tiles in a block: each block is painted by itself, so that scrolling paints only what comes near and not the whole table. */
+/**
+ * Rows of tiles in a block: each block is painted by itself, so that scrolling paints only what comes near and not the
+ * whole table.
+ */
 export const ROWS = 4
 type Block = readonly Pair[]
 
 /**
- * The tiles in blocks of some rows, and which blocks are filled. When the pairs change, the blocks for which `isNear` holds change at once and the others one
- * after another, a frame each: a thousand tiles at once would block the page.
+ * The tiles in blocks of some rows, and which blocks are filled. When the pairs change, the blocks for which `isNear`
+ * holds change at once and the others one after another, a frame each: a thousand tiles at once would block the page.
  */
 export function useTileBlocks(
   pairs: () => readonly Pair[],

@@ -7,8 +7,8 @@ export type DropPlace = { beside: string; after: boolean }
 const idOf = (tile: HTMLElement): string => tile.dataset.pair!
 
 /**
- * Lets the tiles in `rows` be dragged, unless they are `fixed`, to a place between others, in these or other rows. No tile moves on the
- * way; `over` gets its new place, `end` the tile that was dropped, or null if the drag was cancelled.
+ * Lets the tiles in `rows` be dragged, unless they are `fixed`, to a place between others, in these or other rows. No
+ * tile moves on the way; `over` gets its new place, `end` the tile that was dropped, or null if the drag was cancelled.
  */
 export function useTileDrag(
   rows: Ref<HTMLElement | undefined>,

@@ -11,7 +11,10 @@ const CARDS_MIDDLE = 52
 /** the width of the line that marks the new place of a tile */
 const LINE = 4
 
-/** The positions of tiles on the light table: all have one size, so they follow from their number. `ground` is the element that scrolls. */
+/**
+ * The positions of tiles on the light table: all have one size, so they follow from their number. `ground` is the
+ * element that scrolls.
+ */
 export function useTileGrid(ground: Ref<HTMLElement | undefined>, count: Ref<number>) {
   const width = ref(0)
   /** none before the table is measured, so that no tile is laid out twice */

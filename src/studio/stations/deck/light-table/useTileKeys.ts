@@ -19,7 +19,10 @@ export function useTileKeys(options: {
     if (tile) press(tile.dataset.pair!, event)
   }
 
-  /** Enter and Space select; arrow keys go from tile to tile, with Shift selecting on the way, with Alt moving the selection. */
+  /**
+   * Enter and Space select; arrow keys go from tile to tile, with Shift selecting on the way, with Alt moving the
+   * selection.
+   */
   function key(event: KeyboardEvent): void {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
       event.preventDefault()
