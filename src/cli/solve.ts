@@ -6,7 +6,6 @@ import { playableOf, SEED } from '../core/odds/games.ts'
 import { leverPatch, type Lever } from '../core/odds/levers.ts'
 import { solve as solveFor, type Solved } from '../core/odds/solve.ts'
 import { resolveLevel, writeSettings } from '../core/settings/levels.ts'
-import type { Section } from '../core/settings/settings.ts'
 import { levelOf } from './commands.ts'
 import { gameAt, recordAt, writeAt } from './files.ts'
 import { mindOf, percent } from './odds.ts'
@@ -40,9 +39,8 @@ export function solve(path: string, options: SolveOptions, shell: Shell): number
   else shell.print(solvedWords(solved, by))
   if (!solved.ok) return 1
   if (options.write !== undefined) {
-    const patch = Object.entries(leverPatch(by, solved.value)) as [Section, object][]
-    const changed = patch.reduce((one, [section, keys]) => writeSettings(one, level.id, section, keys), game)
-    writeAt(options.write, writeGame(changed), shell)
+    const { section, patch } = leverPatch(by, solved.value)
+    writeAt(options.write, writeGame(writeSettings(game, level.id, section, patch)), shell)
   }
   return 0
 }

@@ -121,13 +121,8 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
         'hardly-lost': '9 of 10 fleeting players win',
         'easier-than-before': 'as many win as before',
       }[finding.code]
-      const patch = Object.entries(leverPatch(by, enough)) as [Section, object][]
-      return [
-        {
-          label: amountThat(by, enough, then),
-          to: (now) => patch.reduce((one, [section, keys]) => say(section, keys)(one), now),
-        },
-      ]
+      const { section, patch } = leverPatch(by, enough)
+      return [{ label: amountThat(by, enough, then), to: say(section, patch) }]
     }
     case 'look-alikes': {
       const { other, id } = finding.values

@@ -21,17 +21,17 @@ export const LEVER_PLACES: Record<Lever, LeverPlace> = {
 }
 
 /**
- * The changes to a level's settings, section by section, that set a lever to a value; a clock that is off or counts up
- * is made to count down.
+ * The change to a level's settings that sets a lever to a value; a clock that is off or counts up is made to count
+ * down.
  */
-export function leverPatch(lever: Lever, value: number): { [S in Section]?: Partial<Settings[S]> } {
+export function leverPatch(lever: Lever, value: number): { section: Section; patch: object } {
   const { section, key } = LEVER_PLACES[lever]
-  return { [section]: { [key]: value, ...(lever === 'clock' ? { mode: 'down' } : {}) } }
+  return { section, patch: { [key]: value, ...(lever === 'clock' ? { mode: 'down' } : {}) } }
 }
 
 /** The settings with a lever at a value. */
 export function withLever(settings: Settings, lever: Lever, value: number): Settings {
-  const [[section, patch]] = Object.entries(leverPatch(lever, value)) as [[Section, object]]
+  const { section, patch } = leverPatch(lever, value)
   return { ...settings, [section]: { ...settings[section], ...patch } }
 }
 

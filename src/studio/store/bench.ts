@@ -1,6 +1,6 @@
 import { freeze, produce, type Draft } from 'immer'
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import {
   findLevel,
@@ -11,7 +11,7 @@ import {
   writeSettings,
 } from '../../core/settings/levels.ts'
 import type { Section, Settings } from '../../core/settings/settings.ts'
-import { oneGame, stepsOf } from './db.ts'
+import { oneGame, stepsOf, type Kept } from './db.ts'
 import { layDemos } from './demo-games.ts'
 import { useHistory } from './history.ts'
 import { useSaving } from './saving.ts'
@@ -26,15 +26,8 @@ export const useBench = defineStore('bench', () => {
   /** the open rung: a level's id, or null for the house rules */
   const rung = ref<string | null>(null)
   const history = useHistory(game)
-  const saving = useSaving(
-    key,
-    game,
-    (row) => {
-      history.remember(game.value!, 'take over the other tab', null)
-      show(row.game)
-    },
-    history.toStore,
-  )
+  const saving = useSaving({ key, game, steps: history.toStore })
+  watch(saving.theirs, (row) => row && takeOver(row), { flush: 'sync' })
 
   const level = computed<Level | undefined>(() => game.value?.levels.find(({ id }) => id === rung.value))
   const settings = computed<Settings | null>(() => game.value && resolveLevel(game.value, level.value))
@@ -42,6 +35,18 @@ export const useBench = defineStore('bench', () => {
   /** Games are frozen as a whole when they are opened: otherwise the first edit would do it, and block the page. */
   function show(next: Game): void {
     game.value = freeze(next, true)
+  }
+
+  /** Takes over a stored version of the game; the one that was here is one undo away. */
+  function takeOver({ game: other, rev }: Kept): void {
+    history.remember(game.value!, 'take over the other tab', null)
+    show(other)
+    saving.begin(rev)
+  }
+  /** After a clash: takes what the other tab saved. */
+  async function takeTheirs(): Promise<void> {
+    const row = await oneGame(key.value)
+    if (row && game.value) takeOver(row)
   }
 
   let openings = 0
@@ -88,18 +93,20 @@ export const useBench = defineStore('bench', () => {
   }
 
   /**
-   * Sets keys of a section where they belong: on the open level as its own, or in the house rules. Quick changes of the
-   * same key are one undo step, except for `single` ones.
+   * Sets keys of a section where they belong: on a level as its own, or in the house rules. `at`: the level's id, null
+   * for the house rules; the open rung if it is left out. Quick changes of the same key are one undo step, except for
+   * `single` ones.
    */
   function set<S extends Section>(
     section: S,
     patch: Partial<Settings[S]>,
     label = 'change a setting',
     step: 'joined' | 'single' = 'joined',
+    at: string | null = level.value?.id ?? null,
   ): void {
     if (!game.value) return
-    const about = `${rung.value ?? ''}/${section}.${Object.keys(patch).join()}`
-    const next = writeSettings(game.value, level.value?.id ?? null, section, patch)
+    const about = `${at ?? ''}/${section}.${Object.keys(patch).join()}`
+    const next = writeSettings(game.value, at, section, patch)
     replace(next, label, step === 'single' ? null : about)
   }
 
@@ -118,7 +125,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   const { past, future } = history
-  const { state, failure, isUnsaved, flush, takeTheirs, keepMine, retry } = saving
+  const { state, failure, isUnsaved, flush, keepMine, retry } = saving
   return {
     key,
     game,

@@ -1,4 +1,4 @@
-import { computed, ref, type Ref, type ShallowRef } from 'vue'
+import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { SaveConflict, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 import { nextTask } from './next-task.ts'
@@ -15,20 +15,21 @@ const whyNot = (error: Error & { inner?: Error }): string =>
     ? 'its storage is full'
     : error.message || error.name
 
-/**
- * Saves the document on the bench in the browser, with its history. `theirs` takes over what another tab has saved;
- * `steps` gives the undo and redo steps of a game.
- */
-export function useSaving(
-  key: Ref<string>,
-  game: ShallowRef<Game | null>,
-  theirs: (row: Kept) => void,
-  steps: (now: Game) => KeptStep[],
-) {
+/** What is saved: the game under its key, and the undo and redo steps of a game. */
+type Document = {
+  key: Ref<string>
+  game: ShallowRef<Game | null>
+  steps(now: Game): KeptStep[]
+}
+
+/** Saves the document on the bench in the browser, with its history. */
+export function useSaving({ key, game, steps }: Document) {
   const state = ref<'saved' | 'saving' | 'failed' | 'clash'>('saved')
   const failure = ref('')
   /** whether there are edits that are not saved by themselves */
   const isUnsaved = computed(() => state.value === 'failed' || state.value === 'clash')
+  /** what another tab saved while nothing was unsaved here */
+  const theirs = shallowRef<Kept | null>(null)
   let rev = 0
   let dirty = false
   let timer = 0
@@ -38,6 +39,7 @@ export function useSaving(
   function begin(at: number): void {
     rev = at
     dirty = false
+    theirs.value = null
     state.value = 'saved'
   }
 
@@ -73,14 +75,6 @@ export function useSaving(
     }
   }
 
-  /** After a clash: takes what the other tab saved; this tab's own version is one undo away. */
-  async function takeTheirs(): Promise<void> {
-    const row = await oneGame(key.value)
-    if (!row || !game.value) return
-    theirs(row)
-    begin(row.rev)
-  }
-
   /** After a clash: saves this tab's document over the other's. */
   async function keepMine(): Promise<void> {
     rev = (await oneGame(key.value))?.rev ?? 0
@@ -99,9 +93,9 @@ export function useSaving(
     void oneGame(other).then((row) => {
       if (!row || row.rev === rev) return
       if (dirty || saving) state.value = 'clash'
-      else void takeTheirs()
+      else theirs.value = row
     })
   })
 
-  return { state, failure, isUnsaved, begin, changed, flush, takeTheirs, keepMine, retry }
+  return { state, failure, isUnsaved, theirs, begin, changed, flush, keepMine, retry }
 }

@@ -5,7 +5,6 @@ import type { Solved } from '../../../core/odds/solve.ts'
 import { resolveLevel, withOwn, type Level } from '../../../core/settings/levels.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
-import type { Section } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
 import { askOdds } from '../../workers/jobs/ask-odds.ts'
@@ -53,12 +52,10 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Want
   /** The levels with their solved limits; a level without a solution has none. */
   const limited = (levels: readonly Level[]): Level[] =>
     levels.map((level, i) => {
-      const [of, one] = [wins(), solved.value[i]]
-      if (!of || !one?.ok) return level
-      return (Object.entries(leverPatch(of.by, one.value)) as [Section, object][]).reduce(
-        (made, [section, patch]) => withOwn(made, section, patch),
-        level,
-      )
+      const [wanted, one] = [wins(), solved.value[i]]
+      if (!wanted || !one?.ok) return level
+      const { section, patch } = leverPatch(wanted.by, one.value)
+      return withOwn(level, section, patch)
     })
   return { solved, working, done, limited }
 }

@@ -6,7 +6,6 @@ import { wantedShare } from '../../../core/odds/even-out.ts'
 import { LEVERS, leverPatch, leverValue, type Lever } from '../../../core/odds/levers.ts'
 import { writeSettings } from '../../../core/settings/levels.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
-import type { Section } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useDone } from '../../parts/toast/useDone.ts'
@@ -52,14 +51,15 @@ const changed = computed(() =>
   rows.value.filter(({ value, before, after }) => value !== null && before !== after),
 )
 /** How many levels that are, in words. */
-const told = computed(() => countWords(changed.value.length, 'level'))
+const count = computed(() => countWords(changed.value.length, 'level'))
 
 function set(): void {
-  const changes = told.value
+  const changes = count.value
   let game = bench.game!
-  for (const { id, value } of changed.value)
-    for (const [section, keys] of Object.entries(leverPatch(by.value, value!)) as [Section, object][])
-      game = writeSettings(game, id, section, keys)
+  for (const { id, value } of changed.value) {
+    const { section, patch } = leverPatch(by.value, value!)
+    game = writeSettings(game, id, section, patch)
+  }
   bench.replace(game, 'even out the ladder')
   open.value = false
   tell(`The ladder is evened out: ${changes} changed`)
@@ -104,7 +104,7 @@ function set(): void {
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="working || !changed.length" @click="set">
-        {{ working ? 'Change levels' : changed.length ? `Change ${told}` : 'Nothing to change' }}
+        {{ working ? 'Change levels' : changed.length ? `Change ${count}` : 'Nothing to change' }}
       </ElButton>
     </template>
   </ModalDialog>

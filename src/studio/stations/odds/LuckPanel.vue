@@ -3,7 +3,6 @@ import { ElButton } from 'element-plus'
 import { computed } from 'vue'
 import { useRouter } from 'vue-router'
 import type { ToldDeal } from '../../../core/odds/luck.ts'
-import { writeSettings } from '../../../core/settings/levels.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
@@ -45,10 +44,7 @@ const dealWords = ({ shrunk }: ToldDeal): string =>
     ? `about ${Math.round(Math.max(0, Math.min(1, shrunk)) * 100)} of 100 win`
     : `about ${shrunk.toFixed(1)} turns`
 function fix(seed: string): void {
-  bench.replace(
-    writeSettings(bench.game!, props.asked.level.id, 'deal', { seed: { fixed: seed } }),
-    'fix the seed',
-  )
+  bench.set('deal', { seed: { fixed: seed } }, 'fix the seed', 'single', props.asked.level.id)
   tell(`${props.asked.level.name} is always dealt as ${seed}`)
 }
 function play(seed: string): void {

@@ -6,7 +6,6 @@ import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import { isOfMinds } from '../../../core/findings/finding.ts'
 import { GAMES } from '../../../core/odds/games.ts'
-import { writeSettings } from '../../../core/settings/levels.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import FindingsList from '../../parts/findings/FindingsList.vue'
@@ -79,12 +78,7 @@ function setLimit(value: number, byKey: boolean): void {
       ? (['clock', { limit: value }] as const)
       : (['limits', { turns: value }] as const)
   const label = shownAxis.value === 'time' ? 'change the time limit' : 'change the turn limit'
-  const { id } = asked.value.level
-  bench.replace(
-    writeSettings(bench.game!, id, section, patch),
-    label,
-    byKey ? `${id}/${section} by keys` : null,
-  )
+  bench.set(section, patch, label, byKey ? 'joined' : 'single', asked.value.level.id)
   ask()
 }
 function watchPlay(id: string): void {

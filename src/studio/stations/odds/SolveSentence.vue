@@ -3,9 +3,7 @@ import { useLocalStorage } from '@vueuse/core'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { LEVERS, leverPatch, leverValue, type Lever } from '../../../core/odds/levers.ts'
-import { writeSettings } from '../../../core/settings/levels.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
-import type { Section } from '../../../core/settings/settings.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import { useDone } from '../../parts/toast/useDone.ts'
@@ -75,10 +73,8 @@ const why = computed(() => {
 function set(): void {
   if (!solved.value?.ok) return
   const rung = where.value === 'level' ? props.asked.level.id : null
-  const patch = Object.entries(leverPatch(by.value, solved.value.value)) as [Section, object][]
-  const game = patch.reduce((one, [section, keys]) => writeSettings(one, rung, section, keys), bench.game!)
-  const label = `set the ${LEVER_WORDS[by.value]}`
-  bench.replace(game, label)
+  const { section, patch } = leverPatch(by.value, solved.value.value)
+  bench.set(section, patch, `set the ${LEVER_WORDS[by.value]}`, 'single', rung)
   tell(
     `The ${LEVER_WORDS[by.value]} is ${leverWords(by.value, solved.value.value)} ${where.value === 'level' ? `on ${props.asked.level.name}` : 'in the house rules'}`,
   )
