@@ -22,7 +22,7 @@ type DifficultyFinding = {
 }
 
 /** A level without limits is won whenever it is played to its end. */
-const ALWAYS: Trial = { won: 0, games: 0, interval: [1, 1], free: null }
+const ALWAYS: Trial = { won: 0, games: 0, interval: [1, 1], unlimited: null }
 
 /** How everyday and fleeting players do on a level; null if their games are too long to play, or not needed. */
 export type MindResults = { everyday: Trial | null; fleeting: Trial | null }

@@ -32,7 +32,7 @@ const TURNS = 6000
  * only the cards of a seed are needed. Cost: a few ms, up to 200 ms on the largest boards.
  */
 export function costOf(settings: Settings, dealer: Dealer): Cost {
-  const free = withoutLimits(settings)
+  const unlimited = withoutLimits(settings)
   const first = dealer.cards('cost-0')
   const { pairs } = dealer
   const isLimited =
@@ -41,7 +41,7 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
     const exact = exactOf({ settings, dealer }, mind, first)
     const samples = Array.from({ length: games }, (_, i) => {
       const cells = dealer.cards(`cost-${i}`)
-      const cleared = newRound(free, cells, false)
+      const cleared = newRound(unlimited, cells, false)
       playMinds(cleared, [mind], SEED, i + 1)
       const round = isLimited ? newRound(settings, cells, false) : cleared
       if (isLimited) playMinds(round, [mind], SEED, i + 1)
@@ -60,7 +60,7 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
     }
   }
   return {
-    leastTime: timeUsed(playLuckiest(free, first)),
+    leastTime: timeUsed(playLuckiest(unlimited, first)),
     highest: highestScore(settings, first),
     perfect: land(PERFECT, Math.max(GAMES.least, Math.min(GAMES.perfect, Math.floor(GAMES.pairs / pairs)))),
     none: land(NO_MEMORY, Math.max(2, Math.min(GAMES.perfect, Math.round(TURNS / pairs ** 2)))),

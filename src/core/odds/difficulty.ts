@@ -24,10 +24,15 @@ const GAMES = { most: 100, fewest: 40, lot: 10 } as const
 const EFFORT = { most: 100, fewest: 40, turns: 4000 } as const
 
 /**
- * Won games of those played, with the 95 % interval of their share; `free`: the same games with nothing to end them, if
- * these decide which are won.
+ * Won games of those played, with the 95 % interval of their share; `unlimited`: the same games with nothing to end
+ * them, if these decide which are won.
  */
-export type Trial = { won: number; games: number; interval: readonly [number, number]; free: Games | null }
+export type Trial = {
+  won: number
+  games: number
+  interval: readonly [number, number]
+  unlimited: Games | null
+}
 
 /** The limits that a level has, the most usual one first. */
 export const limitsOf = ({ settings }: Playable): Lever[] =>
@@ -40,10 +45,10 @@ export const limitsOf = ({ settings }: Playable): Lever[] =>
 export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infinity): Trial | null {
   const { settings, dealer } = level
   const follows = decidesWins(settings)
-  const free = follows ? withoutLimits(settings) : settings
+  const unlimited = follows ? withoutLimits(settings) : settings
   // not even one game may take more turns than all of them
-  const most = Math.min(turns, free.limits.turns ?? turns)
-  const played = { ...level, settings: { ...free, limits: { ...free.limits, turns: most } } }
+  const most = Math.min(turns, unlimited.limits.turns ?? turns)
+  const played = { ...level, settings: { ...unlimited, limits: { ...unlimited.limits, turns: most } } }
   const lots: Games[] = []
   let [won, games, count] = [0, 0, 0]
   while (games < GAMES.most && games - won < lost && count <= turns) {
@@ -57,22 +62,23 @@ export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infi
     for (const one of lot.turns) count += one
   }
   if (games < GAMES.fewest && games - won < lost) return null
-  return { won, games, interval: wilson(won, games), free: follows ? joinGames(lots) : null }
+  return { won, games, interval: wilson(won, games), unlimited: follows ? joinGames(lots) : null }
 }
 
 /**
  * The value of a limit with which a mind wins this share of its games; null if there is none. In: the result of its
  * games. Cost: a ms, or some tens where matches or misses move the clock.
  */
-export function valueFor(level: Playable, { free }: Trial, { mind, by, share }: Wanted): number | null {
-  if (!free) {
+export function valueFor(level: Playable, { unlimited }: Trial, { mind, by, share }: Wanted): number | null {
+  if (!unlimited) {
     const solved = solve(level, { mind, by, share }, SEED, undefined, EFFORT)
     return solved.ok ? solved.value : null
   }
   const { pairs } = level.dealer
   const { count, at } = leverSteps(by, pairs)
   const wins = (step: number): boolean =>
-    winsUnderLimits(free, withLever(level.settings, by, at(step)), pairs) >= share * free.ends.length
+    winsUnderLimits(unlimited, withLever(level.settings, by, at(step)), pairs) >=
+    share * unlimited.ends.length
   const index = firstOf(0, count, wins)
   return index < count ? at(index) : null
 }

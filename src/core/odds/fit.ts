@@ -104,14 +104,14 @@ function fitPace(
   const enough = logs.every((one) => one.length >= TOO_FEW)
   if (!enough) return { first: null, second: null, spread: null }
   const means = logs.map((one) => one.reduce((sum, log) => sum + log, 0) / one.length)
-  const free = logs[0]!.length + logs[1]!.length - 2
+  const freedom = logs[0]!.length + logs[1]!.length - 2
   const squares = logs.flatMap((one, i) => one.map((log) => (log - means[i]!) ** 2))
-  const spread = Math.sqrt(squares.reduce((sum, square) => sum + square, 0) / free)
+  const spread = Math.sqrt(squares.reduce((sum, square) => sum + square, 0) / freedom)
   const median = (i: number): Fitted => {
     const off = (Z * spread) / Math.sqrt(logs[i]!.length)
     return { value: Math.exp(means[i]!), interval: [Math.exp(means[i]! - off), Math.exp(means[i]! + off)] }
   }
-  const off = (Z * spread) / Math.sqrt(2 * free)
+  const off = (Z * spread) / Math.sqrt(2 * freedom)
   return {
     first: median(0),
     second: median(1),

@@ -123,15 +123,15 @@ function trials(
   const follows =
     decidesWins(levelAt(level, by, LEVER_PLACES[by].bounds[0]).settings) &&
     (by === 'miss-look' ? looksAddUp(settings) : by !== 'first-look')
-  let free: Games | null = null
+  let unlimited: Games | null = null
   const cache = new Map<number, WinCount>()
   const wonAt = (value: number): number => {
     const there = levelAt(level, by, value)
     if (follows) {
-      free ??= playGames({ ...level, settings: withoutLimits(settings) }, mind, seed, 1, games)
+      unlimited ??= playGames({ ...level, settings: withoutLimits(settings) }, mind, seed, 1, games)
       const longer = there.settings.turn.missLook - settings.turn.missLook
       return winsUnderLimits(
-        longer ? withLongerLook(free, longer, dealer.pairs) : free,
+        longer ? withLongerLook(unlimited, longer, dealer.pairs) : unlimited,
         there.settings,
         dealer.pairs,
       )

@@ -24,12 +24,12 @@ export type LimitWins = { share: number; won: number; games: number }
 /** The level with one of its limits alone. */
 function only(settings: Settings, by: Limit): Settings {
   const { lives, turns } = settings.limits
-  const free = withoutLimits(settings)
+  const unlimited = withoutLimits(settings)
   return {
-    ...free,
-    clock: by === 'clock' ? settings.clock : free.clock,
+    ...unlimited,
+    clock: by === 'clock' ? settings.clock : unlimited.clock,
     limits: {
-      ...free.limits,
+      ...unlimited.limits,
       lives: by === 'lives' ? lives : null,
       turns: by === 'turns' ? turns : null,
     },

@@ -29,14 +29,16 @@ describe('games that nothing ends', () => {
     const level = levelOf(PAIRS, own)
     expect(decidesWins(level.settings)).toBe(true)
     const real = playGames(level, fleeting, 'within', 1, GAMES)
-    const free = playGames(
+    const unlimited = playGames(
       { ...level, settings: withoutLimits(level.settings) },
       fleeting,
       'within',
       1,
       GAMES,
     )
-    const told = Array.from(free.ends, (_, place) => isWonWithin(free, place, level.settings, PAIRS))
+    const told = Array.from(unlimited.ends, (_, place) =>
+      isWonWithin(unlimited, place, level.settings, PAIRS),
+    )
     expect(told).toEqual(Array.from(real.ends, (end) => end === 0))
     // some are won and some are not, or nothing would be shown
     expect(new Set(told).size).toBe(2)

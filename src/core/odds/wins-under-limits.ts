@@ -16,32 +16,38 @@ export const looksAddUp = ({ turn, clock }: Settings): boolean =>
   turn.duringLook === 'wait' && turn.onMiss === 'timed' && !clock.lookStopsClock
 
 /**
- * The same free games with another look at each miss, `by` ms longer. Nobody waits for the last turn, which is a match.
+ * The same unlimited games with another look at each miss, `by` ms longer. Nobody waits for the last turn, which is a
+ * match.
  */
-export const withLongerLook = (free: Games, by: number, pairs: number): Games => ({
-  ...free,
-  time: free.time.map((time, place) => time + by * (free.turns[place]! - pairs)),
+export const withLongerLook = (unlimited: Games, by: number, pairs: number): Games => ({
+  ...unlimited,
+  time: unlimited.time.map((time, place) => time + by * (unlimited.turns[place]! - pairs)),
 })
 
 /**
- * Whether a game, played with nothing to end it, is won under the limits of these settings. In: the free games, its
- * place among them, and the pairs on the board.
+ * Whether a game, played with nothing to end it, is won under the limits of these settings. In: the unlimited games,
+ * its place among them, and the pairs on the board.
  */
-export function isWonWithin(free: Games, place: number, { clock, limits }: Settings, pairs: number): boolean {
-  if (free.ends[place] !== 0) return false
-  const turns = free.turns[place]!
-  const lost = limits.livesLostOn === 'slip' ? free.slips[place]! : turns - pairs
+export function isWonWithin(
+  unlimited: Games,
+  place: number,
+  { clock, limits }: Settings,
+  pairs: number,
+): boolean {
+  if (unlimited.ends[place] !== 0) return false
+  const turns = unlimited.turns[place]!
+  const lost = limits.livesLostOn === 'slip' ? unlimited.slips[place]! : turns - pairs
   return (
-    (clock.mode !== 'down' || free.time[place]! <= clock.limit) &&
+    (clock.mode !== 'down' || unlimited.time[place]! <= clock.limit) &&
     (limits.turns === null || turns <= limits.turns) &&
     (limits.lives === null || lost < limits.lives)
   )
 }
 
-/** How many free games are won under the limits of these settings. */
-export function winsUnderLimits(free: Games, settings: Settings, pairs: number): number {
+/** How many unlimited games are won under the limits of these settings. */
+export function winsUnderLimits(unlimited: Games, settings: Settings, pairs: number): number {
   let won = 0
-  for (let place = 0; place < free.ends.length; place++)
-    won += Number(isWonWithin(free, place, settings, pairs))
+  for (let place = 0; place < unlimited.ends.length; place++)
+    won += Number(isWonWithin(unlimited, place, settings, pairs))
   return won
 }

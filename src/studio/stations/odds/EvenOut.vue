@@ -16,7 +16,7 @@ import type { OddsSubject } from './useOddsSubject.ts'
 
 /** Every level solved for its part of the band: before and after, and one undo step. */
 const props = defineProps<{
-  asked: OddsSubject
+  subject: OddsSubject
   mind: Mind
   band: [number, number]
 }>()
@@ -25,13 +25,13 @@ const by = defineModel<Lever>('by', { required: true })
 const bench = useBench()
 const tell = useDone()
 const { answer, working, done } = useAnswer(
-  () => props.asked,
+  () => props.subject,
   () => (open.value ? { ask: 'even', mind: props.mind, band: props.band, by: by.value } : null),
   true,
 )
 const BY = LEVERS.map((lever) => [lever, LEVER_WORDS[lever]] as const)
 const rows = computed(() => {
-  const { levels } = props.asked
+  const { levels } = props.subject
   return levels.map(({ level, settings }, place) => {
     const solved = answer.value?.[place] ?? null
     const before = leverValue(settings, by.value)

@@ -32,15 +32,15 @@ const number = (value: number): string => numberOf(props.axis, value)
 const option = computed(() => densityChart(props.rows, props.axis, range.value, number))
 const follows = computed(() => decidesWins(props.settings) && props.settings.limits.lives === null)
 /** How many of a mind's games are won with the limit at its dragged value. */
-const wonThere = ({ free }: MindResult): number =>
+const wonThere = ({ unlimited }: MindResult): number =>
   winsUnderLimits(
-    free,
+    unlimited,
     withLever(props.settings, props.axis === 'time' ? 'clock' : 'turns', dragged.value!),
     openCells(props.settings.board).length / 2,
   )
 const figures = computed(() =>
   props.rows.map(({ id, name, played }) => {
-    const { odds, known } = played
+    const { odds, exact } = played
     const moved = dragged.value !== null && dragged.value !== limit.value
     if (moved && !follows.value) return { id, name, wins: '…', about: 'known once you let go' }
     if (moved)
@@ -54,7 +54,7 @@ const figures = computed(() =>
       id,
       name,
       wins: share.wins,
-      about: known?.wins === null || !known ? share.about : `exactly ${(known.wins * 100).toFixed(1)}`,
+      about: exact?.wins === null || !exact ? share.about : `exactly ${(exact.wins * 100).toFixed(1)}`,
       lost: lostWords(odds),
     }
   }),

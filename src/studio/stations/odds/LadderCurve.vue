@@ -16,7 +16,7 @@ import type { ShownMind } from './useMinds.ts'
 
 /** Wins of 100 on every level, and the wanted band, which the ladder can be evened out to. */
 const props = defineProps<{
-  asked: OddsSubject
+  subject: OddsSubject
   minds: readonly ShownMind[]
   who: string
   ready: boolean
@@ -25,11 +25,11 @@ const wanted = useLocalStorage<[number, number]>('lucky-twin.odds-band', [90, 60
 const band = computed((): [number, number] => [wanted.value[0] / 100, wanted.value[1] / 100])
 const by = useLocalStorage<Lever>('lucky-twin.odds-by', 'clock')
 const { answer, working, done } = useAnswer(
-  () => props.asked,
+  () => props.subject,
   () => (props.ready ? { ask: 'ladder', minds: props.minds.map(({ mind }) => mind) } : null),
   true,
 )
-const names = computed(() => props.asked.levels.map(({ level }) => level.name))
+const names = computed(() => props.subject.levels.map(({ level }) => level.name))
 const climbs = computed(() =>
   props.minds.map(({ mind, colour }, i) => ({
     name: mind.name,
@@ -92,7 +92,7 @@ const wasEvening = onceTrue(evening)
       v-if="wasEvening"
       v-model="evening"
       v-model:by="by"
-      :asked="asked"
+      :subject="subject"
       :mind="main.mind"
       :band="band"
     />

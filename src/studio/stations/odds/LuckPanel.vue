@@ -13,7 +13,7 @@ import type { OddsSubject } from './useOddsSubject.ts'
 
 /** How much is luck on a level, and the kindest and the hardest of its deals. */
 const props = defineProps<{
-  asked: OddsSubject
+  subject: OddsSubject
   mind: Mind
   other: Mind | null
   ready: boolean
@@ -23,12 +23,12 @@ const view = useView()
 const router = useRouter()
 const tell = useDone()
 const { answer, working, done } = useAnswer(
-  () => props.asked,
+  () => props.subject,
   () => (props.ready ? { ask: 'luck', mind: props.mind, other: props.other } : null),
 )
 /** whether deals differ at all */
 const varies = computed(() => {
-  const { way, seed } = props.asked.settings.deal
+  const { way, seed } = props.subject.settings.deal
   return typeof seed === 'string' && way !== 'in-order' && way !== 'arranged'
 })
 const ends = computed(() => {
@@ -44,12 +44,12 @@ const dealWords = ({ shrunk }: ToldDeal): string =>
     ? `about ${Math.round(Math.max(0, Math.min(1, shrunk)) * 100)} of 100 win`
     : `about ${shrunk.toFixed(1)} turns`
 function fix(seed: string): void {
-  bench.set('deal', { seed: { fixed: seed } }, 'fix the seed', 'single', props.asked.level.id)
-  tell(`${props.asked.level.name} is always dealt as ${seed}`)
+  bench.set('deal', { seed: { fixed: seed } }, 'fix the seed', 'single', props.subject.level.id)
+  tell(`${props.subject.level.name} is always dealt as ${seed}`)
 }
 function play(seed: string): void {
   view.playSeed = seed
-  void router.push({ params: { station: 'play', level: props.asked.level.id } })
+  void router.push({ params: { station: 'play', level: props.subject.level.id } })
 }
 </script>
 

@@ -28,19 +28,19 @@ const bench = useBench()
 const view = useView()
 const checks = useFindings()
 const router = useRouter()
-const { asked, isOld, byItself, ask } = useOddsSubject()
+const { subject, isOld, byItself, ask } = useOddsSubject()
 const { minds, playing, toggle } = useMinds()
-const games = useGames(asked, () => playing.value.map(({ mind }) => mind))
+const games = useGames(subject, () => playing.value.map(({ mind }) => mind))
 const { played, old, problem, working, done } = games
 
 const findings = computed(() =>
-  checks.ofRung(bench.game!.levels.findIndex(({ id }) => id === asked.value.level.id)).filter(isOfMinds),
+  checks.ofRung(bench.game!.levels.findIndex(({ id }) => id === subject.value.level.id)).filter(isOfMinds),
 )
 const axis = useLocalStorage<Axis>('lucky-twin.odds-axis', 'time')
 /** only the axes that apply to the level */
 const axes = computed(() =>
   AXES.filter((one) => {
-    const { score } = asked.value.settings
+    const { score } = subject.value.settings
     if (one === 'stars') return score.stars !== null
     return one !== 'score' || rows.value.some(({ played: { odds } }) => odds.score.mean !== 0)
   }),
@@ -78,12 +78,12 @@ function setLimit(value: number, byKey: boolean): void {
       ? (['clock', { limit: value }] as const)
       : (['limits', { turns: value }] as const)
   const label = shownAxis.value === 'time' ? 'change the time limit' : 'change the turn limit'
-  bench.set(section, patch, label, byKey ? 'joined' : 'single', asked.value.level.id)
+  bench.set(section, patch, label, byKey ? 'joined' : 'single', subject.value.level.id)
   ask()
 }
 function watchPlay(id: string): void {
   view.playedBy = id
-  void router.push({ params: { station: 'play', level: asked.value.level.id } })
+  void router.push({ params: { station: 'play', level: subject.value.level.id } })
 }
 // the chart code loads while the first games are played
 const GamesView = defineAsyncComponent(() => import('./GamesView.vue'))
@@ -106,7 +106,7 @@ function edit(one: Mind | null): void {
   <div class="odds">
     <div class="main-column">
       <header>
-        <h2>{{ asked.level.name }}, {{ count.toLocaleString('en') }} games a mind</h2>
+        <h2>{{ subject.level.name }}, {{ count.toLocaleString('en') }} games a mind</h2>
         <span class="soft" role="status">
           <template v-if="working">{{ Math.round(done * 100) }} %</template>
           <template v-else-if="isOld">the rules have changed</template>
@@ -142,7 +142,7 @@ function edit(one: Mind | null): void {
         class="games-card"
         :rows="rows"
         :axis="shownAxis"
-        :settings="asked.settings"
+        :settings="subject.settings"
         :old="isOld || old.size > 0"
         @limit="setLimit"
         @watch="watchPlay"
@@ -151,17 +151,17 @@ function edit(one: Mind | null): void {
       <SolveSentence
         v-if="!problem"
         v-model:who="who"
-        :asked="asked"
+        :subject="subject"
         :minds="minds.map((one) => one.mind)"
         :ready="ready"
       />
-      <LadderCurve :asked="asked" :minds="playing" :who="mind.id" :ready="ready" />
+      <LadderCurve :subject="subject" :minds="playing" :who="mind.id" :ready="ready" />
     </div>
     <aside class="aside" tabindex="0" aria-label="What it hangs on, luck and deals">
       <template v-if="!problem">
-        <SensitivityPanel :asked="asked" :mind="mind" :ready="ready" />
+        <SensitivityPanel :subject="subject" :mind="mind" :ready="ready" />
         <GamePanel v-if="ofMind" :name="mind.name" :odds="ofMind.odds" />
-        <LuckPanel :asked="asked" :mind="mind" :other="better" :ready="ready" />
+        <LuckPanel :subject="subject" :mind="mind" :other="better" :ready="ready" />
       </template>
     </aside>
     <MindSlip v-if="wasSlip" v-model="slip" :mind="editing" :minds="minds.map((one) => one.mind)" />

@@ -6,9 +6,9 @@ import { useAnswer } from './useAnswer.ts'
 import type { OddsSubject } from './useOddsSubject.ts'
 
 /** How the wins of a mind change with one small step of each rule that matters. */
-const props = defineProps<{ asked: OddsSubject; mind: Mind; ready: boolean }>()
+const props = defineProps<{ subject: OddsSubject; mind: Mind; ready: boolean }>()
 const { answer, working } = useAnswer(
-  () => props.asked,
+  () => props.subject,
   () => (props.ready ? { ask: 'hangs', mind: props.mind } : null),
 )
 const most = computed(() => Math.max(0.01, ...(answer.value ?? []).map(({ change }) => Math.abs(change))))

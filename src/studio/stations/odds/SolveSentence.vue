@@ -13,7 +13,7 @@ import { useAnswer } from './useAnswer.ts'
 import type { OddsSubject } from './useOddsSubject.ts'
 
 /** "So that 7 of 10 everyday players win, the clock has to be 2:58": every word a choice, and one press sets it. */
-const props = defineProps<{ asked: OddsSubject; minds: readonly Mind[]; ready: boolean }>()
+const props = defineProps<{ subject: OddsSubject; minds: readonly Mind[]; ready: boolean }>()
 /** the mind that the sentence is about, which the panels beside it are about too */
 const who = defineModel<string>('who', { required: true })
 const bench = useBench()
@@ -28,7 +28,7 @@ const {
   working,
   done,
 } = useAnswer(
-  () => props.asked,
+  () => props.subject,
   () =>
     props.ready
       ? { ask: 'solve', wanted: { mind: mind.value, share: tenths.value / 10, by: by.value } }
@@ -39,13 +39,13 @@ const BY = LEVERS.map((lever) => [lever, LEVER_WORDS[lever]] as const)
 const WHERE = computed(
   () =>
     [
-      ['level', `on ${props.asked.level.name}`],
+      ['level', `on ${props.subject.level.name}`],
       ['house', 'in the house rules'],
     ] as const,
 )
 
 const isSet = computed(
-  () => solved.value?.ok === true && leverValue(props.asked.settings, by.value) === solved.value.value,
+  () => solved.value?.ok === true && leverValue(props.subject.settings, by.value) === solved.value.value,
 )
 const range = computed(() => {
   if (!solved.value?.ok) return ''
@@ -72,11 +72,11 @@ const why = computed(() => {
 })
 function set(): void {
   if (!solved.value?.ok) return
-  const rung = where.value === 'level' ? props.asked.level.id : null
+  const rung = where.value === 'level' ? props.subject.level.id : null
   const { section, patch } = leverPatch(by.value, solved.value.value)
   bench.set(section, patch, `set the ${LEVER_WORDS[by.value]}`, 'single', rung)
   tell(
-    `The ${LEVER_WORDS[by.value]} is ${leverWords(by.value, solved.value.value)} ${where.value === 'level' ? `on ${props.asked.level.name}` : 'in the house rules'}`,
+    `The ${LEVER_WORDS[by.value]} is ${leverWords(by.value, solved.value.value)} ${where.value === 'level' ? `on ${props.subject.level.name}` : 'in the house rules'}`,
   )
 }
 </script>

@@ -21,8 +21,8 @@ const BINS = 120
 const BEYOND = 0.005
 
 /** Lost games are played on where the axis is time or turns, to show by how much they were lost. */
-const valuesOf = ({ games, free }: MindResult, axis: Axis): Float64Array =>
-  (axis === 'time' || axis === 'turns' ? free : games)[axis]
+const valuesOf = ({ games, unlimited }: MindResult, axis: Axis): Float64Array =>
+  (axis === 'time' || axis === 'turns' ? unlimited : games)[axis]
 
 /** The ends of the axis: it holds nearly all games, and the limit. */
 export function rangeOf(rows: readonly ChartRow[], axis: Axis, limit: number | null): [number, number] {
@@ -124,7 +124,7 @@ export function densityChart(
     })),
     series: rows.flatMap(({ name, colour, played }, row) => {
       const { won, lost, top } = curves[row]!
-      const exact = axis === 'turns' ? played.known?.turns : undefined
+      const exact = axis === 'turns' ? played.exact?.turns : undefined
       return [
         line(row, `${name}, won`, won, colour),
         line(row, `${name}, lost`, lost, HATCH),

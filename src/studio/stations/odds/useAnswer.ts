@@ -18,7 +18,7 @@ const cache = new Map<string, unknown>()
  * last. `question` gives null while there is nothing to ask. `ladder`: the question is about all levels.
  */
 export function useAnswer<Ask extends OddsQuestion['ask']>(
-  asked: () => OddsSubject,
+  subject: () => OddsSubject,
   question: () => Question<Ask> | null,
   ladder = false,
 ) {
@@ -26,15 +26,15 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
   const working = ref(false)
   const done = ref(0)
   const inputOf = (): OddsInput | null => {
-    const subject = question()
-    const { pairs, levels, ...level } = asked()
+    const asking = question()
+    const { pairs, levels, ...level } = subject()
     const tables = (ladder ? levels : [level]).map(({ settings, rivals }) => ({ settings, rivals }))
-    return subject && plain({ pairs, levels: tables, seed: SEED, ...subject })
+    return asking && plain({ pairs, levels: tables, seed: SEED, ...asking })
   }
   let input: OddsInput | null = null
   let key = ''
   useLatestJob<OddsAnswers[Ask]>({
-    follow: () => [asked(), question()],
+    follow: () => [subject(), question()],
     pause: PAUSE,
     changed: () => {
       input = inputOf()

@@ -5,7 +5,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { problemLine } from '../../../core/result.ts'
 import { plain } from '../../workers/jobs/for-worker.ts'
 import { playLots } from '../../workers/jobs/games.ts'
-import type { GamesLot, Known } from '../../workers/jobs/games.worker.ts'
+import type { GamesLot, ExactFigures } from '../../workers/jobs/games.worker.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import { deckKey, playedBy, type OddsSubject } from './useOddsSubject.ts'
 
@@ -14,8 +14,14 @@ const SHOWN_EVERY = 400
 /** How many results are kept during a visit. */
 const KEPT = 60
 
-/** The result of a mind's games. `free`: the same games played on with nothing to end them. */
-export type MindResult = { games: Games; free: Games; odds: Odds; known: Known | null; complete: boolean }
+/** The result of a mind's games. `unlimited`: the same games played on with nothing to end them. */
+export type MindResult = {
+  games: Games
+  unlimited: Games
+  odds: Odds
+  exact: ExactFigures | null
+  complete: boolean
+}
 
 /** By level and mind: results of this visit. */
 const cache = new Map<string, MindResult>()
@@ -37,16 +43,16 @@ class Lots {
   get played(): MindResult | null {
     if (!this.done.length) return null
     const games = joinGames(this.done.map((lot) => lot.games))
-    const free = joinGames(this.done.map((lot) => lot.free ?? lot.games))
+    const unlimited = joinGames(this.done.map((lot) => lot.unlimited ?? lot.games))
     const tally = new OddsTally()
     tally.add(games)
     const complete = tally.isFull || games.ends.length >= GAMES
-    return { games, free, odds: tally.odds(), known: this.done[0]!.known, complete }
+    return { games, unlimited, odds: tally.odds(), exact: this.done[0]!.exact, complete }
   }
 }
 
 /** The games of the minds that are switched on, for the current question; only missing ones are played. */
-export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => readonly Mind[]) {
+export function useGames(subject: Readonly<ShallowRef<OddsSubject>>, minds: () => readonly Mind[]) {
   const played = shallowRef<ReadonlyMap<string, MindResult>>(new Map())
   /** the minds whose figures are old, until new ones come */
   const old = shallowRef<ReadonlySet<string>>(new Set())
@@ -75,16 +81,16 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
   async function play(): Promise<void> {
     cancel()
     problem.value = ''
-    const subject = asked.value
+    const now = subject.value
     const results = new Map<string, MindResult>()
     const before = new Set<string>()
     for (const mind of minds()) {
-      const cached = cache.get(keyOf(subject, mind))
-      const one = cached ?? (subject.level.id === level ? played.value.get(mind.id) : undefined)
+      const cached = cache.get(keyOf(now, mind))
+      const one = cached ?? (now.level.id === level ? played.value.get(mind.id) : undefined)
       if (one) results.set(mind.id, one)
       if (one && !cached) before.add(mind.id)
     }
-    level = subject.level.id
+    level = now.level.id
     played.value = results
     old.value = before
     const missing = minds().filter(({ id }) => before.has(id) || !results.get(id)?.complete)
@@ -100,12 +106,12 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
         if (!one) return
         next.set(mind.id, one)
         stillOld.delete(mind.id)
-        if (one.complete) keep(keyOf(subject, mind), one)
+        if (one.complete) keep(keyOf(now, mind), one)
       })
       played.value = next
       old.value = stillOld
     }
-    const { pairs, settings, rivals } = subject
+    const { pairs, settings, rivals } = now
     const mine = playLots({ pairs, settings, rivals }, plain(missing), GAMES, SEED, (lot) => {
       lots[lot.mind]!.take(lot)
       // the first figures at once
@@ -127,7 +133,7 @@ export function useGames(asked: Readonly<ShallowRef<OddsSubject>>, minds: () => 
     working.value = false
   }
   watch(
-    () => [asked.value, minds()],
+    () => [subject.value, minds()],
     () => void play(),
     { immediate: true },
   )

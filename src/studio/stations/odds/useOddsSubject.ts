@@ -51,13 +51,13 @@ export function useOddsSubject() {
   const keyOf = (subject: OddsSubject): string =>
     JSON.stringify([deckKey(subject), playedBy(subject), ...subject.levels.map(playedBy)])
   const key = computed(() => keyOf(now.value))
-  const asked = shallowRef<OddsSubject>(plain(now.value))
+  const subject = shallowRef<OddsSubject>(plain(now.value))
   const askedKey = shallowRef(key.value)
   const isOld = computed(() => key.value !== askedKey.value)
 
   function ask(): void {
     clearTimeout(timer)
-    asked.value = plain(now.value)
+    subject.value = plain(now.value)
     askedKey.value = key.value
   }
   let timer = 0
@@ -71,5 +71,5 @@ export function useOddsSubject() {
   // another level is another question, asked at once
   watch(() => now.value.level.id, ask, { flush: 'sync' })
   onBeforeUnmount(() => clearTimeout(timer))
-  return { asked, isOld, byItself, ask }
+  return { subject, isOld, byItself, ask }
 }

@@ -18,12 +18,18 @@ export type GamesInput = {
   lots: (readonly [from: number, to: number])[]
 }
 /** What is known exactly of a mind here: its mean turns, and the share of its wins if that is known too. */
-export type Known = { turns: number; wins: number | null }
+export type ExactFigures = { turns: number; wins: number | null }
 /**
- * One lot of one mind, by its place among them. `free`: the same games, played on with nothing to end them before the
- * board is cleared; null if nothing ends them.
+ * One lot of one mind, by its place among them. `unlimited`: the same games, played on with nothing to end them before
+ * the board is cleared; null if nothing ends them.
  */
-export type GamesLot = { mind: number; from: number; games: Games; free: Games | null; known: Known | null }
+export type GamesLot = {
+  mind: number
+  from: number
+  games: Games
+  unlimited: Games | null
+  exact: ExactFigures | null
+}
 
 answer<GamesInput, Result<null>, GamesLot>(
   ({ pairs, settings, rivals, minds, seed, lots }, progress, part) => {
@@ -40,11 +46,11 @@ answer<GamesInput, Result<null>, GamesLot>(
         // if games are long, fewer of them are played
         if (turns[at]! >= TURNS_AT_MOST) return
         const games = playGames(level, mind, seed, from, to)
-        const free = isLimited ? playGames(open, mind, seed, from, to) : null
-        for (const count of (free ?? games).turns) turns[at]! += count
+        const unlimited = isLimited ? playGames(open, mind, seed, from, to) : null
+        for (const count of (unlimited ?? games).turns) turns[at]! += count
         const exact = exactOf(level, mind, cells)
         const exactFigures = exact && { turns: exactTurns(exact), wins: exactWins(exact, settings) }
-        part({ mind: at, from, games, free, known: exactFigures })
+        part({ mind: at, from, games, unlimited, exact: exactFigures })
       })
       progress((place + 1) / lots.length)
     })
