@@ -41,6 +41,7 @@ function addType(): void {
 async function imageOf(source: Uint8Array | null): Promise<ImageBitmap | null> {
   if (!source) return null
   const image = await loadImage(Buffer.from(source)).catch(() => null)
+  // the canvas above draws it like one of a browser
   return image as unknown as ImageBitmap | null
 }
 const pictureOf = async (name: string): Promise<ImageBitmap | null> => {

@@ -24,6 +24,7 @@ export function readGame(file: string | object): Result<Game> {
   if (version > GAME_VERSION)
     return bad('version', `${version} is newer than this engine reads (${GAME_VERSION})`)
   const game = migrateGame(rest, version)
+  // the parts that it needs are there; the schema is not in the module
   return partMissing(game) ?? good(game as unknown as Game)
 }
 

@@ -32,6 +32,12 @@ export function icon(name: IconName): HTMLElement {
   return box
 }
 
+/** Calls `act` at each such event of a target. Out: what ends it. */
+export function on<E extends Event>(target: EventTarget, type: string, act: (event: E) => void): () => void {
+  target.addEventListener(type, act as (event: Event) => void)
+  return () => target.removeEventListener(type, act as (event: Event) => void)
+}
+
 /** A button with a label, an optional icon in front, and what it does. */
 export function button(
   name: string,

@@ -1,14 +1,16 @@
 import type { BoardView } from './board.ts'
+import { on } from './element.ts'
 import type { Table } from './table.ts'
 
 /**
  * Presses by touch, mouse and key. A press counts when the finger goes down, so the card turns in the next frame; the
- * click that follows is the same press. A click without a pointer comes from a key or a screen reader.
+ * click that follows is the same press. A click without a pointer comes from a key or a screen reader. Out: what ends
+ * it.
  */
-export function listen(view: BoardView, table: Table, press: (cell: number) => void): void {
+export function listen(view: BoardView, table: Table, press: (cell: number) => void): () => void {
   const { root } = view
   let pressedByPointer = false
-  root.addEventListener('pointerdown', (event) => {
+  const down = on(root, 'pointerdown', (event: PointerEvent) => {
     pressedByPointer = false
     if (event.button !== 0 || !event.isPrimary) return
     const cell = view.cellOf(event.target)
@@ -17,19 +19,20 @@ export function listen(view: BoardView, table: Table, press: (cell: number) => v
     table.cursor = cell
     press(cell)
   })
-  root.addEventListener('click', (event) => {
+  const click = on(root, 'click', (event: MouseEvent) => {
     const cell = view.cellOf(event.target)
     const again = pressedByPointer && event.detail > 0
     pressedByPointer = false
     if (cell >= 0 && !again) press(cell)
   })
-  root.addEventListener('keydown', (event) => {
+  const key = on(root, 'keydown', (event: KeyboardEvent) => {
     if (event.altKey || event.ctrlKey || event.metaKey) return
     const to = neighbour(table, view.cellOf(event.target), event.key)
     if (to < 0) return
     event.preventDefault()
     view.focus(to)
   })
+  return () => [down, click, key].forEach((end) => end())
 }
 
 /** The next card in a direction, skipping gaps; −1 if the key is no direction. At an edge the position stays. */

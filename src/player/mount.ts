@@ -10,7 +10,7 @@ import { keepBest, readBest, type Keep } from './best.ts'
 import { newAnnouncer } from './announcer.ts'
 import { BoardView } from './board.ts'
 import { newCelebration } from './celebration.ts'
-import { element, useDrawings, type Drawings } from './element.ts'
+import { element, on, useDrawings, type Drawings } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
@@ -27,6 +27,7 @@ import {
   dealTable,
   newEvents,
   newTable,
+  nextDue,
   nextLevel,
   runAt,
   standTable,
@@ -97,15 +98,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
   table.ownNames = readNames(keepNames)
-  let wereAsked = keepNames === null
-  let opens = options.page?.opening ?? false
-  /** the panel that the current one lies over */
-  let below: Table['panel'] = 'none'
-  let brief = 0
-  /** what of the board is out of date; all of it after a deal */
-  let stale: 'nothing' | 'cards' | 'board' = 'board'
-  let isRecord = false
-  let keyboardGoesToBoard = false
+  table.asksWho = keepNames !== null
+  table.opens = options.page?.opening ?? false
 
   const board = new BoardView(table)
   const hud = new Hud(
@@ -143,7 +137,6 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const keeper = newOpenKeeper(keepGame, table)
   const loop = newLoop(draw)
 
-  listen(board, table, (cell) => input({ do: 'press', cell }))
   // not a style container: its least change would lay out every card anew
   const resized = new ResizeObserver(() => {
     ;({ clientWidth: width, clientHeight: height } = root)
@@ -151,16 +144,24 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     board.place(tableArea(width, height, table.settings))
   })
   resized.observe(root)
-  const whenHidden = (): void => {
-    if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()
-  }
-  document.addEventListener('visibilitychange', whenHidden)
-  addEventListener('pagehide', keeper.now)
-  root.addEventListener('keydown', (event) => {
-    if (event.key === 'Escape' && ['pause', 'levels', 'who', 'languages', 'credits'].includes(table.panel))
-      close()
-    if (event.key === 'Escape' && table.panel === 'brief') deal(nextLevel(table)!.id)
-  })
+  /** what ends all this */
+  const ends = [
+    () => resized.disconnect(),
+    listen(board, table, (cell) => input({ do: 'press', cell })),
+    on(document, 'visibilitychange', () => {
+      if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()
+    }),
+    on(window, 'pagehide', keeper.now),
+    on(root, 'keydown', ({ key }: KeyboardEvent) => {
+      if (key === 'Escape' && ['pause', 'levels', 'who', 'languages', 'credits'].includes(table.panel))
+        close()
+      if (key === 'Escape' && table.panel === 'brief') deal(nextLevel(table)!.id)
+    }),
+    loop.end,
+    celebration.end,
+    keeper.now,
+    () => root.remove(),
+  ]
 
   /** Gives the parts around the table the space that the geometry reserves for them. */
   function makeRoom(): void {
@@ -179,18 +180,20 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
    */
   function draw(): boolean {
     if (tick(table)) finish()
-    if (stale === 'board') build()
+    if (performance.now() >= table.briefUntil && table.panel === 'brief') again(nextLevel(table)!.id)
+    if (table.laysBoard) build()
     const events = newEvents(table)
     if (events.length) {
       announcer.tell(events)
       if (events.some(({ kind }) => kind === 'won')) {
         // against a chosen rival it is not the level's own game
-        isRecord = !(MINDS_PLAY && table.rival) && keepBest(keep, table.level.id, resultOf(table.round!))
+        table.isRecord =
+          !(MINDS_PLAY && table.rival) && keepBest(keep, table.level.id, resultOf(table.round!))
         celebration.begin()
       }
       keeper.changed()
     }
-    if (events.length || stale === 'cards') board.draw()
+    if (events.length || table.drawsCards) board.draw()
     const isWon = table.round?.phase === 'won'
     root.classList.toggle('lt-is-won', isWon)
     // a wave takes the place of the deal's motion, which would start anew after it
@@ -198,16 +201,16 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     // without a second value it would be the other way round at every frame
     if (MINDS_PLAY) root.classList.toggle('lt-theirs', table.seated?.haveTurn ?? false)
     if (events.length) options.onChange?.(table)
-    stale = 'nothing'
+    table.laysBoard = table.drawsCards = false
     hud.draw()
     announcer.watchClock()
-    panels.draw(() => readBest(keep), isRecord)
-    if (keyboardGoesToBoard) board.focus(table.cursor)
-    keyboardGoesToBoard = false
+    panels.draw(() => readBest(keep))
+    if (table.takesKeyboard) board.focus(table.cursor)
+    table.takesKeyboard = false
     const { round } = table
     if (!round || round.phase === 'paused' || table.held) return false
     // behind the result the last two cards still settle
-    return !isOver(round) || table.panel === 'none' || round.nextDue !== NEVER
+    return !isOver(round) || table.panel === 'none' || table.panel === 'brief' || round.nextDue !== NEVER
   }
 
   /** Lays the board of a new round. */
@@ -231,14 +234,11 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
 
   function deal(level?: string, seed?: string, cells?: Cells): void {
     dealTable(table, findLevel(game, level) ?? table.level, seed, cells)
-    isRecord = false
-    stale = 'board'
     announcer.dealt()
     keeper.changed()
     options.onChange?.(table)
-    below = 'none'
-    if (opens && table.round) {
-      opens = false
+    if (table.opens && table.round) {
+      table.opens = false
       open('start')
     } else if (!askWho()) announcer.looks()
     loop.ask()
@@ -246,8 +246,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
 
   /** Asks once who plays, if there is anything to ask. Out: whether it does now. */
   function askWho(): boolean {
-    if (wereAsked || !(table.round?.seats || (MINDS_PLAY && table.rivals?.mayChoose(table)))) return false
-    wereAsked = true
+    if (!table.asksWho || !(table.round?.seats || (MINDS_PLAY && table.rivals?.mayChoose(table))))
+      return false
+    table.asksWho = false
     open('who')
     return true
   }
@@ -256,60 +257,46 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   function begin(): void {
     if (askWho()) return
     resume()
-    keyboardGoesToBoard = true
+    table.takesKeyboard = true
   }
 
   function name(names: string[]): void {
     table.ownNames = names
     keepNames?.write(JSON.stringify(names))
     resume()
-    keyboardGoesToBoard = true
+    table.takesKeyboard = true
   }
 
   function input(what: Parameters<typeof act>[1]): void {
     if (table.panel !== 'none' && what.do === 'press') return
-    tick(table)
-    if (MINDS_PLAY && table.seated?.haveTurn) return loop.ask()
     act(table, what)
     loop.ask()
   }
 
   function stand(inputs: readonly Input[], at: number): void {
     standTable(table, inputs, at)
-    if (stale === 'nothing') stale = 'cards'
     announcer.hush()
     options.onChange?.(table)
     loop.ask()
   }
 
   function stepDue(): void {
-    const { round } = table
-    if (!round) return
-    tick(table)
-    // something due in the far future is not waited for
-    const due = MINDS_PLAY && table.seated ? Math.min(round.nextDue, table.seated.dueAt) : round.nextDue
-    const next = due === NEVER ? round.at : due
-    stand(table.inputs, next)
+    if (table.round) stand(table.inputs, nextDue(table))
   }
 
   function finish(): void {
     const { then } = table.settings.finish
     const won = table.round!.phase === 'won'
-    const next = nextLevel(table)
     if (then === 'deal-again') deal()
-    else if (then === 'next-level' && won && next) {
+    else if (then === 'next-level' && won && nextLevel(table)) {
       open('brief')
-      const { round } = table
-      clearTimeout(brief)
-      brief = window.setTimeout(() => {
-        if (table.round === round && table.panel === 'brief') again(next.id)
-      }, BRIEF)
+      table.briefUntil = performance.now() + BRIEF
     } else open('result')
   }
 
   function open(what: Table['panel']): void {
     if (table.round && !isOver(table.round) && table.round.phase !== 'paused') act(table, { do: 'pause' })
-    if (what === 'levels' || what === 'languages' || what === 'credits') below = table.panel
+    if (what === 'levels' || what === 'languages' || what === 'credits') table.below = table.panel
     table.panel = what
     keeper.now()
     loop.ask()
@@ -330,9 +317,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
 
   /** Back to the panel below, or to the board. */
   function close(): void {
-    if (below === 'none') return resume()
-    table.panel = below
-    below = 'none'
+    if (table.below === 'none') return resume()
+    table.panel = table.below
+    table.below = 'none'
     loop.ask()
   }
 
@@ -344,13 +331,12 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   /** A new round from a panel: the keyboard returns to the board. */
   function again(level?: string, seed?: string): void {
     deal(level, seed)
-    keyboardGoesToBoard = true
+    table.takesKeyboard = true
   }
 
   const stored = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
   const openGame = options.open ?? stored
-  wereAsked ||= openGame !== null
-  opens &&= openGame === null
+  if (openGame) table.asksWho = table.opens = false
   if (MINDS_PLAY) table.rival = openGame?.rival
   deal(openGame?.level, openGame?.seed ?? options.seed)
   if (openGame) {
@@ -374,18 +360,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     setSound,
     setGlass(on) {
       table.glass = on
-      if (stale === 'nothing') stale = 'cards'
+      table.drawsCards = true
       loop.ask()
     },
-    destroy() {
-      loop.end()
-      clearTimeout(brief)
-      celebration.end()
-      keeper.now()
-      resized.disconnect()
-      document.removeEventListener('visibilitychange', whenHidden)
-      removeEventListener('pagehide', keeper.now)
-      root.remove()
-    },
+    destroy: () => ends.forEach((end) => end()),
   }
 }

@@ -17,8 +17,8 @@ export class PanelHost {
     private readonly acts: Omit<PanelActs, 'peek'>,
   ) {}
 
-  /** `best`: the results won so far; `isRecord`: this one beat them. */
-  draw(best: () => Best, isRecord: boolean): void {
+  /** In: the best results so far. */
+  draw(best: () => Best): void {
     const { table, board, felt } = this
     if (this.#drawnFor === table.panel) return
     this.#drawnFor = table.panel
@@ -26,7 +26,7 @@ export class PanelHost {
     felt.classList.remove('lt-peek')
     felt.dataset.panel = table.panel
     const peek = (): boolean => felt.classList.toggle('lt-peek')
-    this.#drawn = panelFor(table, { ...this.acts, peek }, best(), isRecord)
+    this.#drawn = panelFor(table, { ...this.acts, peek }, best())
     felt.classList.toggle('lt-covered', this.#drawn !== null)
     board.root.inert = this.#drawn !== null
     if (this.#drawn) this.#takeFocus(this.#drawn)

@@ -13,8 +13,8 @@ import { whoPanel } from './who-panel.ts'
 import { nextLevel, playerNames, type Table } from './table.ts'
 import { lostWords, tale } from './words.ts'
 
-/** The panel over the board now, or null. `best` are the results won so far, `record` whether this one beat them. */
-export function panelFor(table: Table, acts: PanelActs, best: Best, record: boolean): HTMLElement | null {
+/** The panel over the board now, or null. `best` are the results won so far. */
+export function panelFor(table: Table, acts: PanelActs, best: Best): HTMLElement | null {
   const { say } = table.speech
   switch (table.panel) {
     case 'pause':
@@ -48,13 +48,13 @@ export function panelFor(table: Table, acts: PanelActs, best: Best, record: bool
         [button('lt-button', say('close'), acts.close)],
       )
     case 'result':
-      return resultPanel(table, acts, record)
+      return resultPanel(table, acts)
     default:
       return null
   }
 }
 
-function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElement {
+function resultPanel(table: Table, acts: PanelActs): HTMLElement {
   const { say, number, clock } = table.speech
   const result = resultOf(table.round!)
   const won = result.outcome === 'won'
@@ -78,7 +78,7 @@ function resultPanel(table: Table, acts: PanelActs, record: boolean): HTMLElemen
   fact(say('turns'), number(result.turns))
   fact(say('timeUsed'), clock(result.timeUsed, false))
   body.push(facts)
-  if (record) body.push(element('p', 'lt-record', say('yourBest')))
+  if (table.isRecord) body.push(element('p', 'lt-record', say('yourBest')))
   const again = button(
     `lt-button${won && next ? '' : ' lt-main'}`,
     say(won ? 'playAgain' : 'tryAgain'),

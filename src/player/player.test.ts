@@ -9,7 +9,7 @@ import { keepBest, readBest, type Keep } from './best.ts'
 import { neighbour } from './input.ts'
 import { soundOf } from './sound.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
-import { newTable, nextLevel, tick, type Table } from './table.ts'
+import { act, dealTable, newTable, nextDue, nextLevel, runAt, standTable, tick, type Table } from './table.ts'
 import { cardLabel, shown, spoken, tale } from './words.ts'
 
 const settings = settingsWith({
@@ -244,4 +244,68 @@ test('the end is told after the wait that the rules ask for', () => {
   expect(tickAt(1001 + 1000)).toBe(false)
   expect(one.endsAt).toBe(1001 + 1200)
   expect(tickAt(1001 + 1200)).toBe(true)
+})
+
+describe('time on the table', () => {
+  /** The table as it is so many ms after the deal. */
+  const at = (one: Table, ms: number): Table => {
+    one.startedAt = performance.now() - ms / one.speed
+    return one
+  }
+  test('passes before an input counts, also where no frame was drawn', () => {
+    const one = table()
+    act(at(one, 0), { do: 'press', cell: 0 })
+    act(at(one, 10), { do: 'press', cell: 3 })
+    expect(one.round!.misses).toBe(1)
+    // the look of 1 s is over, though nothing was drawn since
+    act(at(one, 1500), { do: 'press', cell: 4 })
+    expect(one.round!.states[0]).toBe('down')
+    expect(one.round!.states[4]).toBe('up')
+    expect(one.inputs.map((input) => Math.round(input.at / 100))).toEqual([0, 0, 15])
+  })
+  test('is not shortened by a change of its speed, and stands while a moment is looked at', () => {
+    const one = at(table(), 3000)
+    runAt(one, 8)
+    expect(one.speed).toBe(8)
+    act(one, { do: 'press', cell: 0 })
+    expect(one.inputs[0]!.at).toBeGreaterThanOrEqual(3000)
+    standTable(one, one.inputs, 3000)
+    expect(one.held).toBe(true)
+    tick(at(one, 90_000))
+    expect(one.round!.at).toBeLessThan(4000)
+  })
+  test('the next event is the end of a look, or now where nothing is due', () => {
+    const one = at(table(), 0)
+    expect(nextDue(one)).toBe(one.round!.at)
+    act(at(one, 0), { do: 'press', cell: 0 })
+    act(at(one, 10), { do: 'press', cell: 3 })
+    expect(nextDue(one)).toBe(one.round!.nextDue)
+    expect(nextDue(one) - one.round!.at).toBeGreaterThan(900)
+  })
+  test('nobody presses for a mind', () => {
+    const one = at(table(), 0)
+    one.seated = { haveTurn: true, dueAt: 500, next: () => null }
+    act(one, { do: 'press', cell: 0 })
+    act(one, { do: 'turn-back' })
+    expect([one.round!.flips, one.inputs]).toEqual([0, []])
+    act(one, { do: 'pause' })
+    expect(one.round!.phase).toBe('paused')
+    expect(nextDue(one)).toBe(500)
+  })
+  test('a deal begins all of it anew, and a moment that is looked at has other cards', () => {
+    const one = table()
+    Object.assign(one, {
+      laysBoard: false,
+      isRecord: true,
+      below: 'pause',
+      briefUntil: 5,
+      endsAt: 9,
+      held: true,
+    })
+    standTable(one, [], 0)
+    expect([one.laysBoard, one.drawsCards]).toEqual([false, true])
+    dealTable(one, one.level, 'tick')
+    expect(one).toMatchObject({ laysBoard: true, isRecord: false, below: 'none', held: false, inputs: [] })
+    expect([one.briefUntil, one.endsAt]).toEqual([NaN, NaN])
+  })
 })

@@ -6,7 +6,7 @@ import type { Settings } from '../core/settings/settings.ts'
 import { advance, apply } from '../core/play/machine.ts'
 import type { Event, Input } from '../core/play/events.ts'
 import { standingWhen } from '../core/play/tape.ts'
-import { isOver, type Round } from '../core/play/round.ts'
+import { isOver, NEVER, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
 import type { Speech } from '../core/texts/speech.ts'
 import type { Art } from './face.ts'
@@ -59,6 +59,16 @@ export type Table = {
   /** time stands still until something is pressed: the author looks at a moment of the game */
   held: boolean
   panel: Panel
+  /** the panel that the current one lies over */
+  below: Panel
+  /** whether the panel that tells how to play is still to come */
+  opens?: boolean
+  /** whether it is still to be asked who plays */
+  asksWho?: boolean
+  /** when the next level takes the place of a short result, by performance.now(); NaN if none does */
+  briefUntil: number
+  /** whether the game that was just won is the best so far */
+  isRecord: boolean
   /** when the panel for the end opens, in the round's ms; NaN while the round is open */
   endsAt: number
   glass: boolean
@@ -76,12 +86,32 @@ export type Table = {
   seated?: Seated | null
   /** the cell that has the keyboard */
   cursor: number
+  /** whether the keyboard goes to the board when it is drawn next */
+  takesKeyboard?: boolean
   /** how many of the round's events have been announced */
   heard: number
+  /** whether the board is to be laid anew, or its cards to be drawn anew */
+  laysBoard: boolean
+  drawsCards: boolean
 }
+
+/** What begins anew with each deal. */
+const begun = () => ({
+  inputs: [] as Input[],
+  startedAt: performance.now(),
+  held: false,
+  below: 'none' as Panel,
+  briefUntil: NaN,
+  isRecord: false,
+  endsAt: NaN,
+  heard: 0,
+  laysBoard: true,
+  drawsCards: false,
+})
 
 export function newTable(game: Game, art: Art, level: Level, speech: Speech): Table {
   return {
+    ...begun(),
     game,
     art,
     speech,
@@ -90,17 +120,12 @@ export function newTable(game: Game, art: Art, level: Level, speech: Speech): Ta
     seed: '',
     round: null,
     problem: '',
-    inputs: [],
-    startedAt: 0,
     speed: 1,
-    held: false,
     panel: 'none',
-    endsAt: NaN,
     glass: false,
     sound: true,
     ownNames: [],
     cursor: 0,
-    heard: 0,
   }
 }
 
@@ -115,11 +140,7 @@ export function dealTable(table: Table, level: Level, seed?: string, cells?: Cel
   table.level = level
   table.settings = settings
   table.seed = seed ?? nextSeed(settings.deal.seed, Date.now(), fresh)
-  table.inputs = []
-  table.heard = 0
-  table.endsAt = NaN
-  table.startedAt = performance.now()
-  table.held = false
+  Object.assign(table, begun())
   const dealer = prepareDeal(table.game.deck.pairs, settings)
   table.round = dealer.ok ? newRound(settings, cells ?? dealer.value.deal(table.seed)) : null
   seatRivals(table)
@@ -158,6 +179,7 @@ export function standTable(table: Table, inputs: readonly Input[], at: number): 
   table.endsAt = NaN
   table.panel = 'none'
   table.held = true
+  table.drawsCards = true
 }
 
 /** Lets time pass up to now; minds press as it passes. Out: whether the panel for the end is due. */
@@ -174,15 +196,26 @@ export function tick(table: Table): boolean {
   return table.panel === 'none' && round.at >= table.endsAt
 }
 
+/** The time of the next event if nothing is pressed; now, if nothing is due. */
+export function nextDue(table: Table): number {
+  tick(table)
+  const { round, seated } = table
+  // something due in the far future is not waited for
+  const due = Math.min(round!.nextDue, (MINDS_PLAY && seated?.dueAt) || NEVER)
+  return due === NEVER ? round!.at : due
+}
+
 const endOf = (round: Round): number =>
   round.events!.findLast((event) => event.kind === 'won' || event.kind === 'lost')!.at
 
-/** Gives the machine one input, now. */
+/** Gives the machine one input, now; while it is a mind's turn, nobody presses for it. */
 export function act(
   table: Table,
   input: { do: 'press'; cell: number } | { do: 'turn-back' | 'pause' | 'resume' },
 ): void {
   if (!table.round) return
+  tick(table)
+  if (MINDS_PLAY && table.seated?.haveTurn && (input.do === 'press' || input.do === 'turn-back')) return
   if (table.held) runAt(table, table.speed)
   const timed: Input = { at: timeNow(table), ...input }
   table.inputs.push(timed)

@@ -123,6 +123,7 @@ function figuresOf(round: Round, { clock, limits }: Settings): string {
 function lineFor(round: Round): string {
   if (round.phase === 'first-look') return 'Look well …'
   const lastEvent = eventsOf(round).findLast(({ kind }) => kind in LINES)
+  // each line takes its own kind of event
   return lastEvent ? LINES[lastEvent.kind as keyof typeof LINES](lastEvent as never) : ''
 }
 const LINES = {

@@ -155,6 +155,7 @@ function lookAt(game: Game, level: Level, isBrief: boolean): LevelFinding[] {
     key: string,
     values: FindingOf<Code>['values'],
   ): void {
+    // the values belong to the code, which the compiler cannot follow through a type parameter
     findings.push({ severity, code, where: { level: null, section, key }, values } as unknown as LevelFinding)
   }
   const { board } = settings

@@ -57,6 +57,7 @@ export const checkSchema = z
     ...playedShape,
     expect: expectSchema,
   })
+  // Zod has optional keys as possibly undefined; a check has them or not
   .superRefine((check, context) => {
     const wrong = inOrder(check as Check)
     if (wrong) context.addIssue({ code: 'custom', path: wrong.at.split(/[.[\]]+/), message: wrong.message })

@@ -38,8 +38,9 @@ export function findLevel(
 }
 
 /** Whether a level sets this key itself instead of following the house rules. */
-export function isOwn<S extends Section>(level: Level, section: S, key: keyof Settings[S]): boolean {
-  return level[section] !== undefined && Object.hasOwn(level[section], key)
+export function isOwn(level: Level, section: Section, key: string): boolean {
+  const own = level[section]
+  return own !== undefined && Object.hasOwn(own, key)
 }
 
 /** Every key that a level sets itself, as "section.key". */
@@ -79,19 +80,13 @@ export function writeSettings<G extends House & { levels: Level[] }, S extends S
 function withoutIdle(game: House, level: Level, section: Section, key: string): Level {
   const rule = ruleOf(section, key)
   if (!rule || !isOff(game.house, rule) || !isOff(resolveLevel(game, level), rule)) return level
-  return withoutOwn(level, section, ...(keysOfRule(rule) as never[]))
+  return withoutOwn(level, section, ...keysOfRule(rule))
 }
 
 /** The level with keys of a section given back to the house rules; an emptied section goes too. Returns a new level. */
-export function withoutOwn<S extends Section>(
-  level: Level,
-  section: S,
-  ...keys: (keyof Settings[S])[]
-): Level {
+export function withoutOwn(level: Level, section: Section, ...keys: readonly string[]): Level {
   const { [section]: own, ...rest } = level
-  const remaining = Object.fromEntries(
-    Object.entries(own ?? {}).filter(([name]) => !keys.includes(name as keyof Settings[S])),
-  )
+  const remaining = Object.fromEntries(Object.entries(own ?? {}).filter(([name]) => !keys.includes(name)))
   return (Object.keys(remaining).length ? { ...rest, [section]: remaining } : rest) as Level
 }
 

@@ -31,6 +31,7 @@ export function withoutMind<G extends Sitting>(game: G, id: string): G {
       : rules
   const { minds = [], ...rest } = game
   const others = minds.filter((mind) => mind.id !== id)
+  // all but the minds is as in the game given
   return {
     ...rest,
     ...(others.length ? { minds: others } : {}),

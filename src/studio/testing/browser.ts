@@ -11,6 +11,7 @@ const Channel = globalThis.BroadcastChannel
 globalThis.BroadcastChannel = class extends Channel {
   constructor(name: string) {
     super(name)
+    // the types are those of a page
     ;(this as unknown as { unref(): void }).unref()
   }
 }

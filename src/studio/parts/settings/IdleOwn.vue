@@ -21,10 +21,13 @@ const {
 const bench = useBench()
 const idle = computed(() =>
   names
-    .filter((name) => bench.owns(section, name as never))
+    .filter((name) => bench.owns(section, name))
     .map((name): [string, string] => {
-      const value = valueWords(`${section}.${name}`, bench.settings![section][name as never])
-      return [name, `${settingWords(section, name as never).label}: ${value}, without effect`]
+      const value = valueWords(
+        `${section}.${name}`,
+        (bench.settings![section] as Record<string, unknown>)[name],
+      )
+      return [name, `${settingWords(section, name).label}: ${value}, without effect`]
     }),
 )
 </script>

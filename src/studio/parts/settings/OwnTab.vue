@@ -8,11 +8,9 @@ import { useBench } from '../../store/bench.ts'
 /** Stands beside a setting that this level sets itself; one press returns it to the house rules. */
 const props = defineProps<{ section: Section; names: readonly string[] }>()
 const bench = useBench()
-const owned = computed(() => props.names.filter((name) => bench.owns(props.section, name as never)))
-const labels = computed(() =>
-  owned.value.map((name) => settingWords(props.section, name as never).label).join(', '),
-)
-const giveBack = (): void => bench.giveBack(props.section, ...(owned.value as never[]))
+const owned = computed(() => props.names.filter((name) => bench.owns(props.section, name)))
+const labels = computed(() => owned.value.map((name) => settingWords(props.section, name).label).join(', '))
+const giveBack = (): void => bench.giveBack(props.section, ...owned.value)
 </script>
 
 <template>

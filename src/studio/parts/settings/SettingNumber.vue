@@ -11,6 +11,7 @@ const { words, value } = useSetting(
   () => props.section,
   () => props.name,
 )
+// only numbers have a clause of this kind
 const number = value as unknown as WritableComputedRef<number>
 </script>
 

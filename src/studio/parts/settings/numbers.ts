@@ -72,3 +72,9 @@ export const STEP: Record<Unit, number> = {
   percent: 10,
   ratio: 0.05,
 }
+
+/** A time in seconds, in words: "0.6 s". In: ms. */
+export const seconds = (ms: number, digits = 1): string => `${(ms / 1000).toFixed(digits)} s`
+
+/** A share (0 to 1) in percent: "12 %", or with digits after the point. */
+export const percent = (share: number, digits = 0): string => `${(share * 100).toFixed(digits)} %`

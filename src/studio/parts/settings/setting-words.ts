@@ -1,11 +1,5 @@
 import { countWords } from '../../../core/count-words.ts'
-import {
-  BOUNDS,
-  CARD_RATIOS,
-  type Section,
-  type SettingPath,
-  type Settings,
-} from '../../../core/settings/settings.ts'
+import { BOUNDS, CARD_RATIOS, type Section, type SettingPath } from '../../../core/settings/settings.ts'
 import { writeNumber, type Unit } from './numbers.ts'
 
 /** A setting in words: its name, and the words for its number or its choices. */
@@ -195,7 +189,7 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
   'volumes.loss': loudness('Volume of a loss'),
 }
 
-export const settingWords = <S extends Section>(section: S, name: keyof Settings[S] & string): SettingWords =>
+export const settingWords = (section: Section, name: string): SettingWords =>
   SETTING_WORDS[`${section}.${name}` as SettingPath]
 
 /** The value of a setting in words, as its sentence has it. */

@@ -15,6 +15,7 @@ export function useSetting<S extends Section, K extends keyof Settings[S] & stri
   const words = computed(() => settingWords(section(), key()))
   const value = computed({
     get: () => bench.settings![section()][key()],
+    // a key that is computed has no type of its own
     set: (next) =>
       bench.set(
         section(),

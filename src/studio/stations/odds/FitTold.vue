@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
-import { seconds } from '../../parts/look/seconds.ts'
-import { percent } from './odds-words.ts'
+import { seconds } from '../../parts/settings/numbers.ts'
+import { percent } from '../../parts/settings/numbers.ts'
 
 /**
  * The result of a fit: figures with their intervals, and the curve of how often a twin was taken, by how long ago it

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Odds } from '../../../core/odds/odds-of.ts'
-import { seconds } from '../../parts/look/seconds.ts'
+import { seconds } from '../../parts/settings/numbers.ts'
 
 /** What a game of a mind is like, on average. */
 const props = defineProps<{ name: string; odds: Odds }>()

@@ -7,7 +7,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { useDone } from '../../parts/toast/useDone.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
-import { percent } from './odds-words.ts'
+import { percent } from '../../parts/settings/numbers.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { OddsSubject } from './useOddsSubject.ts'
 

@@ -12,9 +12,6 @@ export function numberOf(axis: Axis, value: number): string {
   return Math.round(value).toLocaleString('en')
 }
 
-/** A share (0 to 1) in whole percent. */
-export const percent = (share: number): string => `${Math.round(share * 100)} %`
-
 /** What games were lost by, the most frequent first; empty if none was. */
 export function lostWords({ games, won, lostBy }: Odds): string {
   const unfinished = games - won - lostBy.clock - lostBy.lives - lostBy.turns
@@ -52,7 +49,6 @@ export function memoryWords({ notice, hold, fade, blur }: Memory): string {
   if (notice === 0 || hold === 0 || fade === 1) return 'remembers nothing'
   if (hold === null && notice === 1 && fade === 0 && blur === 0) return 'forgets nothing'
   const cards = hold === null ? 'any number of cards' : countWords(hold, 'card')
-  const loses = fade > 0 ? `, loses ${exactPercent(fade)} a turn` : ''
+  const loses = fade > 0 ? `, loses ${writeNumber(fade, 'more')} a turn` : ''
   return `holds ${cards}${loses}`
 }
-const exactPercent = (share: number): string => `${+(share * 100).toFixed(1)} %`

@@ -14,7 +14,7 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import { clockDueIn, PHASE_WORDS, ledgerJson, ledgerText, sights, type LedgerRow } from './ledger-words.ts'
 import LedgerCards from './LedgerCards.vue'
 import LedgerEvents from './LedgerEvents.vue'
-import { seconds } from '../../parts/look/seconds.ts'
+import { seconds } from '../../parts/settings/numbers.ts'
 
 /**
  * Every card's state, and the list of events, as the machine has them. The table is a new value whenever it changed.

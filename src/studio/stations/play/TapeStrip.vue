@@ -4,7 +4,7 @@ import type { Face } from '../../../core/deck/pair.ts'
 import { signedPoints, type Chip } from '../../../core/play/tape.ts'
 import SmallFace from '../../parts/cards/SmallFace.vue'
 import { useInSight } from './useInSight.ts'
-import { seconds } from '../../parts/look/seconds.ts'
+import { seconds } from '../../parts/settings/numbers.ts'
 
 /**
  * One chip for each turn: two small faces, its judgement, points and seconds; a press puts the table where that turn

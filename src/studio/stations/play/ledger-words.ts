@@ -5,7 +5,7 @@ import type { CardState, Event, Phase, Refusal } from '../../../core/play/events
 import { isLocked } from '../../../core/play/clock.ts'
 import { isWaitingForButton, isWaitingForPress } from '../../../core/play/machine.ts'
 import { NEVER, type Round } from '../../../core/play/round.ts'
-import { seconds } from '../../parts/look/seconds.ts'
+import { seconds } from '../../parts/settings/numbers.ts'
 
 /** An event of the machine in one line for the ledger. `columns` gives the cells their names. */
 export function eventWords(event: Event, columns: number): string {

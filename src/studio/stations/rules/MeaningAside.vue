@@ -6,7 +6,7 @@ import { matchPoints } from '../../../core/play/points.ts'
 import { isDealing } from '../../../core/findings/finding.ts'
 import FindingsList from '../../parts/findings/FindingsList.vue'
 import { useFindings } from '../../parts/findings/store.ts'
-import { writeNumber } from '../../parts/settings/numbers.ts'
+import { percent, writeNumber } from '../../parts/settings/numbers.ts'
 import { useBench } from '../../store/bench.ts'
 import { useFigures } from '../../workers/jobs/useFigures.ts'
 import StarScale from './StarScale.vue'
@@ -48,8 +48,9 @@ const streak = computed(() =>
 )
 const tallest = computed(() => Math.max(1, ...streak.value))
 const seconds = (ms: number): string => writeNumber(Math.round(ms / 100) * 100, 'seconds')
-const percent = (share: number): string =>
-  share > 0 && share < 0.01 ? '< 1 %' : share < 1 && share > 0.99 ? '> 99 %' : `${Math.round(share * 100)} %`
+/** Never all or nothing where it is not. */
+const likely = (share: number): string =>
+  share > 0 && share < 0.01 ? '< 1 %' : share < 1 && share > 0.99 ? '> 99 %' : percent(share)
 const written = (points: number): string => Math.round(points).toLocaleString('en')
 </script>
 
@@ -108,7 +109,7 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
           </dd>
         </div>
         <div v-if="lasting">
-          <dt>{{ percent(lasting.share) }}</dt>
+          <dt>{{ likely(lasting.share) }}</dt>
           <dd>
             of a perfect memory's games are won before the lives run out<template v-if="lasting.games"
               >, in {{ lasting.games }} simulated games</template

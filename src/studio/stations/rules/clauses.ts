@@ -167,7 +167,7 @@ export function isRead(name: ClauseName, settings: Settings, house: Settings, le
   return (
     says(name, settings) ||
     says(name, house) ||
-    keys.some((key) => level !== undefined && isOwn(level, section, key as never))
+    keys.some((key) => level !== undefined && isOwn(level, section, key))
   )
 }
 

@@ -26,6 +26,7 @@ const STRETCH = 40
 /** The page gets at least this many ms to show an edit before the checks start: on two cores they take one of them. */
 const HEAD_START = 60
 
+// empty until the first game comes
 let game: Game = {
   id: 'checked',
   title: '',

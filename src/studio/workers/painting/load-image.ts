@@ -12,6 +12,7 @@ const LONGEST = 3000
 /** An image that can be drawn, from its address on the server or its data, or null if the browser cannot read it. */
 export async function loadImage(src: string): Promise<ImageBitmap | null> {
   let timer = 0
+  // a number in browsers; Node's types have an object
   const late = new Promise<null>(
     (resolve) => (timer = setTimeout(resolve, LONGEST, null) as unknown as number),
   )

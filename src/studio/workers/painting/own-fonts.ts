@@ -1,6 +1,7 @@
 /** A font face as the page's style declares it; addresses in its source are complete. */
 export type FontRule = { family: string; source: string; descriptors: FontFaceDescriptors }
 
+// a worker has them too, which its types do not know
 const { fonts } = self as unknown as { fonts: FontFaceSet }
 
 /** A worker has no fonts except those it is given. */

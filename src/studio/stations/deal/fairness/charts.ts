@@ -4,8 +4,8 @@ import { use } from 'echarts/core'
 import { cellName, openCells } from '../../../../core/board/cells.ts'
 import type { Report } from '../../../../core/audit/report.ts'
 import type { Tally } from '../../../../core/audit/tally.ts'
-
 import { APRICOT, FONT, INK, LAGOON, LINE, SOFT, TIP, type ChartOption } from '../../../parts/charts/chart.ts'
+import { percent } from '../../../parts/settings/numbers.ts'
 
 use([BarChart, HeatmapChart, VisualMapComponent])
 
@@ -37,6 +37,7 @@ export function heatMap(tally: Tally, pair: number): ChartOption {
     tooltip: {
       ...TIP,
       formatter: (info) => {
+        // what the series above has as its data
         const [column, row, seen] = (info as unknown as { data: [number, number, number] }).data
         return `${cellName(row * columns + column, columns)}: ${seen.toLocaleString('en')}, ${even.toFixed(1)} would be even`
       },
@@ -75,7 +76,6 @@ export function heatMap(tally: Tally, pair: number): ChartOption {
 
 /** How far apart twins were, as bars, and what chance predicts, as marks. */
 export function stepsChart({ seen, expected }: NonNullable<Report['steps']>): ChartOption {
-  const percent = (share: number): string => `${(share * 100).toFixed(1)} %`
   return {
     animation: false,
     grid: { left: 4, right: 4, top: 8, bottom: 20 },
@@ -83,8 +83,9 @@ export function stepsChart({ seen, expected }: NonNullable<Report['steps']>): Ch
       ...TIP,
       trigger: 'axis',
       formatter: (infos) => {
+        // by axis there is a list
         const at = (infos as unknown as { dataIndex: number }[])[0]!.dataIndex
-        return `${at + 1} ${at ? 'steps' : 'step'}: ${percent(seen[at]!)}, expected ${percent(expected[at]!)}`
+        return `${at + 1} ${at ? 'steps' : 'step'}: ${percent(seen[at]!, 1)}, expected ${percent(expected[at]!, 1)}`
       },
     },
     xAxis: {
