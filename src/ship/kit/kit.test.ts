@@ -19,6 +19,11 @@ describe('the cards of a kit', () => {
     ;['Cog', 'cog', 'back', 'Back-a'].forEach((id, i) => (pairs[i]!.id = id))
     const files = kitCards(gameWith({}, pairs)).map(({ file }) => file)
     expect(files).toEqual(['Cog-a', 'cog-a-2', 'cog-b', 'back-a', 'Back-a-a'])
+    const [small, large] = pairsNamed(2)
+    Object.assign(small!, { id: 'cog' })
+    Object.assign(large!, { id: 'Cog' })
+    const two = kitCards(gameWith({}, [small!, large!])).map(({ file }) => file)
+    expect(two).toEqual(['cog-a', 'Cog-a-2'])
     expect(new Set([BACK, ...files].map((file) => file.toLowerCase())).size).toBe(files.length + 1)
   })
   test('have the shape of the house rules', () => {

@@ -14,6 +14,10 @@ describe('odds in words', () => {
     const odds = (won: number, clock: number, lives: number) =>
       ({ games: 100, won, lostBy: { clock, lives, turns: 0 } }) as Parameters<typeof lostWords>[0]
     expect(lostWords(odds(70, 10, 20))).toBe('lost: lives 20, clock 10')
+    const turns = { games: 100, won: 60, lostBy: { clock: 0, lives: 0, turns: 40 } } as Parameters<
+      typeof lostWords
+    >[0]
+    expect(lostWords(turns)).toBe('lost: turns 40')
     expect(lostWords(odds(100, 0, 0))).toBe('')
     expect(lostWords(odds(90, 0, 4))).toBe('lost: without an end 6, lives 4')
   })

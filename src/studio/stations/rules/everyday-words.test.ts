@@ -27,6 +27,13 @@ describe('settings found by a word', () => {
   test('those with the word in their name come first, those of the station Deal after those of the story', () => {
     expect(keys('lives')[0]).toBe('limits.lives')
     expect(keys('look time of a miss')).toEqual(['turn.missLook'])
+    const inDeal = (wanted: string) => settingsLike('').find(({ key }) => key === wanted)!.deal
+    expect(['turn.missLook', 'layout.ratio', 'board.rows', 'layout.size'].map(inDeal)).toEqual([
+      false,
+      false,
+      true,
+      true,
+    ])
     const found = settingsLike('size width')
     expect(found.map(({ deal }) => deal)).toEqual([...found.map(({ deal }) => deal)].sort())
   })
