@@ -201,7 +201,7 @@ export function nextDue(table: Table): number {
   tick(table)
   const { round, seated } = table
   // something due in the far future is not waited for
-  const due = Math.min(round!.nextDue, (MINDS_PLAY && seated?.dueAt) || NEVER)
+  const due = Math.min(round!.nextDue, (MINDS_PLAY ? seated?.dueAt : undefined) ?? NEVER)
   return due === NEVER ? round!.at : due
 }
 
