@@ -1,4 +1,4 @@
-import { expect, type Locator } from '@playwright/test'
+import { expect, type Locator, type Page } from '@playwright/test'
 import { mkdirSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -185,20 +185,26 @@ test.describe('images', () => {
   })
 })
 
+/** Opens the sheet of the tile yard in its dialog, cut into its 24 tiles. */
+async function cutTileYard(page: Page): Promise<Locator> {
+  await pressButton(page, 'Sheet')
+  await page.getByLabel('The sheet', { exact: true }).setInputFiles('demo/tile-yard.png')
+  const dialog = page.getByRole('dialog', { name: 'Sheet' })
+  for (const [name, value] of [
+    ['Tile width', '96'],
+    ['Tile height', '96'],
+    ['Margin', '12'],
+    ['Spacing', '8'],
+  ] as const)
+    await type(page, name, value)
+  return dialog
+}
+
 test.describe('a sheet', () => {
   test('a sheet is cut, and its tiles are chosen', async ({ page }) => {
     await test.step('is cut by tile size as the demo game was, its tiles named', async () => {
       await startAt(page, 'deck')
-      await pressButton(page, 'Sheet')
-      await page.getByLabel('The sheet', { exact: true }).setInputFiles('demo/tile-yard.png')
-      const dialog = page.getByRole('dialog', { name: 'Sheet' })
-      for (const [name, value] of [
-        ['Tile width', '96'],
-        ['Tile height', '96'],
-        ['Margin', '12'],
-        ['Spacing', '8'],
-      ] as const)
-        await type(page, name, value)
+      const dialog = await cutTileYard(page)
       await expect(dialog.getByText('24 of 24 tiles.')).toBeVisible()
       await dialog.getByLabel('Name of the tile in row 1, column 2').fill('Fence')
       await dialog.getByLabel('Name of the tile in row 1, column 2').press('Tab')
@@ -241,16 +247,7 @@ test.describe('a sheet', () => {
     })
     await test.step('all, none and the others, a box, and keys take tiles; one becomes the back, or lies behind the cards', async () => {
       await openStation(page, 'deck')
-      await pressButton(page, 'Sheet')
-      await page.getByLabel('The sheet', { exact: true }).setInputFiles('demo/tile-yard.png')
-      const dialog = page.getByRole('dialog', { name: 'Sheet' })
-      for (const [name, value] of [
-        ['Tile width', '96'],
-        ['Tile height', '96'],
-        ['Margin', '12'],
-        ['Spacing', '8'],
-      ] as const)
-        await type(page, name, value)
+      const dialog = await cutTileYard(page)
       const tile = (row: number, column: number): Locator =>
         dialog.getByRole('checkbox', { name: new RegExp(`^Row ${row}, column ${column}:`) })
       const count = (taken: number) => expect(dialog.getByText(`${taken} of 24 tiles.`)).toBeVisible()
