@@ -72,7 +72,7 @@ li {
   display: grid;
   justify-content: stretch;
   align-content: start;
-  height: 92px;
+  min-height: 92px;
   margin: 0;
   padding: 8px 10px;
   border: 1px solid var(--line);
@@ -136,7 +136,7 @@ li:not(.on) .left {
     grid-template-columns: repeat(auto-fill, minmax(112px, 1fr));
   }
   .mind {
-    height: 56px;
+    min-height: 56px;
   }
   .words {
     display: none;
