@@ -1,9 +1,10 @@
 // npm test [NAME …]: installs what is missing, then lint, types, unit tests and browser tests; ends with how long each
-// phase took, the ten slowest tests, and the sum on one line. With names only the tests run, unit and browser, whose
+// phase took, the ten slowest tests, what failed and why, and the sum on one line. With names only the tests run, unit and browser, whose
 // path has one of them.
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { stripVTControlCharacters } from 'node:util'
 import {
   ensureBuild,
   ensureChromium,
@@ -100,15 +101,17 @@ const testsIn = (suite) => [
     tests.map(({ results }) => ({
       name: `${file} › ${title}`,
       ms: results.reduce((sum, { duration }) => sum + duration, 0),
+      errors: results.flatMap(({ errors }) => errors.map(({ message }) => message ?? '')),
     })),
   ),
   ...(suite.suites ?? []).flatMap(testsIn),
 ]
 const timed = [
   ...(unit?.testResults ?? []).flatMap(({ name, assertionResults }) =>
-    assertionResults.map(({ fullName, duration }) => ({
+    assertionResults.map(({ fullName, duration, failureMessages }) => ({
       name: `${name.slice(ROOT.length + 1)} › ${fullName}`,
       ms: duration ?? 0,
+      errors: failureMessages,
     })),
   ),
   ...(browser ? testsIn(browser) : []),
@@ -119,6 +122,19 @@ for (const { name, ms } of timed.sort((a, b) => b.ms - a.ms).slice(0, 10))
 console.log('Time by phase:')
 for (const [name, seconds] of Object.entries(phases))
   console.log(`${seconds.toFixed(1).padStart(8)} s  ${name}`)
+
+const wrong = timed.filter(({ errors }) => errors.length)
+if (wrong.length) console.log('What failed:')
+for (const { name, errors } of wrong) {
+  console.log(`    ${name}`)
+  const lines = stripVTControlCharacters(errors[0]).split('\n').filter(Boolean)
+  console.log(
+    lines
+      .slice(0, 8)
+      .map((line) => `        ${line}`)
+      .join('\n'),
+  )
+}
 
 // a file that could not run at all counts as one failure
 const passed = (unit?.numPassedTests ?? 0) + (browser?.stats.expected ?? 0)
