@@ -45,7 +45,11 @@ test('every example of its docs does what it says, in plain JavaScript', () => {
 test('every function that it exports has an example, and it needs no other package', async () => {
   const listed = spawnSync(
     process.execPath,
-    ['--input-type=module', '-e', "console.log(Object.keys(await import('lucky-twin-engine')).join())"],
+    [
+      '--input-type=module',
+      '-e',
+      "console.log(Object.entries(await import('lucky-twin-engine')).filter(([, one]) => typeof one === 'function').map(([name]) => name).join())",
+    ],
     { cwd: folder, encoding: 'utf8' },
   )
   const names = listed.stdout.trim().split(',')
@@ -73,8 +77,12 @@ export function play(one: Game): number {
   press(table, 0, 0)
   return resultOf(table).score
 }
+// @ts-expect-error a round is changed by functions only
+export const cheat = (table: Round): void => void (table.score = 9)
+// @ts-expect-error nor are its lists
+export const peek = (table: Round): void => void (table.states[0] = 'up')
 // @ts-expect-error a cell is a number
-export const wrong = (table: Round): void => press(table, 0, 'A1')
+export const wrong = (table: Round): unknown => press(table, 0, 'A1')
 `,
   )
   const compilerOptions = { noEmit: true, strict: true, module: 'nodenext', target: 'es2022', types: [] }

@@ -1,25 +1,26 @@
 import { layoutIn, type Frame } from '../core/board/frames.ts'
-import type { Layout } from '../core/board/geometry.ts'
-import { prepareDeal, type Cells } from '../core/deal/deal.ts'
-import { isSeed, nextSeed } from '../core/deal/seed.ts'
+import type { Layout, Place } from '../core/board/geometry.ts'
+import { arrangedCells } from '../core/deal/arranged.ts'
+import { prepareDeal } from '../core/deal/deal.ts'
+import * as seeds from '../core/deal/seed.ts'
 import type { Card } from '../core/deck/card.ts'
-import { NO_CARD } from '../core/deck/card.ts'
+import { NO_CARD, pairOf } from '../core/deck/card.ts'
 import { cardNames } from '../core/deck/card-name.ts'
 import { faceOnCard } from '../core/deck/face.ts'
 import type { Back, Face, Pair } from '../core/deck/pair.ts'
 import { tableOf } from '../core/game/check.ts'
 import type { Game } from '../core/game/game.ts'
 import { par, parHolds, type Par } from '../core/odds/par.ts'
-import type { Event, Input } from '../core/play/events.ts'
-import { advance, apply, press } from '../core/play/machine.ts'
+import type { CardState, Event, Input, Outcome, Phase } from '../core/play/events.ts'
+import * as machine from '../core/play/machine.ts'
 import { newRound } from '../core/play/new-round.ts'
-import { inOrder, type PlayRecord } from '../core/play/record.ts'
+import { inOrder, timeProblem, type PlayRecord } from '../core/play/record.ts'
 import { replay as playAgain } from '../core/play/replay.ts'
-import { resultOf, winners, type RoundResult } from '../core/play/result.ts'
-import type { Round } from '../core/play/round.ts'
+import { resultOf as figuresOf, winners, type RoundResult as Figures } from '../core/play/result.ts'
+import { LAST_TIME, type Round as OpenRound } from '../core/play/round.ts'
 import { bad, good, quoted, type Problem, type Result } from '../core/result.ts'
 import { findLevel, resolveLevel, type Level } from '../core/settings/levels.ts'
-import type { Settings } from '../core/settings/settings.ts'
+import { BOUNDS, type Settings } from '../core/settings/settings.ts'
 
 /*
  * The rules as a module for programs of one's own: the same code that the studio and every shipped page play by. Plain
@@ -28,58 +29,107 @@ import type { Settings } from '../core/settings/settings.ts'
  */
 
 export { readGame } from './read-game.ts'
-export { advance, press, resultOf, winners, isSeed }
+export { winners, LAST_TIME }
 export type {
   Back,
   Card,
-  Event,
+  CardState,
   Face,
   Frame,
   Game,
   Input,
-  Layout,
   Level,
+  Outcome,
   Pair,
   Par,
+  Phase,
+  Place,
   PlayRecord,
   Problem,
   Result,
-  Round,
-  RoundResult,
-  Settings,
 }
+
+/** What a program gets is to be read, and is changed by the functions here only. */
+type ReadOnly<T> = T extends (infer Entry)[]
+  ? readonly ReadOnly<Entry>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: ReadOnly<T[Key]> }
+    : T
+/** The state of a round. */
+export type Round = ReadOnly<OpenRound>
+/** What happened, when (ms since the deal), and the phase right after it. */
+export type RoundEvent = ReadOnly<Event>
+/** The figures of a round. */
+export type RoundResult = ReadOnly<Figures>
+/** All settings of a level. */
+export type LevelSettings = ReadOnly<Settings>
+/** Where the cells lie on a screen. */
+export type BoardLayout = ReadOnly<Layout>
 
 /**
  * One deal: where each card lies, row by row. `cells` names the cards ("cog/a"; null is a gap), `cards` are the same as
- * numbers, as `startRound` takes them.
+ * numbers, as `faceOf` takes them.
  */
-export type Deal = {
+export type Deal = ReadOnly<{
   level: string
   seed: string
   rows: number
   columns: number
   cells: (string | null)[]
-  cards: Cells
-}
+  cards: Card[]
+}>
 
 const missing = (level: string): Result<never> => bad('level', `no level ${quoted(level)} in this game`)
 
 /**
  * All settings of a level: its own, and the house rules for the rest. In: a game, and the level's id. Wrong: there is
- * no such level.
+ * no such level, or its board or its counts of pairs are out of bounds.
  */
-export function settingsOf(game: Game, level: string): Result<Settings> {
-  const match = findLevel(game, level)
-  return match ? good(resolveLevel(game, match)) : missing(level)
+export function settingsOf(game: Game, level: string): Result<LevelSettings> {
+  return rulesOf(game, level)
 }
+
+function rulesOf(game: Game, level: string): Result<Settings> {
+  const match = findLevel(game, level)
+  if (!match) return missing(level)
+  const settings = resolveLevel(game, match)
+  const { board, fill } = settings
+  const problem =
+    boundProblem('board.rows', board.rows, BOUNDS.side) ??
+    boundProblem('board.columns', board.columns, BOUNDS.side) ??
+    firstOf(Object.entries(fill.counts), ([id, count]) =>
+      boundProblem(`fill.counts.${id}`, count, BOUNDS.count),
+    )
+  return problem ? { ok: false, problem } : good(settings)
+}
+
+function boundProblem(at: string, value: number, [least, most]: readonly [number, number]): Problem | null {
+  if (Number.isInteger(value) && value >= least && value <= most) return null
+  return { at, message: `${value} is not a whole number from ${least} to ${most}` }
+}
+
+/** The first answer that is not null. */
+function firstOf<T>(
+  entries: readonly T[],
+  problemOf: (entry: T, index: number) => Problem | null,
+): Problem | null {
+  for (const [index, entry] of entries.entries()) {
+    const problem = problemOf(entry, index)
+    if (problem) return problem
+  }
+  return null
+}
+
+/** Whether a value can be a seed: a text of 1 to 64 characters. */
+export const isSeed = (value: unknown): value is string => typeof value === 'string' && seeds.isSeed(value)
 
 /**
  * The seed of a level's next deal by its own rule: a new one, today's (UTC), or its fixed one. In: the time in ms since
  * 1970, and a random whole number below 2³².
  */
 export function seedFor(game: Game, level: string, now: number, random: number): Result<string> {
-  const settings = settingsOf(game, level)
-  return settings.ok ? good(nextSeed(settings.value.deal.seed, now, random)) : settings
+  const settings = rulesOf(game, level)
+  return settings.ok ? good(seeds.nextSeed(settings.value.deal.seed, now, random)) : settings
 }
 
 /**
@@ -87,9 +137,9 @@ export function seedFor(game: Game, level: string, now: number, random: number):
  * to 64 characters. Wrong: no such level, a seed that is none, or a level that cannot be dealt.
  */
 export function deal(game: Game, level: string, seed: string): Result<Deal> {
-  const settings = settingsOf(game, level)
+  const settings = rulesOf(game, level)
   if (!settings.ok) return settings
-  if (!isSeed(seed)) return bad('seed', `${quoted(seed)} is not 1 to 64 characters long`)
+  if (!isSeed(seed)) return bad('seed', `${quoted(String(seed))} is not a text of 1 to 64 characters`)
   const { pairs } = game.deck
   const dealer = prepareDeal(pairs, settings.value)
   if (!dealer.ok) return bad(dealer.problem.at, dealer.problem.message)
@@ -101,42 +151,91 @@ export function deal(game: Game, level: string, seed: string): Result<Deal> {
 
 /**
  * The face on a card: what to draw and, with the pair's name, what to say. In: a game, and a card as `deal` gives it in
- * `cards`.
+ * `cards`. Wrong: a gap (−1), or no card of this deck.
  */
-export const faceOf = (game: Game, card: Card): Face => faceOnCard(card, game.deck.pairs)
+export function faceOf(game: Game, card: Card): Result<Face> {
+  const { pairs } = game.deck
+  const pair = Number.isInteger(card) && card >= 0 ? pairs[pairOf(card)] : undefined
+  return pair ? good(faceOnCard(card, pairs)) : bad('card', `${card} is not a card of this deck`)
+}
 
 /**
  * A new round: the state of the turn machine, a plain object to read and to draw. Change it with `press`, `turnBack`,
- * `pause`, `resume` and `advance` only.
+ * `pause`, `resume` and `advance` only. In: a game, and a level with its cards by name as `deal` gives them. Wrong: no
+ * such level, or these cards do not make its board.
  */
-export function startRound(game: Game, dealt: Pick<Deal, 'level' | 'cards'>): Result<Round> {
-  const settings = settingsOf(game, dealt.level)
-  return settings.ok ? good(newRound(settings.value, dealt.cards)) : settings
+export function startRound(game: Game, dealt: Pick<Deal, 'level' | 'cells'>): Result<Round> {
+  const settings = rulesOf(game, dealt.level)
+  if (!settings.ok) return settings
+  if (!Array.isArray(dealt.cells)) return bad('cells', 'are missing')
+  const cells = arrangedCells(game.deck.pairs, settings.value.board, dealt.cells)
+  return cells.ok
+    ? good(newRound(settings.value, cells.value))
+    : bad(cells.problem.at.replace('arranged', 'cells'), cells.problem.message)
 }
 
-/** Turns two missed cards back, where the level waits for a button. In: a round, and the time in ms since the deal. */
-export const turnBack = (round: Round, at: number): void => apply(round, { at, do: 'turn-back' })
-/** Stops the time. In: a round, and the time in ms since the deal. */
-export const pause = (round: Round, at: number): void => apply(round, { at, do: 'pause' })
-/** Lets the time run on. In: a round, and the time in ms since the deal. */
-export const resume = (round: Round, at: number): void => apply(round, { at, do: 'resume' })
+/*
+ * What changes a round. In: a round, and the time in ms since the deal, from 0 to LAST_TIME (an earlier one than the
+ * round's own counts as that). Out: the round. Wrong: the time is not one of those; then nothing has changed.
+ */
+
+function inTime(round: Round, at: number, act: (open: OpenRound) => void): Result<Round> {
+  const problem = timeProblem('at', at)
+  if (problem) return { ok: false, problem }
+  // to a program a round is to be read; here it is changed
+  act(round as OpenRound)
+  return good(round)
+}
+/** A press on a cell (from 0, row by row). A press that the rules refuse counts in `refused`, and is no problem. */
+export const press = (round: Round, at: number, cell: number): Result<Round> =>
+  inTime(round, at, (open) => machine.press(open, at, cell))
+/** Lets time pass: what is due by then happens. */
+export const advance = (round: Round, at: number): Result<Round> =>
+  inTime(round, at, (open) => machine.advance(open, at))
+/** Turns two missed cards back, where the level waits for a button. */
+export const turnBack = (round: Round, at: number): Result<Round> =>
+  inTime(round, at, (open) => machine.apply(open, { at, do: 'turn-back' }))
+/** Stops the time. */
+export const pause = (round: Round, at: number): Result<Round> =>
+  inTime(round, at, (open) => machine.apply(open, { at, do: 'pause' }))
+/** Lets the time run on. */
+export const resume = (round: Round, at: number): Result<Round> =>
+  inTime(round, at, (open) => machine.apply(open, { at, do: 'resume' }))
 /** Everything that has happened in a round, in order. */
-export const eventsOf = (round: Round): readonly Event[] => round.events ?? []
+export const eventsOf = (round: Round): readonly RoundEvent[] => round.events ?? []
+/** The figures of a round, over or not. */
+export const resultOf = (round: Round): RoundResult => figuresOf(round as OpenRound)
 
 /**
- * Plays a record again. In: a game, and a record of it (the object in a NAME.play.json). Wrong: its level is missing,
- * its deal does not fit, or its times run backwards.
+ * Plays a record again. In: a game, and a record of it (the object in a NAME.play.json). Wrong: a part of it is
+ * missing, its deal does not fit, or its times are none of a round or run backwards.
  */
 export function replay(
   game: Game,
   record: PlayRecord,
-): Result<{ result: RoundResult; events: readonly Event[] }> {
-  const wrong = inOrder(record)
-  if (wrong) return { ok: false, problem: wrong }
+): Result<{ result: RoundResult; events: readonly RoundEvent[] }> {
+  const problem = partProblem(record) ?? inOrder(record)
+  if (problem) return { ok: false, problem }
+  const settings = rulesOf(game, record.level)
+  if (!settings.ok) return settings
   const table = tableOf(game, record)
   if (!table.ok) return table
   const round = playAgain(table.value.rules, table.value.cells, record)
-  return good({ result: resultOf(round), events: eventsOf(round) })
+  return good({ result: figuresOf(round), events: eventsOf(round) })
+}
+
+const ACTS: readonly unknown[] = ['press', 'turn-back', 'pause', 'resume'] satisfies Input['do'][]
+
+/** The first part that a record has to have and this one has not; it may come from anywhere. */
+function partProblem({ deal: laid, seed, inputs }: Partial<PlayRecord>): Problem | null {
+  if (laid !== undefined && !Array.isArray(laid)) return { at: 'deal', message: 'is not a list of cards' }
+  if (!isSeed(seed)) return { at: 'seed', message: 'is not a text of 1 to 64 characters' }
+  if (!Array.isArray(inputs)) return { at: 'inputs', message: 'are missing' }
+  return firstOf(inputs as Partial<Input & { cell: number }>[], (input, i) =>
+    !ACTS.includes(input?.do) || (input.do === 'press' && !Number.isInteger(input.cell))
+      ? { at: `inputs[${i}]`, message: 'is not a press on a cell, turn-back, pause or resume' }
+      : null,
+  )
 }
 
 /**
@@ -145,7 +244,7 @@ export function replay(
  */
 export function parOf(game: Game, level: string): Result<Par | null> {
   const dealt = deal(game, level, 'par')
-  const settings = settingsOf(game, level)
+  const settings = rulesOf(game, level)
   if (!dealt.ok) return dealt
   if (!settings.ok) return settings
   const { cards } = dealt.value
@@ -158,7 +257,7 @@ export function parOf(game: Game, level: string): Result<Par | null> {
  * Where each cell lies on a screen, in CSS px, as the player lays it. In: a game, a level's id, the screen's size
  * (`safe` px at each edge are kept free).
  */
-export function placesOf(game: Game, level: string, frame: Frame): Result<Layout> {
-  const settings = settingsOf(game, level)
+export function placesOf(game: Game, level: string, frame: Frame): Result<BoardLayout> {
+  const settings = rulesOf(game, level)
   return settings.ok ? good(layoutIn(frame, settings.value)) : settings
 }

@@ -10,11 +10,11 @@ import {
   startRound,
   turnBack,
   type Deal,
-  type Event,
   type Face,
   type Game,
+  type LevelSettings,
   type Round,
-  type Settings,
+  type RoundEvent,
 } from '../engine/engine.ts'
 
 /*
@@ -23,7 +23,7 @@ import {
  */
 
 /** What lies on the table. */
-type OnTable = { settings: Settings; dealt: Deal; round: Round; began: number }
+type OnTable = { settings: LevelSettings; dealt: Deal; round: Round; began: number }
 
 /** How often time is told to the engine, in ms. */
 const TICK = 100
@@ -77,7 +77,7 @@ export function showTable(place: HTMLElement, game: Game): void {
     const { ink, paper } = game.deck.back
     card.style.setProperty('--back-ink', ink)
     card.style.setProperty('--back-paper', paper)
-    card.append(drawnFace(faceOf(game, table.dealt.cards[cell]!)))
+    card.append(drawnFace(orThrow(faceOf(game, table.dealt.cards[cell]!))))
     card.onclick = () => {
       press(table.round, now(), cell)
       draw()
@@ -104,7 +104,7 @@ export function showTable(place: HTMLElement, game: Game): void {
 }
 
 /** The line of figures: those that the level has. */
-function figuresOf(round: Round, { clock, limits }: Settings): string {
+function figuresOf(round: Round, { clock, limits }: LevelSettings): string {
   const { turns, score, lives, timeUsed } = resultOf(round)
   const time = clock.mode === 'down' ? Math.max(0, round.clock.limit - timeUsed) : timeUsed
   return [
@@ -127,12 +127,13 @@ function lineFor(round: Round): string {
   return lastEvent ? LINES[lastEvent.kind as keyof typeof LINES](lastEvent as never) : ''
 }
 const LINES = {
-  match: ({ how }: Event & { kind: 'match' | 'miss' }) => (how === 'lucky' ? 'A lucky pair!' : 'A pair!'),
-  miss: ({ how }: Event & { kind: 'match' | 'miss' }) =>
+  match: ({ how }: RoundEvent & { kind: 'match' | 'miss' }) =>
+    how === 'lucky' ? 'A lucky pair!' : 'A pair!',
+  miss: ({ how }: RoundEvent & { kind: 'match' | 'miss' }) =>
     how === 'slip' ? 'Not a pair, and you had seen one of them' : 'Not a pair',
-  passed: ({ to }: Event & { kind: 'passed' }) => `Player ${to + 1} is next`,
+  passed: ({ to }: RoundEvent & { kind: 'passed' }) => `Player ${to + 1} is next`,
   won: () => 'All pairs found!',
-  lost: ({ by }: Event & { kind: 'lost' }) =>
+  lost: ({ by }: RoundEvent & { kind: 'lost' }) =>
     ({ clock: 'Time is up.', lives: 'No lives left.', turns: 'No turns left.' })[by],
 }
 

@@ -8,7 +8,7 @@ import { cardNameSchema } from '../game/schema-parts.ts'
 import { CARD_STATES, type CardState, type Input, type Refusal } from '../play/events.ts'
 import { advance, apply } from '../play/machine.ts'
 import { tableOf } from '../game/check.ts'
-import { isOver, NEVER, type Round } from '../play/round.ts'
+import { isOver, LAST_TIME, NEVER, type Round } from '../play/round.ts'
 import { newRound } from '../play/new-round.ts'
 import { bad, cut, good, type Result } from '../result.ts'
 
@@ -22,10 +22,7 @@ import { bad, cut, good, type Result } from '../result.ts'
  *   the end      {"at":9000,"end":"won"}                                   or lost
  */
 
-const at = z
-  .int()
-  .min(0)
-  .max(NEVER - 1)
+const at = z.int().min(0).max(LAST_TIME)
 const lineSchema = z.union([
   z.strictObject({
     at,

@@ -1,16 +1,13 @@
 import { z } from 'zod'
 import { REFUSALS } from '../play/events.ts'
 import { inOrder, type Check } from '../play/record.ts'
-import { NEVER } from '../play/round.ts'
+import { LAST_TIME } from '../play/round.ts'
 import { BOUNDS, LENGTHS } from '../settings/settings.ts'
 import { cardNameSchema, idSchema, seedSchema } from './schema-parts.ts'
 
 /** The schemas of played games and kept checks. */
 
-const time = z
-  .int()
-  .min(0)
-  .max(NEVER - 1)
+const time = z.int().min(0).max(LAST_TIME)
 const count = z.int().min(0)
 const inputSchema = z.discriminatedUnion('do', [
   z.strictObject({ at: time, do: z.literal('press'), cell: z.int() }),

@@ -1,5 +1,5 @@
 import { apply, isWaitingForButton, press } from '../play/machine.ts'
-import { isOver, NEVER, type Round } from '../play/round.ts'
+import { isOver, LAST_TIME, type Round } from '../play/round.ts'
 import type { Mind } from '../settings/mind.ts'
 import type { Settings } from '../settings/settings.ts'
 import { mindStreams } from './chance.ts'
@@ -47,10 +47,10 @@ export function playMinds(
       seats[phase === 'judged' ? nextSeat(rules, round.player, seats.length, judgedMatch) : round.player]!
     const at = ready + player.thought('first')
     const first = player.first()
-    if (at >= NEVER || !flip(round, at, first)) break
+    if (at > LAST_TIME || !flip(round, at, first)) break
     const second = player.second(first)
     const then = round.at + player.thought('second')
-    if (then >= NEVER || !flip(round, then, second)) break
+    if (then > LAST_TIME || !flip(round, then, second)) break
     for (const one of seats) one.settled(first, second, round.judgedMatch)
     const wait = round.judgedMatch ? afterMatch : afterMiss
     ready = round.at + wait

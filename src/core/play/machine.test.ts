@@ -8,7 +8,7 @@ import { advance, apply } from './machine.ts'
 import { newRound } from './new-round.ts'
 import { replay } from './replay.ts'
 import { resultOf } from './result.ts'
-import type { Round } from './round.ts'
+import { LAST_TIME, type Round } from './round.ts'
 
 const anyGame = fc.record({
   settings: anySettings,
@@ -114,6 +114,19 @@ describe('for any level, deal and inputs', () => {
           }
         },
       ),
+    )
+  })
+
+  test('however far a time is, the round ends or stands at the last one', () => {
+    fc.assert(
+      fc.property(anyGame, fc.constantFrom(2 ** 30 - 1, 2 ** 40, Infinity), (game, far) => {
+        const { settings, pairs, seed, inputs } = game
+        const round = newRound(settings, cellsOf(settings, pairs, seed))
+        for (const input of inputs) apply(round, input)
+        apply(round, { at: far, do: 'press', cell: 0 })
+        advance(round, far)
+        expect(round.at).toBe(LAST_TIME)
+      }),
     )
   })
 

@@ -2,7 +2,7 @@ import { isLocked, setClock, setClockForLook, startClock } from './clock.ts'
 import { judge, lose, passTurn } from './judge.ts'
 import { tell } from './tell.ts'
 import type { Input, Refusal } from './events.ts'
-import { NEVER, type Round } from './round.ts'
+import { LAST_TIME, NEVER, type Round } from './round.ts'
 
 /*
  * The turn machine. Everything that plays drives it: the table, replays, kept checks and simulated players.
@@ -12,14 +12,18 @@ import { NEVER, type Round } from './round.ts'
  * The outcome is decided at the press. After the end, the two cards of the last turn still settle.
  */
 
-/** Lets time pass up to `at` (ms since the deal): everything due by then happens, in order of time. */
+/**
+ * Lets time pass up to `at` (ms since the deal), but not past LAST_TIME: everything due by then happens, in order of
+ * time.
+ */
 export function advance(round: Round, at: number): void {
-  while (round.nextDue <= at) {
+  const until = at > LAST_TIME ? LAST_TIME : at
+  while (round.nextDue <= until) {
     round.at = round.nextDue
     if (round.dueAt <= round.at) fallDue(round)
     else lose(round, 'clock')
   }
-  if (at > round.at) round.at = at
+  if (until > round.at) round.at = until
 }
 
 /** Takes one input. Time passes first; an input from the past is taken at the round's current time. */
@@ -36,7 +40,7 @@ export function apply(round: Round, input: Input): void {
  * A press on a cell at a time: the same as applying that input. Any number may be given as a cell; most are refused.
  */
 export function press(round: Round, at: number, cell: number): void {
-  if (round.nextDue <= at) advance(round, at)
+  if (round.nextDue <= at || at > LAST_TIME) advance(round, at)
   else if (at > round.at) round.at = at
   const { phase } = round
   if ((phase === 'ready' || phase === 'one-up') && round.states[cell] === 'down') flip(round, cell)

@@ -1,5 +1,7 @@
 import type { Input } from './events.ts'
+import type { Problem } from '../result.ts'
 import type { RoundResult } from './result.ts'
+import { LAST_TIME } from './round.ts'
 
 /** PlayedGame games: what was dealt and pressed, and the expected outcome. */
 
@@ -24,18 +26,26 @@ export type Check = PlayedGame & { id: string; name: string; expect: Partial<Rou
 /** How a record begins as a file of its own. */
 export const recordHead = { format: 'lucky-twin/play', version: 1 } as const
 
-/** Inputs may not run backwards in time; the message names the first that does. */
-export function inOrder(played: {
-  inputs: readonly Input[]
-  until?: number
-}): { at: string; message: string } | null {
+const isTime = (at: number): boolean => at >= 0 && at <= LAST_TIME
+
+/** What is wrong with a time that somebody gave, or null: it is neither a number nor one that a round can have. */
+export const timeProblem = (place: string, at: number): Problem | null =>
+  isTime(at)
+    ? null
+    : { at: place, message: `${at} is not a time of a round: 0 to ${LAST_TIME} ms since the deal` }
+
+/** Times of inputs must be times of a round, and may not run backwards; the message names the first that does. */
+export function inOrder(played: { inputs: readonly Input[]; until?: number }): Problem | null {
   let before = 0
   for (const [i, { at }] of played.inputs.entries()) {
+    const wrong = timeProblem(`inputs[${i}].at`, at)
+    if (wrong) return wrong
     if (at < before)
       return { at: `inputs[${i}].at`, message: `${at} is earlier than the previous input (${before})` }
     before = at
   }
-  if (played.until !== undefined && played.until < before)
+  if (played.until === undefined) return null
+  if (played.until < before)
     return { at: 'until', message: `${played.until} is earlier than the last input (${before})` }
-  return null
+  return timeProblem('until', played.until)
 }

@@ -57,7 +57,7 @@ export function resultOf(round: Round): RoundResult {
 }
 
 /** Who of several players won a cleared board: the most points, then the most matches; more than one in a tie. */
-export function winners(players: NonNullable<RoundResult['players']>): number[] {
+export function winners(players: Readonly<NonNullable<RoundResult['players']>>): number[] {
   const rank = ({ score, matches }: { score: number; matches: number }): number => score * 1e4 + matches
   const best = Math.max(...players.map(rank))
   return players.flatMap((player, at) => (rank(player) === best ? [at] : []))

@@ -2,8 +2,11 @@ import type { Cells } from '../deal/deal.ts'
 import type { Settings } from '../settings/settings.ts'
 import type { CardState, Event, LostBy, Phase, Refusal } from './events.ts'
 
-/** Later than any round can last (about 12 days), in ms. A small whole number keeps the state's fields fast. */
+/** Later than any time of a round, in ms. A small whole number keeps the state's fields fast. */
 export const NEVER = 2 ** 30 - 1
+
+/** The last time of a round, in ms since the deal (about 6 days): there time stands, and presses still count. */
+export const LAST_TIME = 2 ** 29
 
 /** What one of several players has done so far. */
 export type Seat = { matches: number; misses: number; score: number; streak: number }

@@ -2,7 +2,7 @@ import { cardsMatch, NO_CARD } from '../deck/card.ts'
 import { timeLeft } from './clock.ts'
 import type { Input } from './events.ts'
 import { advance, apply, isWaitingForButton } from './machine.ts'
-import { isOver, NEVER, pairsLeft, type Round } from './round.ts'
+import { isOver, LAST_TIME, NEVER, pairsLeft, type Round } from './round.ts'
 
 /*
  * Shortcuts for an author to bring a game to the moment to be tried. They press like anyone else, as soon as the rules
@@ -70,7 +70,7 @@ export function toLastSeconds(round: Round, left: number): Shortcut {
     for (let now = timeLeft(round)!; now > left && !isOver(round); now = timeLeft(round)!) {
       const before = round.at
       advance(round, round.clock.running ? round.at + now - left : round.nextDue)
-      if (round.at === before || round.at >= NEVER) break
+      if (round.at === before || round.at === LAST_TIME) break
     }
   }
   return { inputs: hand.inputs, at: round.at }
