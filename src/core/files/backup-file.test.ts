@@ -2,7 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import fc from 'fast-check'
 import { gameWith, pairsNamed } from '../testing/games.ts'
-import { readBackup, writeBackup, type BackedUp } from './backup-file.ts'
+import { backupProblem, readBackup, writeBackup, type BackedUp } from './backup-file.ts'
 
 const MADE = '2026-11-27T12:00:00.000Z'
 const games = (count: number): BackedUp[] =>
@@ -40,6 +40,7 @@ describe('a backup', () => {
         expect(read.value).toEqual({
           made: MADE,
           settings: { 'lucky-twin.walked': 'true' },
+          leftOut: [],
           games: games(count).map(({ game, ...row }) => ({
             ...row,
             name: game.title,
@@ -94,5 +95,52 @@ describe('a backup', () => {
       ['Game 0', false],
       ['Game 1', true],
     ])
+  })
+
+  test('with one flipped bit gives the other games, and names the one', () => {
+    const bytes = writeBackup(games(3), {}, MADE)
+    // the name of an entry stands before its data
+    const name = strToU8('games/2.game.json')
+    const at = bytes.findIndex((_, i) => name.every((byte, j) => bytes[i + j] === byte))
+    bytes[at + name.length + 20]! ^= 1
+    const read = readBackup(bytes)
+    expect(read.ok && read.value.games.map(({ game }) => game.ok)).toEqual([true, false, true])
+    const wrong = read.ok && read.value.games[1]!.game
+    expect(wrong && !wrong.ok && wrong.problem.at).toBe('games/2.game.json')
+  })
+
+  test.each<[string, unknown, string[]]>([
+    ['a long one', { 'lucky-twin.long': 'x'.repeat(20_001), good: 'x' }, ['lucky-twin.long']],
+    ['a long name', { ['n'.repeat(201)]: 'x', good: 'x' }, [`${'n'.repeat(80)}…`]],
+    ['one that is null', { a: null, good: 'x' }, ['a']],
+    ['a number', { a: 5, good: 'x' }, ['a']],
+    ['an object', { a: {}, good: 'x' }, ['a']],
+    ['a list', { a: [], good: 'x' }, ['a']],
+    ['yes or no', { a: true, good: 'x' }, ['a']],
+    ['two of them', { a: 1, b: 2, good: 'x' }, ['a', 'b']],
+    ['null for all', null, ['all settings']],
+    ['a list for all', ['x'], ['all settings']],
+    ['a text for all', 'x', ['all settings']],
+    ['none at all', undefined, []],
+  ])('loses no game by a wrong setting: %s', (_what, settings, leftOut) => {
+    const bytes = changed(writeBackup(games(2), {}, MADE), 'backup.json', (text) =>
+      JSON.stringify({ ...(JSON.parse(text) as object), settings }),
+    )
+    const read = readBackup(bytes)
+    if (!read.ok) throw new Error(read.problem.message)
+    expect(read.value.games.map(({ game }) => game.ok)).toEqual([true, true])
+    expect(read.value.leftOut).toEqual(leftOut)
+    const isObject = typeof settings === 'object' && settings !== null && !Array.isArray(settings)
+    expect(read.value.settings).toEqual(isObject ? { good: 'x' } : {})
+  })
+
+  test('is read back: what would not be the same is named', () => {
+    const rows = games(2)
+    const bytes = writeBackup(rows, {}, MADE)
+    expect(backupProblem(bytes, rows)).toBe('')
+    expect(backupProblem(bytes, [rows[0]!, rows[0]!])).toBe('Game 1 is not the same when read back')
+    expect(backupProblem(bytes.slice(0, 100), rows)).toMatch(/cut off/)
+    const unreadable = { ...rows[0]!, game: { ...rows[0]!.game, id: '' } }
+    expect(backupProblem(writeBackup([unreadable], {}, MADE), [unreadable])).toMatch(/^Game 0: id: /)
   })
 })

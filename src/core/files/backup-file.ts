@@ -1,10 +1,11 @@
-import { strToU8, unzipSync, zipSync } from 'fflate'
+import { strToU8, zipSync } from 'fflate'
 import { z } from 'zod'
 import type { Game } from '../game/game.ts'
-import { bad, cut, good, type Result } from '../result.ts'
+import { bad, cut, good, problemLine, type Result } from '../result.ts'
 import { BOUNDS, LENGTHS, SIZES, sizeWords } from '../settings/settings.ts'
 import { readGame, writeGame } from './game-file.ts'
 import { parseJson, readHead, readWith } from './read-json.ts'
+import { unzip } from './unzip.ts'
 import { readUtf8 } from './utf8.ts'
 
 /**
@@ -17,6 +18,8 @@ const BACKUP_VERSION = 1
 const LIST = 'backup.json'
 /** Of one backup, unpacked, in bytes. */
 const MOST = 1024 * 2 ** 20
+/** The longest name and text of a setting, in characters. */
+const LONGEST = { name: 200, text: 20_000 } as const
 
 /**
  * A game as it was on the shelf: its key there, when it was last changed, and since when it is in the bin, in ms since
@@ -40,7 +43,8 @@ const backupSchema = z.strictObject({
       }),
     )
     .max(BOUNDS.checks[1]),
-  settings: z.record(z.string().max(LENGTHS.text), z.string().max(LENGTHS.text)),
+  // no setting may cost a game: each is looked at by itself
+  settings: z.unknown().optional(),
 })
 
 /** The bytes of a backup. In: games and settings of the studio; `made`, when, as ISO 8601. */
@@ -59,46 +63,87 @@ export function writeBackup(
   return zipSync({ [LIST]: strToU8(JSON.stringify(head, null, 2) + '\n'), ...entries }, { level: 6 })
 }
 
-/** A backup from its bytes. A game that cannot be read is named with its problem; all others are there. */
+/** What is in a backup. `leftOut`: the names of settings that cannot be read. */
+export type Backup = {
+  made: string
+  games: FromBackup[]
+  settings: Record<string, string>
+  leftOut: string[]
+}
+
+/**
+ * A backup from its bytes. A game that cannot be read is named with its problem; all others are there. In: `progress`
+ * gets the share done, 0 to 1.
+ */
 export function readBackup(
   bytes: Uint8Array,
-): Result<{ made: string; games: FromBackup[]; settings: Record<string, string> }> {
+  progress: (share: number) => void = () => undefined,
+): Result<Backup> {
   let total = 0
-  let files: Record<string, Uint8Array>
-  try {
-    files = unzipSync(bytes, { filter: ({ originalSize }) => (total += originalSize) <= MOST })
-  } catch {
-    return bad('', 'this backup is cut off, or is not a zip')
-  }
+  const unzipped = unzip(bytes, ({ size }) => (total += size) <= MOST)
+  if (!unzipped.ok) return bad('', 'this backup is cut off, or is not a zip')
   if (total > MOST) return bad('', `larger than ${sizeWords(MOST)} unpacked`)
-  const text = files[LIST]
+  const files = unzipped.value
+  const text = files.get(LIST)
   if (!text)
     return bad('', `no ${LIST} in this zip, so it is not a backup; open a zipped game with "Open a file"`)
-  const decoded = readUtf8(text)
+  const decoded = text.ok ? readUtf8(text.value) : text
   const json = decoded.ok ? parseJson(decoded.value) : decoded
   if (!json.ok) return bad(LIST, json.problem.message)
   const head = readHead(json.value, BACKUP_FORMAT, BACKUP_VERSION)
   if (!head.ok) return bad(`${LIST}, ${head.problem.at}`, head.problem.message)
   const read = readWith(backupSchema, head.value.rest)
   if (!read.ok) return bad(`${LIST}, ${read.problem.at}`, read.problem.message)
-  const { made, games, settings } = read.value
+  const { made, games } = read.value
   return good({
     made,
-    settings,
-    games: games.map(({ file, title, key, touched, removed }) => ({
-      key,
-      touched,
-      ...(removed ? { removed } : {}),
-      name: title || cut(file),
-      game: gameIn(files, file),
-    })),
+    ...settingsIn(read.value.settings),
+    games: games.map(({ file, title, key, touched, removed }, i) => {
+      progress(i / games.length)
+      return {
+        key,
+        touched,
+        ...(removed ? { removed } : {}),
+        name: title || cut(file),
+        game: gameIn(files, file),
+      }
+    }),
   })
 }
 
-function gameIn(files: Record<string, Uint8Array>, file: string): Result<Game> {
-  const bytes = Object.hasOwn(files, file) ? files[file] : undefined
+/** The settings of a backup that can be read, and the names of the others. */
+function settingsIn(value: unknown): Pick<Backup, 'settings' | 'leftOut'> {
+  if (value === undefined) return { settings: {}, leftOut: [] }
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    return { settings: {}, leftOut: ['all settings'] }
+  const isRead = ([name, text]: [string, unknown]): boolean =>
+    name.length <= LONGEST.name && typeof text === 'string' && text.length <= LONGEST.text
+  const all = Object.entries(value)
+  return {
+    settings: Object.fromEntries(all.filter(isRead)) as Record<string, string>,
+    leftOut: all.filter((one) => !isRead(one)).map(([name]) => cut(name)),
+  }
+}
+
+function gameIn(files: ReadonlyMap<string, Result<Uint8Array>>, file: string): Result<Game> {
+  const bytes = files.get(file)
   if (!bytes) return bad('', `${cut(file)} is missing from the backup`)
-  if (bytes.length > SIZES.file) return bad('', `larger than ${sizeWords(SIZES.file)}`)
-  const text = readUtf8(bytes)
+  if (!bytes.ok) return bad(cut(file), bytes.problem.message)
+  if (bytes.value.length > SIZES.file) return bad('', `larger than ${sizeWords(SIZES.file)}`)
+  const text = readUtf8(bytes.value)
   return text.ok ? readGame(text.value) : text
+}
+
+/**
+ * What a backup that was just made does not give back when it is read, in words; empty if it gives back all. In: its
+ * bytes, and what it was made of.
+ */
+export function backupProblem(bytes: Uint8Array, games: readonly BackedUp[]): string {
+  const read = readBackup(bytes)
+  if (!read.ok) return problemLine(read.problem)
+  for (const [i, { game, name }] of read.value.games.entries()) {
+    if (!game.ok) return `${name}: ${problemLine(game.problem)}`
+    if (writeGame(game.value) !== writeGame(games[i]!.game)) return `${name} is not the same when read back`
+  }
+  return ''
 }

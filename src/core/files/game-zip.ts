@@ -1,4 +1,4 @@
-import { strToU8, unzipSync, zipSync } from 'fflate'
+import { strToU8, zipSync } from 'fflate'
 import { fromUint8Array, toUint8Array } from 'js-base64'
 import type { Game } from '../game/game.ts'
 import { imagesOf, ownFilesOf, soundsOf } from '../game/own-files.ts'
@@ -9,6 +9,7 @@ import { imageType } from './image.ts'
 import { soundType } from './sound.ts'
 import { parseJson } from './read-json.ts'
 import { readShippedPage } from './shipped-page.ts'
+import { unzip } from './unzip.ts'
 import { readUtf8 } from './utf8.ts'
 
 const GAME = 'game.json'
@@ -27,25 +28,24 @@ const ENDINGS: Record<string, string> = { jpeg: 'jpg', mpeg: 'mp3' }
 export function readGameZip(bytes: Uint8Array): Result<Game> {
   let total = 0
   let tooLarge = ''
-  let files: Record<string, Uint8Array>
-  try {
-    files = unzipSync(bytes, {
-      filter({ name, originalSize }) {
-        const isWhole = WHOLE.includes(name)
-        if (!isWhole && !/^(art|sound)\//.test(name)) return false
-        total += originalSize
-        if (total > SIZES.file || (!isWhole && originalSize > SIZES.image)) tooLarge ||= name
-        return tooLarge === ''
-      },
-    })
-  } catch {
-    return bad('', 'not a zip, or cut off')
-  }
+  const unzipped = unzip(bytes, ({ name, size }) => {
+    const isWhole = WHOLE.includes(name)
+    if (!isWhole && !/^(art|sound)\//.test(name)) return false
+    total += size
+    if (total > SIZES.file || (!isWhole && size > SIZES.image)) tooLarge ||= name
+    return tooLarge === ''
+  })
+  if (!unzipped.ok) return unzipped
   if (tooLarge)
     return bad(
       cut(tooLarge),
       `too large: ${sizeWords(SIZES.image)} an image, ${sizeWords(SIZES.file)} in all`,
     )
+  const files: Record<string, Uint8Array> = {}
+  for (const [name, file] of unzipped.value) {
+    if (!file.ok) return bad(cut(name), file.problem.message)
+    files[name] = file.value
+  }
   const text = files[GAME]
   if (!text) return shippedIn(files)
   const decoded = readUtf8(text)
