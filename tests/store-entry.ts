@@ -51,10 +51,11 @@ export function openStore() {
     async restore(bytes: number[], how: 'add' | 'replace'): Promise<void> {
       const read = readBackup(new Uint8Array(bytes))
       if (!read.ok) throw new Error(read.problem.message)
-      for (const { key, touched, removed, game } of read.value.games) {
+      const games = read.value.games.map(({ key, touched, removed, game }) => {
         if (!game.ok) throw new Error(game.problem.message)
-        await shelf.restore({ key, touched, ...(removed ? { removed } : {}), game: game.value }, how)
-      }
+        return { key, touched, ...(removed ? { removed } : {}), game: game.value, how }
+      })
+      await shelf.restore(games)
     },
   }
 }

@@ -71,14 +71,8 @@ export type Backup = {
   leftOut: string[]
 }
 
-/**
- * A backup from its bytes. A game that cannot be read is named with its problem; all others are there. In: `progress`
- * gets the share done, 0 to 1.
- */
-export function readBackup(
-  bytes: Uint8Array,
-  progress: (share: number) => void = () => undefined,
-): Result<Backup> {
+/** A backup from its bytes. A game that cannot be read is named with its problem; all others are there. */
+export function readBackup(bytes: Uint8Array): Result<Backup> {
   let total = 0
   const unzipped = unzip(bytes, ({ size }) => (total += size) <= MOST)
   if (!unzipped.ok) return bad('', 'this backup is cut off, or is not a zip')
@@ -98,16 +92,13 @@ export function readBackup(
   return good({
     made,
     ...settingsIn(read.value.settings),
-    games: games.map(({ file, title, key, touched, removed }, i) => {
-      progress(i / games.length)
-      return {
-        key,
-        touched,
-        ...(removed ? { removed } : {}),
-        name: title || cut(file),
-        game: gameIn(files, file),
-      }
-    }),
+    games: games.map(({ file, title, key, touched, removed }) => ({
+      key,
+      touched,
+      ...(removed ? { removed } : {}),
+      name: title || cut(file),
+      game: gameIn(files, file),
+    })),
   })
 }
 

@@ -11,7 +11,7 @@ import {
   writeSettings,
 } from '../../core/settings/levels.ts'
 import type { Section, Settings } from '../../core/settings/settings.ts'
-import { oneGame, stepsOf, type Kept } from './db.ts'
+import { anyGame, oneGame, stepsOf, type Kept } from './db.ts'
 import { layDemos } from './demo-games.ts'
 import { useHistory } from './history.ts'
 import { useSaving } from './saving.ts'
@@ -37,16 +37,29 @@ export const useBench = defineStore('bench', () => {
     game.value = freeze(next, true)
   }
 
+  /** what another tab changed was taken over: how often, and the name of the open level if it is gone by that */
+  const takenOver = shallowRef<{ times: number; lost: string | null }>({ times: 0, lost: null })
+
   /** Takes over a stored version of the game; the one that was here is one undo away. */
   function takeOver({ game: other, rev }: Kept): void {
+    const before = level.value
     history.remember(game.value!, 'take over the other tab', null)
     show(other)
     saving.begin(rev)
+    const lost = before && !level.value ? before.name : null
+    toLevelThere()
+    takenOver.value = { times: takenOver.value.times + 1, lost }
   }
-  /** After a clash: takes what the other tab saved. */
+  /** After a clash: takes what the other tab saved, if it is still there. */
   async function takeTheirs(): Promise<void> {
-    const row = await oneGame(key.value)
-    if (row && game.value) takeOver(row)
+    const row = await anyGame(key.value)
+    if (!game.value) return
+    if (row && !row.removed) takeOver(row)
+    else saving.clashWith(row)
+  }
+  /** Where the open level is gone, the first one is open. */
+  function toLevelThere(): void {
+    if (rung.value !== null && !findLevel(game.value!, rung.value)) rung.value = game.value!.levels[0]!.id
   }
 
   let openings = 0
@@ -88,7 +101,7 @@ export const useBench = defineStore('bench', () => {
   const redo = (): void => stepped(history.redo())
   function stepped(isOther: boolean): void {
     if (!isOther) return
-    if (rung.value !== null && !findLevel(game.value!, rung.value)) rung.value = game.value!.levels[0]!.id
+    toLevelThere()
     saving.changed()
   }
 
@@ -125,7 +138,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   const { past, future } = history
-  const { state, failure, isUnsaved, flush, keepMine, retry } = saving
+  const { state, clash, failure, isUnsaved, flush, keepMine, retry } = saving
   return {
     key,
     game,
@@ -135,6 +148,8 @@ export const useBench = defineStore('bench', () => {
     past,
     future,
     state,
+    clash,
+    takenOver,
     failure,
     isUnsaved,
     open,

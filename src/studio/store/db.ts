@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
+import { newId } from '../../core/settings/new-id.ts'
 import { packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
 import { nextTask } from './next-task.ts'
@@ -86,6 +87,10 @@ export function onOtherTab(tell: (key: string) => void): () => void {
 }
 
 export class SaveConflict extends Error {}
+
+/** A rev that no tab holds of any game: saves count on from one by one, and never get that far. */
+let lastNewRev = 0
+const newRev = (): number => (lastNewRev = Math.max(lastNewRev + 1, Date.now()))
 
 async function open(): Promise<boolean> {
   if (refused) return false
@@ -202,7 +207,8 @@ export async function oneGame(key: string): Promise<Kept | undefined> {
   return row?.removed ? undefined : row
 }
 
-async function anyGame(key: string): Promise<Kept | undefined> {
+/** A game on the shelf or in the bin. */
+export async function anyGame(key: string): Promise<Kept | undefined> {
   if (!(await open())) return memory.get(key)
   const game = await db.transaction('r', TABLES, async () => {
     const row = await db.games.get(key)
@@ -223,8 +229,8 @@ export async function sweepArt(): Promise<void> {
 }
 
 /**
- * Saves a game. `before` is the rev that was read (0 for a new row), `history` all steps that can be undone and redone
- * from it: other stored steps are dropped. Out: the new rev. Throws SaveConflict if another tab has saved since, and
+ * Saves a game, and takes it out of the bin. `before` is the rev that was read (0 for a new row), `history` all steps
+ * that can be undone and redone from it: other stored steps are dropped. Out: the new rev. Throws SaveConflict if another tab has saved since, and
  * whatever the browser throws when storage is full.
  */
 export async function keepGame(
@@ -233,7 +239,7 @@ export async function keepGame(
   before: number,
   history: readonly KeptStep[] = [],
 ): Promise<number> {
-  const row: Kept = { key, game, rev: before + 1, touched: Date.now() }
+  const row: Kept = { key, game, rev: before ? before + 1 : newRev(), touched: Date.now() }
   if (await open()) {
     const storedGame = stored.get(key)
     const writing = await written(row, storedGame?.rev === before ? storedGame.parts : undefined)
@@ -256,14 +262,76 @@ async function isNewest(key: string, before: number): Promise<void> {
   if (Boolean(there) !== before > 0) throw new SaveConflict()
 }
 
-/** Stores a row just as it is, replacing what is under its key; it has no history. */
-export async function putBack(row: Kept): Promise<void> {
+/**
+ * A game to be laid beside all others, under its key or one like it; or in place of what is under its key, which then
+ * goes into the bin.
+ */
+export type Laid = Omit<Kept, 'rev'> & { how: 'add' | 'replace' }
+
+/**
+ * Lays games on the shelf without a history, all of them or none. What another tab has saved until then is what goes
+ * into the bin; a tab that has one of these games open finds that it was changed. In: `progress` gets the share done,
+ * 0 to 1; nothing is laid if `signal` is aborted. Throws its reason, and whatever the browser throws when storage is
+ * full.
+ */
+export async function layGames(
+  games: readonly Laid[],
+  progress: (share: number) => void = () => undefined,
+  signal?: AbortSignal,
+): Promise<void> {
+  const laid: string[] = []
+  const step = (done: number): void => {
+    signal?.throwIfAborted()
+    progress(done / (2 * games.length))
+  }
   if (await open()) {
-    const writing = await written(row)
-    storedSteps.set(row.key, await db.transaction('rw', TABLES, () => put(writing, [])))
-    stored.delete(row.key)
-  } else memory.set(row.key, row)
-  channel?.postMessage(row.key)
+    const writings: Written[] = []
+    for (const { how: _, ...game } of games) {
+      step(writings.length)
+      writings.push(await written({ ...game, rev: newRev() }))
+      await nextTask()
+    }
+    await db.transaction('rw', TABLES, async () => {
+      const keys = new Set(await db.games.toCollection().primaryKeys())
+      for (const [i, one] of writings.entries()) {
+        step(games.length + i)
+        const { key } = one.row
+        const there = games[i]!.how === 'replace' ? await db.games.get(key) : undefined
+        const freeKey = newId(key, keys, 'game')
+        keys.add(freeKey)
+        if (there) await binCopy(there, freeKey)
+        await put(there ? one : underKey(one, freeKey), [])
+        laid.push(there ? key : freeKey)
+      }
+    })
+  } else
+    for (const { how, ...game } of games) {
+      const there = how === 'replace' ? memory.get(game.key) : undefined
+      const freeKey = newId(game.key, memory.keys(), 'game')
+      if (there) memory.set(freeKey, { ...there, key: freeKey, removed: Date.now() })
+      const key = there ? game.key : freeKey
+      memory.set(key, { ...game, key, rev: newRev() })
+      laid.push(key)
+    }
+  for (const key of laid) {
+    stored.delete(key)
+    storedSteps.delete(key)
+    channel?.postMessage(key)
+  }
+}
+
+/** What is prepared for one key, for another. */
+const underKey = (one: Written, key: string): Written => ({
+  ...one,
+  row: { ...one.row, key },
+  texts: one.texts.map((part) => ({ ...part, key })),
+})
+
+/** Copies a stored game into the bin under a new key, without its history. Within a transaction. */
+async function binCopy(row: GameRow, key: string): Promise<void> {
+  const parts = await partsUnder(row.key).toArray()
+  await db.parts.bulkPut(parts.map((part) => ({ ...part, key })))
+  await db.games.put({ ...row, key, rev: newRev(), removed: Date.now() })
 }
 
 /** Puts a game into the bin at a time, or back on the shelf (null). */
@@ -272,13 +340,14 @@ export async function setRemoved(key: string, since: number | null): Promise<voi
     await db.transaction('rw', db.games, async () => {
       const row = await db.games.get(key)
       if (!row) return
-      const { removed: _, ...rest } = row
+      // a tab that has it open finds that it was changed, before it saves
+      const { removed: _, ...rest } = { ...row, rev: newRev() }
       await db.games.put(since === null ? rest : { ...rest, removed: since })
     })
   else {
     const row = memory.get(key)
     if (row) {
-      const { removed: _, ...rest } = row
+      const { removed: _, ...rest } = { ...row, rev: newRev() }
       memory.set(key, since === null ? rest : { ...rest, removed: since })
     }
   }

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
-import { SaveConflict, keepGame, oneGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
+import { anyGame, SaveConflict, keepGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
 import { nextTask } from './next-task.ts'
 
 /**
@@ -10,7 +10,7 @@ import { nextTask } from './next-task.ts'
 const SAVE_AFTER = 40
 
 /** Why the browser did not keep something, in words where they are known. */
-const whyNot = (error: Error & { inner?: Error }): string =>
+export const whyNotKept = (error: Error & { inner?: Error }): string =>
   [error.name, error.inner?.name].includes('QuotaExceededError')
     ? 'its storage is full'
     : error.message || error.name
@@ -22,30 +22,42 @@ type Document = {
   steps(now: Game): KeptStep[]
 }
 
+/** What another tab did to the game while something was unsaved here, or what cannot be taken over unasked. */
+export type Clash = 'changed' | 'binned' | 'deleted'
+const clashOf = (row: Kept | undefined): Clash => (!row ? 'deleted' : row.removed ? 'binned' : 'changed')
+
+/** The field that somebody types in and that has not taken over its text yet. */
+let halfTyped: EventTarget | null = null
+const isHalfTyped = (): boolean => halfTyped !== null && halfTyped === globalThis.document?.activeElement
+globalThis.document?.addEventListener('input', ({ target }) => (halfTyped = target), true)
+globalThis.document?.addEventListener('change', () => (halfTyped = null), true)
+
 /** Saves the document on the bench in the browser, with its history. */
 export function useSaving({ key, game, steps }: Document) {
   const state = ref<'saved' | 'saving' | 'failed' | 'clash'>('saved')
   const failure = ref('')
+  /** what another tab did, in a clash */
+  const clash = ref<Clash>('changed')
   /** whether there are edits that are not saved by themselves */
-  const isUnsaved = computed(() => state.value === 'failed' || state.value === 'clash')
+  const isUnsaved = computed(() => state.value === 'failed' || (state.value === 'clash' && dirty.value))
   /** what another tab saved while nothing was unsaved here */
   const theirs = shallowRef<Kept | null>(null)
   let rev = 0
-  let dirty = false
+  const dirty = ref(false)
   let timer = 0
   let saving: Promise<void> | null = null
 
   /** The document is what is stored at this rev. */
   function begin(at: number): void {
     rev = at
-    dirty = false
+    dirty.value = false
     theirs.value = null
     state.value = 'saved'
   }
 
   /** The document was edited: it will be saved soon. */
   function changed(): void {
-    dirty = true
+    dirty.value = true
     if (state.value === 'clash') return
     state.value = 'saving'
     timer ||= window.setTimeout(() => void flush(), SAVE_AFTER)
@@ -56,8 +68,8 @@ export function useSaving({ key, game, steps }: Document) {
     clearTimeout(timer)
     timer = 0
     if (saving) await saving
-    if (!dirty || !game.value || state.value === 'clash') return
-    dirty = false
+    if (!dirty.value || !game.value || state.value === 'clash') return
+    dirty.value = false
     saving = save(game.value).finally(() => (saving = null))
     await saving
   }
@@ -67,19 +79,26 @@ export function useSaving({ key, game, steps }: Document) {
       const history = steps(doc)
       await nextTask()
       rev = await keepGame(key.value, doc, rev, history)
-      if (!dirty) state.value = 'saved'
+      if (!dirty.value) state.value = 'saved'
     } catch (error) {
-      dirty = true
-      state.value = error instanceof SaveConflict ? 'clash' : 'failed'
-      failure.value = whyNot(error as Error)
+      dirty.value = true
+      failure.value = whyNotKept(error as Error)
+      if (error instanceof SaveConflict) clashWith(await anyGame(key.value))
+      else state.value = 'failed'
     }
   }
 
-  /** After a clash: saves this tab's document over the other's. */
+  /** Nothing is saved until its user has chosen. In: what is stored now. */
+  function clashWith(row: Kept | undefined): void {
+    clash.value = clashOf(row)
+    state.value = 'clash'
+  }
+
+  /** After a clash: saves this tab's document over the other's, or puts it back where the other took it away. */
   async function keepMine(): Promise<void> {
-    rev = (await oneGame(key.value))?.rev ?? 0
+    rev = (await anyGame(key.value))?.rev ?? 0
     state.value = 'saving'
-    dirty = true
+    dirty.value = true
     await flush()
   }
 
@@ -90,12 +109,12 @@ export function useSaving({ key, game, steps }: Document) {
 
   onOtherTab((other) => {
     if (other !== key.value || !game.value) return
-    void oneGame(other).then((row) => {
-      if (!row || row.rev === rev) return
-      if (dirty || saving) state.value = 'clash'
-      else theirs.value = row
+    void anyGame(other).then((row) => {
+      if (other !== key.value || !game.value || row?.rev === rev) return
+      if (row && !row.removed && !dirty.value && !saving && !isHalfTyped()) theirs.value = row
+      else clashWith(row)
     })
   })
 
-  return { state, failure, isUnsaved, theirs, begin, changed, flush, keepMine, retry }
+  return { state, clash, failure, isUnsaved, theirs, begin, changed, flush, clashWith, keepMine, retry }
 }

@@ -4,12 +4,25 @@ import type { Game } from '../../core/game/game.ts'
 import { fileStem, freeTitle } from '../../core/game/names.ts'
 import { newId } from '../../core/settings/new-id.ts'
 import { LENGTHS } from '../../core/settings/settings.ts'
-import { allGames, dropGame, keepGame, onOtherTab, putBack, setRemoved, sweepArt, type Kept } from './db.ts'
+import {
+  allGames,
+  dropGame,
+  keepGame,
+  layGames,
+  onOtherTab,
+  setRemoved,
+  sweepArt,
+  type Kept,
+  type Laid,
+} from './db.ts'
 import { demoGames, layDemos } from './demo-games.ts'
 
 /** How long a removed game stays in the bin, in days. */
 export const DAYS_IN_BIN = 30
 const DAY = 24 * 60 * 60 * 1000
+
+/** Whether a game that was removed at this time, in ms since 1970, has been in the bin for too long. */
+export const isTooOld = (removed: number): boolean => removed < Date.now() - DAYS_IN_BIN * DAY
 
 /** The games on the shelf, the last edited first, and those in the bin, the last removed first. */
 export const useShelf = defineStore('shelf', () => {
@@ -25,7 +38,7 @@ export const useShelf = defineStore('shelf', () => {
   async function load(): Promise<void> {
     await layDemos()
     const all = await allGames()
-    const old = all.filter(({ removed }) => removed && removed < Date.now() - DAYS_IN_BIN * DAY)
+    const old = all.filter(({ removed }) => removed && isTooOld(removed))
     for (const { key } of old) await dropGame(key)
     if (!ready.value) await sweepArt()
     rows.value = all.filter((row) => !old.includes(row))
@@ -91,24 +104,31 @@ export const useShelf = defineStore('shelf', () => {
       const there = all.find(({ key }) => key === demo.key)
       if (there && !there.removed) continue
       if (there) await setRemoved(demo.key, null)
-      else await putBack(demo)
+      else await layGames([{ ...demo, how: 'add' }])
       put++
     }
     await load()
     return put
   }
 
-  /** Adds a game of a backup beside all others, or in place of the one under its key, which then goes into the bin. */
+  /**
+   * Lays games of a backup on the shelf, all of them or none. One that was in the bin for too long comes back to the
+   * shelf, since it would be gone at once. In: as `layGames`.
+   */
   async function restore(
-    { key, touched, removed, game }: Omit<Kept, 'rev'>,
-    how: 'add' | 'replace',
+    games: readonly Laid[],
+    progress?: (share: number) => void,
+    signal?: AbortSignal,
   ): Promise<void> {
-    const there = (await allGames()).find((row) => row.key === key)
-    if (how === 'replace' && there) {
-      await putBack({ ...there, key: await freeKey(key), removed: Date.now() })
-      await putBack({ key, game, rev: there.rev + 1, touched, ...(removed ? { removed } : {}) })
-    } else await putBack({ key: await freeKey(key), game, rev: 1, touched, ...(removed ? { removed } : {}) })
-    await load()
+    const lasting = games.map(({ removed, ...game }) => ({
+      ...game,
+      ...(removed && !isTooOld(removed) ? { removed } : {}),
+    }))
+    try {
+      await layGames(lasting, progress, signal)
+    } finally {
+      await load()
+    }
   }
 
   onOtherTab(() => void load())

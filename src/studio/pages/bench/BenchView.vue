@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useEventListener, useLocalStorage, useMediaQuery } from '@vueuse/core'
+import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, watchEffect, type Component } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
 import LadderView from '../ladder/LadderView.vue'
@@ -11,6 +11,7 @@ import KeysDialog from './KeysDialog.vue'
 import LeaveDialog from './LeaveDialog.vue'
 import StationSkeleton from './StationSkeleton.vue'
 import { useKeys } from '../../parts/keys/useKeys.ts'
+import { isBoolean, useChoice } from '../../parts/settings/useChoice.ts'
 
 const bench = useBench()
 const route = useRoute()
@@ -19,7 +20,7 @@ const isFound = ref<boolean | null>(null)
 const isOpen = computed(() => !!bench.game && isFound.value === true)
 const keysOpen = ref(false)
 /** Opens by itself once, on a screen large enough; later from the question mark. */
-const walked = useLocalStorage('lucky-twin.walked', false)
+const walked = useChoice('walked', false, isBoolean)
 const isWide = useMediaQuery('(min-width: 761px)')
 const walking = ref(false)
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))

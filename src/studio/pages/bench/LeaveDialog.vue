@@ -7,10 +7,18 @@ import { downloadGame } from '../../parts/files/download.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
 import { storageProblem } from '../../store/db.ts'
+import type { Clash } from '../../store/saving.ts'
 
 /** Asks before a game is left whose last changes the browser did not keep; for a closed tab, the browser asks. */
 const bench = useBench()
 const open = ref(false)
+const ELSEWHERE: Record<Clash, (title: string) => string> = {
+  changed: (title) =>
+    `Another tab has changed ${title} too, and you have not chosen yet which version stays. If you leave now, the other tab's does.`,
+  binned: (title) =>
+    `Another tab has put ${title} into the bin. If you leave now, it lies there without your last changes.`,
+  deleted: (title) => `Another tab has deleted ${title}. If you leave now, it is lost.`,
+}
 let answer: (leaves: boolean) => void = () => undefined
 async function mayLeave(): Promise<boolean> {
   await bench.flush()
@@ -33,8 +41,7 @@ useEventListener(window, 'beforeunload', (event) => {
 <template>
   <ModalDialog v-model="open" title="The last changes are not saved" :width="560">
     <p v-if="bench.state === 'clash'">
-      Another tab has changed {{ bench.game!.title }} too, and you have not chosen yet which version stays. If
-      you leave now, the other tab's does.
+      {{ ELSEWHERE[bench.clash](bench.game!.title) }}
     </p>
     <p v-else>
       This browser did not save them ({{ bench.failure }}). If you leave {{ bench.game!.title }} now, they are

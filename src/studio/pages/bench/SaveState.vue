@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
+import { watch } from 'vue'
 import { useRouter } from 'vue-router'
 import { downloadGame } from '../../parts/files/download.ts'
+import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import { useShelf } from '../../store/shelf.ts'
 
@@ -9,6 +11,21 @@ import { useShelf } from '../../store/shelf.ts'
 const bench = useBench()
 const shelf = useShelf()
 const router = useRouter()
+const { say } = useToasts()
+
+/** What another tab changed was taken over, since nothing was unsaved here. */
+watch(
+  () => bench.takenOver,
+  ({ lost }) => {
+    const opened = bench.level ? `"${bench.level.name}" is open now` : 'the house rules are open now'
+    say(
+      lost
+        ? `Another tab removed the level "${lost}": ${opened}`
+        : 'Another tab changed this game, and this tab has taken it over',
+      { about: 'another tab', act: { label: 'Undo', run: () => bench.undo() } },
+    )
+  },
+)
 
 async function keepAsCopy(): Promise<void> {
   const mine = bench.game!
@@ -30,11 +47,24 @@ async function keepAsCopy(): Promise<void> {
     <ElButton class="btn" @click="downloadGame(bench.game!)">Save to a file</ElButton>
     <ElButton class="btn" @click="bench.retry()">Try again</ElButton>
   </div>
-  <div v-else class="banner" role="alert">
+  <div v-else-if="bench.clash === 'changed'" class="banner" role="alert">
     <p><strong>Another tab has changed this game.</strong> Nothing is overwritten until you choose.</p>
     <ElButton class="btn" @click="bench.takeTheirs()">Use the other tab's version</ElButton>
     <ElButton class="btn" @click="keepAsCopy">Keep mine as a copy</ElButton>
     <ElButton class="btn" @click="bench.keepMine()">Replace it with mine</ElButton>
+  </div>
+  <div v-else class="banner" role="alert">
+    <p v-if="bench.clash === 'binned'">
+      <strong>Another tab has put this game into the bin.</strong> Nothing is saved until you choose.
+    </p>
+    <p v-else>
+      <strong>Another tab has deleted this game.</strong> This tab still has it. Nothing is saved until you
+      choose.
+    </p>
+    <ElButton class="btn" @click="bench.keepMine()">{{
+      bench.clash === 'binned' ? 'Take it out of the bin' : 'Put it back on the shelf'
+    }}</ElButton>
+    <ElButton class="btn" @click="router.push('/')">Leave it, to the shelf</ElButton>
   </div>
 </template>
 

@@ -1,13 +1,17 @@
 <script setup lang="ts">
-import { ElButton } from 'element-plus'
-import { computed, ref, watch } from 'vue'
+import { ElButton, ElProgress } from 'element-plus'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { problemLine } from '../../../core/result.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { difference } from '../../store/difference.ts'
-import { useShelf } from '../../store/shelf.ts'
-import { takeSettings, type Backup } from './backups.ts'
+import type { Laid } from '../../store/db.ts'
+import { whyNotKept } from '../../store/saving.ts'
+import { DAYS_IN_BIN, isTooOld, useShelf } from '../../store/shelf.ts'
+import { Cancelled } from '../../workers/jobs/job.ts'
+import type { Backup } from '../../../core/files/backup-file.ts'
+import { takeSettings } from './backups.ts'
 
 /** What a backup would add or replace, to check and choose before anything is done. */
 const open = defineModel<boolean>({ required: true })
@@ -21,14 +25,19 @@ const rows = computed(() =>
     const there = [...shelf.boxes, ...shelf.bin].find(({ key }) => key === row.key)
     const { game } = row
     if (!game.ok) return { ...row, at, there, state: 'broken' as const, note: problemLine(game.problem) }
-    if (!there)
-      return { ...row, at, there, state: 'new' as const, note: row.removed ? 'new, in the bin' : 'new' }
+    if (!there) return { ...row, at, there, state: 'new' as const, note: newNote(row.removed) }
     if (!difference(there.game, game.value).length)
       return { ...row, at, there, state: 'same' as const, note: 'the same as here' }
     const when = new Date(there.touched).toLocaleString()
     return { ...row, at, there, state: 'other' as const, note: `here it was changed last on ${when}` }
   }),
 )
+const newNote = (removed?: number): string =>
+  !removed
+    ? 'new'
+    : isTooOld(removed)
+      ? `new; it was in the bin for more than ${DAYS_IN_BIN} days, and comes back to the shelf`
+      : 'new, in the bin'
 const chosen = ref<RestoreChoice[]>([])
 watch(
   () => props.backup,
@@ -54,27 +63,36 @@ const WAYS: Record<'new' | 'same' | 'other', [RestoreChoice, string][]> = {
   ],
 }
 const count = computed(() => chosen.value.filter((how) => how !== 'leave').length)
-const busy = ref(false)
 const problem = ref('')
+/** how much is done, 0 to 1; null if nothing is being restored */
+const share = ref<number | null>(null)
+let stop = new AbortController()
+function cancel(): void {
+  if (share.value === null) open.value = false
+  else stop.abort(new Cancelled())
+}
+watch(open, (isOpen) => isOpen || stop.abort(new Cancelled()))
+onBeforeUnmount(() => stop.abort(new Cancelled()))
+
 async function restore(): Promise<void> {
-  busy.value = true
+  stop = new AbortController()
+  share.value = 0
   problem.value = ''
-  const todo = rows.value.map((row) => ({ row, how: chosen.value[row.at]! }))
-  let done = 0
+  const games = rows.value.flatMap(({ at, key, touched, removed, game }): Laid[] => {
+    const how = chosen.value[at]!
+    if (how === 'leave' || !game.ok) return []
+    return [{ key, touched, ...(removed ? { removed } : {}), game: game.value, how }]
+  })
   try {
-    for (const { row, how } of todo) {
-      if (how === 'leave' || !row.game.ok) continue
-      const { key, touched, removed, game } = row
-      await shelf.restore({ key, touched, ...(removed ? { removed } : {}), game: game.value }, how)
-      done++
-    }
+    await shelf.restore(games, (done) => (share.value = done), stop.signal)
     takeSettings(props.backup.settings)
     open.value = false
-    emit('done', done)
+    emit('done', games.length)
   } catch (error) {
-    problem.value = `${done} of ${count.value} are restored; then the browser refused: ${(error as Error).message}`
+    if (!(error instanceof Cancelled))
+      problem.value = `Nothing is restored: the browser refused (${whyNotKept(error as Error)})`
   }
-  busy.value = false
+  share.value = null
 }
 </script>
 
@@ -97,10 +115,19 @@ async function restore(): Promise<void> {
         <span v-else class="bad">cannot be read</span>
       </li>
     </ul>
+    <p v-if="backup.leftOut.length" class="soft">
+      Settings of the studio that cannot be read are left out: {{ backup.leftOut.join(', ') }}.
+    </p>
+    <ElProgress
+      v-if="share !== null"
+      :percentage="100 * share"
+      :show-text="false"
+      aria-label="Restoring games"
+    />
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>
     <template #buttons>
-      <ElButton class="btn" @click="open = false">Cancel</ElButton>
-      <ElButton class="btn main" :disabled="busy || count === 0" @click="restore">
+      <ElButton class="btn" @click="cancel">Cancel</ElButton>
+      <ElButton class="btn main" :disabled="share !== null || count === 0" @click="restore">
         {{ count === 0 ? 'Nothing to restore' : `Restore ${countWords(count, 'game')}` }}
       </ElButton>
     </template>

@@ -8,7 +8,8 @@ import { onceTrue } from '../../parts/timing/onceTrue.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useShelf } from '../../store/shelf.ts'
-import { packShelf, unpackShelf, type Backup } from './backups.ts'
+import type { Backup } from '../../../core/files/backup-file.ts'
+import { packShelf, unpackShelf } from './backups.ts'
 
 /** Actions for the whole shelf: backup, restore, bin, demo games. */
 const shelf = useShelf()

@@ -2,7 +2,6 @@
 import { ElButton, ElEmpty } from 'element-plus'
 import IconShelf from '~icons/ph/books'
 import IconFolder from '~icons/ph/folder-open'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, defineAsyncComponent, onMounted, ref } from 'vue'
 import { useRouter } from 'vue-router'
 import type { Pair } from '../../../core/deck/pair.ts'
@@ -26,6 +25,7 @@ import { AT_A_GLANCE, FEW, foundBoxes, ORDERS, type Order } from './found-boxes.
 import { openGameFile } from './open-file.ts'
 import { useShelfFindings } from './useShelfFindings.ts'
 import { useWordLists } from './useWordLists.ts'
+import { isOneOf, useChoice } from '../../parts/settings/useChoice.ts'
 
 const shelf = useShelf()
 const { findingsOf } = useShelfFindings(() => shelf.boxes)
@@ -40,7 +40,7 @@ onMounted(() => {
 })
 
 const query = ref('')
-const order = useLocalStorage<Order>('lucky-twin.shelf-order', 'touched')
+const order = useChoice<Order>('shelf-order', 'touched', isOneOf(ORDERS.map(([id]) => id)))
 const many = computed(() => shelf.boxes.length > AT_A_GLANCE)
 const found = computed(() => (many.value ? foundBoxes(shelf.boxes, query.value, order.value) : shelf.boxes))
 

@@ -1,9 +1,7 @@
-import type { BackedUp } from '../../../core/files/backup-file.ts'
+import type { BackedUp, Backup } from '../../../core/files/backup-file.ts'
+import { CHOICES } from '../../parts/settings/useChoice.ts'
 import { startJob } from '../../workers/jobs/job.ts'
 import type { BackupInput, BackupOutput } from '../../workers/jobs/messages.ts'
-
-/** The settings of the studio that go into a backup. */
-const SETTINGS = 'lucky-twin.'
 
 const run = (input: BackupInput): Promise<BackupOutput> =>
   startJob<BackupInput, BackupOutput>(
@@ -11,16 +9,15 @@ const run = (input: BackupInput): Promise<BackupOutput> =>
     input,
   ).done
 
-/** All games as one file. */
+/** All games as one file, which was read back. Throws with words for people if it does not give back all of them. */
 export async function packShelf(games: BackedUp[]): Promise<Uint8Array> {
-  const keys = Object.keys(localStorage).filter((key) => key.startsWith(SETTINGS))
+  const keys = Object.keys(localStorage).filter((key) => key.startsWith(CHOICES))
   const settings = Object.fromEntries(keys.map((key) => [key, localStorage.getItem(key)!]))
   const result = await run({ games, settings })
   if (!('bytes' in result)) throw new Error('no file was made')
+  if (result.problem) throw new Error(result.problem)
   return result.bytes
 }
-
-export type Backup = Extract<Extract<BackupOutput, { read: unknown }>['read'], { ok: true }>['value']
 
 /** The content of a backup. Throws with words for people if it cannot be read. */
 export async function unpackShelf(file: File): Promise<Backup> {
@@ -35,5 +32,5 @@ export async function unpackShelf(file: File): Promise<Backup> {
 /** Applies the settings of a backup; only the studio's own. */
 export function takeSettings(settings: Record<string, string>): void {
   for (const [key, value] of Object.entries(settings))
-    if (key.startsWith(SETTINGS)) localStorage.setItem(key, value)
+    if (key.startsWith(CHOICES)) localStorage.setItem(key, value)
 }

@@ -5,6 +5,8 @@ export type Toast = {
   text: string
   tone: 'plain' | 'wrong'
   act?: { label: string; run: () => void }
+  /** a later message about the same takes its place */
+  about?: string
   /** whether the message still holds; always, if missing */
   isValid?: () => boolean
 }
@@ -15,9 +17,10 @@ let next = 0
 
 /** Short messages at the bottom: what was done, with undo; or what went wrong, and where. */
 export function useToasts() {
-  function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'isValid'>> = {}): void {
+  function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'isValid' | 'about'>> = {}): void {
     const toast: Toast = { id: ++next, text, tone: 'plain', ...options }
-    said.value = [...said.value, toast].slice(-3)
+    const others = said.value.filter(({ about }) => !about || about !== toast.about)
+    said.value = [...others, toast].slice(-3)
     setTimeout(() => close(toast.id), toast.tone === 'wrong' ? 20_000 : 9_000)
   }
   function close(id: number): void {

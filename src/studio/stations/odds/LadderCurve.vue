@@ -1,18 +1,18 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import { ElButton } from 'element-plus'
 import { computed, defineAsyncComponent, ref } from 'vue'
-import type { Lever } from '../../../core/odds/levers.ts'
+import { LEVERS, type Lever } from '../../../core/odds/levers.ts'
 import { onceTrue } from '../../parts/timing/onceTrue.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import NumberWord from '../../parts/settings/NumberWord.vue'
 import BandEnds from './BandEnds.vue'
-import { climbOf, ladderChart, type ClimbOf } from './ladder-chart.ts'
+import { climbOf, CLIMBS, ladderChart, type ClimbOf } from './ladder-chart.ts'
 import { numberOf } from './odds-words.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { OddsSubject } from './useOddsSubject.ts'
 import type { ShownMind } from './useMinds.ts'
+import { isOneOf, isWithin, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** Wins of 100 on every level, and the wanted band, which the ladder can be evened out to. */
 const props = defineProps<{
@@ -21,9 +21,12 @@ const props = defineProps<{
   who: string
   ready: boolean
 }>()
-const wanted = useLocalStorage<[number, number]>('lucky-twin.odds-band', [90, 60])
+const isShare = isWithin([1, 100])
+const isBand = (value: unknown): value is [number, number] =>
+  Array.isArray(value) && value.length === 2 && value.every(isShare)
+const wanted = useChoice<[number, number]>('odds-band', [90, 60], isBand)
 const band = computed((): [number, number] => [wanted.value[0] / 100, wanted.value[1] / 100])
-const by = useLocalStorage<Lever>('lucky-twin.odds-by', 'clock')
+const by = useChoice<Lever>('odds-by', 'clock', isOneOf(LEVERS))
 const { answer, working, done } = useAnswer(
   () => props.subject,
   () => (props.ready ? { ask: 'ladder', minds: props.minds.map(({ mind }) => mind) } : null),
@@ -38,7 +41,7 @@ const climbs = computed(() =>
     odds: (answer.value ?? []).map((level) => level?.[i] ?? null),
   })),
 )
-const measure = useLocalStorage<ClimbOf>('lucky-twin.odds-climb', 'wins')
+const measure = useChoice<ClimbOf>('odds-climb', 'wins', isOneOf(CLIMBS))
 const OF: [ClimbOf, string][] = [
   ['wins', 'who wins, of 100'],
   ['turns', 'turns of a game'],

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import { ElButton, ElCheckbox, ElSegmented } from 'element-plus'
 import IconAgain from '~icons/ph/arrows-clockwise'
 import { computed, defineAsyncComponent, ref } from 'vue'
@@ -22,6 +21,7 @@ import SolveSentence from './SolveSentence.vue'
 import { useOddsSubject } from './useOddsSubject.ts'
 import { useGames } from './useGames.ts'
 import { useMinds } from './useMinds.ts'
+import { isOneOf, isText, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** How simulated players do on the open level, and which number makes it right. */
 const bench = useBench()
@@ -36,7 +36,7 @@ const { played, old, problem, working, done } = games
 const findings = computed(() =>
   checks.ofRung(bench.game!.levels.findIndex(({ id }) => id === subject.value.level.id)).filter(isOfMinds),
 )
-const axis = useLocalStorage<Axis>('lucky-twin.odds-axis', 'time')
+const axis = useChoice<Axis>('odds-axis', 'time', isOneOf(AXES))
 /** only the axes that apply to the level */
 const axes = computed(() =>
   AXES.filter((one) => {
@@ -60,7 +60,7 @@ const count = computed(() =>
 const complete = computed(() => done.value >= 1)
 const fewer = computed(() => ready.value && rows.value.some(({ played: { odds } }) => odds.games < GAMES))
 
-const who = useLocalStorage('lucky-twin.odds-who', 'everyday')
+const who = useChoice('odds-who', 'everyday', isText)
 const mind = computed(
   () => minds.value.find((one) => one.mind.id === who.value)?.mind ?? minds.value[2]!.mind,
 )

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { useLocalStorage } from '@vueuse/core'
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
 import { LEVERS, leverPatch, leverValue, type Lever } from '../../../core/odds/levers.ts'
@@ -11,6 +10,7 @@ import { useBench } from '../../store/bench.ts'
 import { LEVER_WORDS, leverWords, ofHundred } from '../../parts/settings/lever-words.ts'
 import { useAnswer } from './useAnswer.ts'
 import type { OddsSubject } from './useOddsSubject.ts'
+import { isOneOf, isWithin, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** "So that 7 of 10 everyday players win, the clock has to be 2:58": every word a choice, and one press sets it. */
 const props = defineProps<{ subject: OddsSubject; minds: readonly Mind[]; ready: boolean }>()
@@ -19,8 +19,8 @@ const who = defineModel<string>('who', { required: true })
 const bench = useBench()
 const tell = useDone()
 
-const tenths = useLocalStorage('lucky-twin.odds-tenths', 7)
-const by = useLocalStorage<Lever>('lucky-twin.odds-by', 'clock')
+const tenths = useChoice('odds-tenths', 7, isWithin([1, 10]))
+const by = useChoice<Lever>('odds-by', 'clock', isOneOf(LEVERS))
 const where = ref<'level' | 'house'>('level')
 const mind = computed(() => props.minds.find(({ id }) => id === who.value) ?? props.minds[0]!)
 const {

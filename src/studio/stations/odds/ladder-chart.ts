@@ -13,7 +13,8 @@ export type Climb = { name: string; colour: string; main: boolean; odds: (Odds |
 export const PLOT = { left: 40, right: 16, top: 14, bottom: 26 } as const
 
 /** What the ladder chart can show: wins of 100, turns, or time. */
-export type ClimbOf = 'wins' | 'turns' | 'time'
+export const CLIMBS = ['wins', 'turns', 'time'] as const
+export type ClimbOf = (typeof CLIMBS)[number]
 export function climbOf(measure: ClimbOf, odds: Odds | null): number | null {
   if (!odds) return null
   return measure === 'wins' ? (odds.won / odds.games) * 100 : odds[measure].mean

@@ -1,8 +1,8 @@
-import { useLocalStorage } from '@vueuse/core'
 import { computed } from 'vue'
 import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
 import { useBench } from '../../store/bench.ts'
+import { isTextList, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** The colours of the standard minds, then those of a game's own, in turn. */
 const READY_COLOURS = ['#4b4d7c', '#4b9a9a', '#1f7f80', '#7d968c', '#a3987f']
@@ -13,7 +13,7 @@ export type ShownMind = { mind: Mind; colour: string; on: boolean }
 /** The minds, and which of them are switched on. */
 export function useMinds() {
   const bench = useBench()
-  const on = useLocalStorage<string[]>('lucky-twin.odds-minds', ['perfect', 'keen', 'everyday', 'fleeting'])
+  const on = useChoice('odds-minds', ['perfect', 'keen', 'everyday', 'fleeting'], isTextList)
   /** only those that this game has: the choice is kept for all games, and a game's own minds may be gone */
   const there = computed(() => {
     const ids = mindsOf(bench.game!).map(({ id }) => id)

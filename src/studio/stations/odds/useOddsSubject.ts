@@ -1,4 +1,3 @@
-import { useLocalStorage } from '@vueuse/core'
 import { computed, onBeforeUnmount, shallowRef, watch } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { resolveLevel, type Level } from '../../../core/settings/levels.ts'
@@ -7,6 +6,7 @@ import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
 import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
+import { isBoolean, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** How long to wait after an edit before everything is counted again by itself, in ms. */
 const REST = 600
@@ -36,7 +36,7 @@ export const playedBy = ({ settings, rivals }: Pick<AskedLevel, 'settings' | 'ri
  */
 export function useOddsSubject() {
   const bench = useBench()
-  const byItself = useLocalStorage('lucky-twin.odds-by-itself', true)
+  const byItself = useChoice('odds-by-itself', true, isBoolean)
   const now = computed((): OddsSubject => {
     const game = bench.game!
     // while the house rules are open, the first level is shown

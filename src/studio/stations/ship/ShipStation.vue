@@ -2,7 +2,6 @@
 import { ElButton } from 'element-plus'
 import IconDownload from '~icons/ph/download-simple'
 import IconPrint from '~icons/ph/printer'
-import { useLocalStorage } from '@vueuse/core'
 import { computed, onMounted, ref, watch } from 'vue'
 import { unknownPictures } from '../../../core/findings/findings.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
@@ -23,16 +22,13 @@ import ShipFindings from './ShipFindings.vue'
 import ShipPreview from './ShipPreview.vue'
 import { useShipping } from './useShipping.ts'
 import WhereTo from './WhereTo.vue'
+import { isOneOf, useChoice } from '../../parts/settings/useChoice.ts'
 
 const bench = useBench()
 const checks = useFindings()
 const pictures = ref<ReadonlySet<string>>()
-const stored = useLocalStorage<Destination>('lucky-twin.ship', 'page')
 const all = DESTINATIONS.flatMap((group) => group.all)
-const chosen = computed({
-  get: () => (all.some(({ id }) => id === stored.value) ? stored.value : 'page'),
-  set: (next) => (stored.value = next),
-})
+const chosen = useChoice<Destination>('ship', 'page', isOneOf(all.map(({ id }) => id)))
 const destination = computed(() => all.find(({ id }) => id === chosen.value)!)
 const language = ref<Language>(languagesOf(bench.game!)[0])
 const screen = ref<InstanceType<typeof ShipPreview>['$props']['screen']>('upright')

@@ -1,16 +1,24 @@
-import { useLocalStorage } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { KIT_DEFAULTS, type KitOptions } from '../../../ship/kit/cards.ts'
+import { KIT_BOUNDS, KIT_DEFAULTS, type KitOptions } from '../../../ship/kit/cards.ts'
 import { useBench } from '../../store/bench.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import type { MadeKit } from './make-kit.ts'
+import { isShape, isWithin, useChoice } from '../../parts/settings/useChoice.ts'
 
 /**
  * A kit that is made when asked, with progress and cancel; an edit of the game or another choice makes it out of date.
  */
 export function useKit() {
   const bench = useBench()
-  const options = useLocalStorage<KitOptions>('lucky-twin.kit', { ...KIT_DEFAULTS })
+  const options = useChoice<KitOptions>(
+    'kit',
+    { ...KIT_DEFAULTS },
+    isShape<KitOptions>({
+      width: isWithin(KIT_BOUNDS.width),
+      deals: isWithin(KIT_BOUNDS.deals),
+      games: isWithin(KIT_BOUNDS.games),
+    }),
+  )
   const kit = shallowRef<MadeKit | null>(null)
   const problem = ref('')
   const share = ref(0)

@@ -1,14 +1,14 @@
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, shallowRef } from 'vue'
 import { lentPath, type Lending } from '../../../core/files/lending.ts'
 import { useBench } from '../../store/bench.ts'
 import { SERVER_GONE } from '../../store/faults.ts'
+import { HERE, isTexts, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** How lending stands, as the server told it last. */
 const lending = shallowRef<Lending | null>(null)
 const problem = ref('')
 /** by game: the token of its page; it is still known when the studio is opened again */
-const tokens = useLocalStorage<Record<string, string>>('lucky-twin.lent', {})
+const tokens = useChoice<Record<string, string>>('lent', {}, isTexts, HERE)
 /** by token: the page that was lent from this window */
 const pages = shallowRef<Record<string, string>>({})
 

@@ -1,4 +1,3 @@
-import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, type Ref } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { fileStem, gameFileName } from '../../../core/game/names.ts'
@@ -6,7 +5,13 @@ import { languagesOf } from '../../../core/game/in-language.ts'
 import { good } from '../../../core/result.ts'
 import type { Language } from '../../../core/texts/languages.ts'
 import { ENGINE_NAME } from '../../../ship/engine-package.ts'
-import { PAPER_DEFAULTS, type PaperOptions } from '../../../ship/paper/sheets.ts'
+import {
+  PAPER_BOUNDS,
+  PAPER_DEFAULTS,
+  PAPERS,
+  type Paper,
+  type PaperOptions,
+} from '../../../ship/paper/sheets.ts'
 import { download } from '../../parts/files/download.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
@@ -18,6 +23,7 @@ import { makeProject } from './make-project.ts'
 import { makeSite } from './make-site.ts'
 import { useKit } from './useKit.ts'
 import { ofGame, useMade } from './useMade.ts'
+import { isOneOf, isShape, isText, isWithin, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** What a press on the main button does, and what it is called; it waits until it is ready. */
 type Act = { label: string; ready: boolean; run: () => unknown }
@@ -32,7 +38,15 @@ const EVERY_GAME = {}
 export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, showsPaper: () => boolean) {
   const bench = useBench()
   const { say } = useToasts()
-  const printed = useLocalStorage<PaperOptions>('lucky-twin.paper', { ...PAPER_DEFAULTS })
+  const printed = useChoice<PaperOptions>(
+    'paper',
+    { ...PAPER_DEFAULTS },
+    isShape<PaperOptions>({
+      paper: isOneOf(Object.keys(PAPERS) as Paper[]),
+      width: isWithin(PAPER_BOUNDS.width),
+      level: (value) => value === null || isText(value),
+    }),
+  )
   /** a level that this game does not have is none */
   const paperOptions = computed({
     get: () => {

@@ -28,4 +28,4 @@ export type DealtInput = {
 }
 /** Games to be packed into one file, or the bytes of such a file to be read. */
 export type BackupInput = { games: BackedUp[]; settings: Record<string, string> } | { bytes: Uint8Array }
-export type BackupOutput = { bytes: Uint8Array } | { read: ReturnType<typeof readBackup> }
+export type BackupOutput = { bytes: Uint8Array; problem: string } | { read: ReturnType<typeof readBackup> }
