@@ -206,6 +206,59 @@ test('a backup that is broken says what, changes nothing, and gives what can be 
   await expect(page.getByRole('article')).toHaveCount(3)
 })
 
+/** Many games, the first of them too long in the bin, with settings that cannot be read. */
+function manyGames(count: number): Uint8Array {
+  const file = strToU8(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  const games = Array.from({ length: count }, (_, i) => ({
+    file: `games/${i}.game.json`,
+    title: `Drawer ${i}`,
+    key: `drawer-${i}`,
+    touched: 1000 + i,
+    ...(i === 0 ? { removed: 5000 } : {}),
+  }))
+  const list = {
+    format: 'lucky-twin/backup',
+    version: 1,
+    made: '2026-11-27T12:00:00.000Z',
+    games,
+    settings: {
+      'lucky-twin.lent': 'x'.repeat(30_000),
+      'lucky-twin.paper': 'null',
+      'lucky-twin.odds-by': '{}',
+    },
+  }
+  const entries = games.map(({ file: name }): [string, Uint8Array] => [name, file])
+  return zipSync({ 'backup.json': strToU8(JSON.stringify(list)), ...Object.fromEntries(entries) })
+}
+test('many games come back at once, or none after a cancel; no setting keeps them away', async ({ page }) => {
+  await page.goto('/')
+  await restoreFrom(page, manyGames(60))
+  const dialog = page.getByRole('dialog', { name: 'Restore a backup' })
+  await expect(dialog).toContainText(
+    'Settings of the studio that cannot be read are left out: lucky-twin.lent.',
+  )
+  await expect(dialog.getByRole('listitem').first()).toContainText(
+    'more than 30 days, and comes back to the shelf',
+  )
+  const restore = dialog.getByRole('button', { name: 'Restore 60 games' })
+  await restore.click()
+  await expect(dialog.getByRole('progressbar', { name: 'Restoring games' })).toBeVisible()
+  await dialog.getByRole('button', { name: 'Cancel' }).click()
+  await expect(restore).toBeEnabled()
+  await expect(page.getByRole('article')).toHaveCount(3)
+  await restore.click()
+  await expect(page.getByText('60 games restored')).toBeVisible()
+  await expect(page.getByRole('article')).toHaveCount(63)
+  // the settings that came along are not what they are for, and their stations open all the same
+  for (const [station, shows] of [
+    ['odds', 'Everyday'],
+    ['ship', 'Where is it going?'],
+  ] as const) {
+    await page.goto(`/games/drawer-0/${station}`)
+    await expect(page.getByText(shows).first()).toBeVisible()
+  }
+})
+
 test('more than eight games can be searched and sorted', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('article')).toHaveCount(3)

@@ -6,11 +6,23 @@ import { gameWith } from '../../core/testing/games.ts'
 
 await import('../testing/browser.ts')
 const { useBench } = await import('./bench.ts')
-const { keepGame, oneGame, onOtherTab } = await import('./db.ts')
+const { anyGame, dropGame, keepGame, oneGame, onOtherTab, setRemoved } = await import('./db.ts')
 
 const key = 'bench'
 let now = 0
 let last: ReturnType<typeof useBench> | null = null
+
+/** The bench hears that another tab changed its game; `meanwhile` happens before it has read what is there now. */
+async function hear(meanwhile: () => void = () => undefined): Promise<void> {
+  const other = new BroadcastChannel('lucky-twin')
+  const message = new Promise<string>((resolve) => onOtherTab(resolve))
+  other.postMessage(key)
+  await message
+  meanwhile()
+  other.close()
+  await anyGame(key)
+  await anyGame(key)
+}
 
 /** A bench with a new game on it. */
 async function benchWith(game: Game = gameWith()) {
@@ -205,16 +217,63 @@ describe('keeping', () => {
     expect(bench.state).toBe('saving')
     const { rev, game } = (await oneGame(key))!
     await keepGame(key, { ...game, title: 'Theirs' }, rev)
-    const other = new BroadcastChannel('lucky-twin')
-    const heard = new Promise((resolve) => onOtherTab(resolve))
-    other.postMessage(key)
-    await heard
-    other.close()
-    // told as soon as it is looked up what lies there now
-    await oneGame(key)
-    await oneGame(key)
+    await hear()
     expect([bench.state, bench.game!.title]).toEqual(['clash', 'Mine'])
   })
+  test('an edit made while the other tab’s version is read is a clash, not put aside', async () => {
+    const bench = await benchWith()
+    await keepGame(key, { ...bench.game!, title: 'Theirs' }, (await oneGame(key))!.rev)
+    await hear(() => bench.edit('rename', titled('Mine')))
+    expect([bench.state, bench.clash, bench.game!.title]).toEqual(['clash', 'changed', 'Mine'])
+    expect((await oneGame(key))!.game.title).toBe('Theirs')
+  })
+  test('with nothing unsaved the other tab’s version is taken over, and that is told', async () => {
+    const bench = await benchWith()
+    const { times } = bench.takenOver
+    await keepGame(key, { ...bench.game!, title: 'Theirs' }, (await oneGame(key))!.rev)
+    await hear()
+    expect([bench.state, bench.game!.title]).toEqual(['saved', 'Theirs'])
+    expect(bench.takenOver).toEqual({ times: times + 1, lost: null })
+  })
+  test('where it lacks the open level, that is told, and edits go to the level that is open then', async () => {
+    const levels = ['one', 'two'].map((id) => ({ id, name: id.toUpperCase() }))
+    const bench = await benchWith({ ...gameWith(), levels })
+    bench.rung = 'two'
+    const { house } = bench.game!
+    await keepGame(key, { ...bench.game!, levels: levels.slice(0, 1) }, (await oneGame(key))!.rev)
+    await hear()
+    expect([bench.rung, bench.takenOver.lost]).toEqual(['one', 'TWO'])
+    bench.set('board', { rows: 2 })
+    expect(bench.game!.house).toEqual(house)
+    expect(bench.game!.levels[0]!.board).toEqual({ rows: 2 })
+    bench.undo()
+    bench.undo()
+    expect(bench.game!.levels).toEqual(levels)
+  })
+  test.each([
+    ['binned', () => setRemoved(key, 1000)],
+    ['deleted', () => dropGame(key)],
+  ] as const)(
+    'a game that another tab has %s is told, and put back only if that is chosen',
+    async (how, act) => {
+      for (const isHeard of [true, false]) {
+        const bench = await benchWith()
+        await act()
+        if (isHeard) {
+          await hear()
+          expect([bench.state, bench.clash]).toEqual(['clash', how])
+        }
+        bench.edit('rename', titled('Mine'))
+        await bench.flush()
+        expect([bench.state, bench.clash]).toEqual(['clash', how])
+        expect(await oneGame(key)).toBeUndefined()
+        await bench.takeTheirs()
+        expect([bench.state, bench.clash, bench.game!.title]).toEqual(['clash', how, 'Mine'])
+        await bench.keepMine()
+        expect([bench.state, (await oneGame(key))!.game.title]).toEqual(['saved', 'Mine'])
+      }
+    },
+  )
   test('of two games that are opened at once, the later one lies on the bench', async () => {
     const bench = await benchWith()
     await keepGame('other', { ...gameWith(), title: 'Other' }, (await oneGame('other'))?.rev ?? 0)
