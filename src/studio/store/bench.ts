@@ -138,7 +138,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   const { past, future } = history
-  const { state, clash, failure, isUnsaved, flush, keepMine, retry } = saving
+  const { state, clash, failure, isUnsaved, unsavedFor, flush, keepMine, retry } = saving
   return {
     key,
     game,
@@ -152,6 +152,7 @@ export const useBench = defineStore('bench', () => {
     takenOver,
     failure,
     isUnsaved,
+    unsavedFor,
     open,
     edit,
     replace,

@@ -45,12 +45,16 @@ export function useSaving({ key, game, steps }: Document) {
   let rev = 0
   const dirty = ref(false)
   let timer = 0
+  /** when the oldest edit was made that no save has taken yet, and of those that are being saved; 0 for none */
+  let waitsSince = 0
+  let savesSince = 0
   let saving: Promise<void> | null = null
 
   /** The document is what is stored at this rev. */
   function begin(at: number): void {
     rev = at
     dirty.value = false
+    waitsSince = 0
     theirs.value = null
     state.value = 'saved'
   }
@@ -58,6 +62,7 @@ export function useSaving({ key, game, steps }: Document) {
   /** The document was edited: it will be saved soon. */
   function changed(): void {
     dirty.value = true
+    waitsSince ||= performance.now()
     if (state.value === 'clash') return
     state.value = 'saving'
     timer ||= window.setTimeout(() => void flush(), SAVE_AFTER)
@@ -70,8 +75,19 @@ export function useSaving({ key, game, steps }: Document) {
     if (saving) await saving
     if (!dirty.value || !game.value || state.value === 'clash') return
     dirty.value = false
-    saving = save(game.value).finally(() => (saving = null))
+    savesSince = waitsSince
+    waitsSince = 0
+    saving = save(game.value).finally(() => {
+      saving = null
+      savesSince = 0
+    })
     await saving
+  }
+
+  /** How old the oldest edit is that is being saved or is about to be, in ms. */
+  function unsavedFor(): number {
+    const since = savesSince || waitsSince
+    return since && state.value === 'saving' ? performance.now() - since : 0
   }
 
   async function save(doc: Game): Promise<void> {
@@ -116,5 +132,18 @@ export function useSaving({ key, game, steps }: Document) {
     })
   })
 
-  return { state, clash, failure, isUnsaved, theirs, begin, changed, flush, clashWith, keepMine, retry }
+  return {
+    state,
+    clash,
+    failure,
+    isUnsaved,
+    theirs,
+    begin,
+    changed,
+    unsavedFor,
+    flush,
+    clashWith,
+    keepMine,
+    retry,
+  }
 }

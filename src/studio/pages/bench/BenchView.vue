@@ -10,6 +10,7 @@ import BenchTop from './BenchTop.vue'
 import KeysDialog from './KeysDialog.vue'
 import LeaveDialog from './LeaveDialog.vue'
 import StationSkeleton from './StationSkeleton.vue'
+import { useHeldKeys } from '../../parts/keys/useHeldKeys.ts'
 import { useKeys } from '../../parts/keys/useKeys.ts'
 import { isBoolean, useChoice } from '../../parts/settings/useChoice.ts'
 
@@ -104,6 +105,9 @@ watch(
   },
 )
 
+/** A held key waits while an edit is older than this and not saved, in ms. */
+const PATIENCE = 300
+useHeldKeys(() => bench.unsavedFor() <= PATIENCE)
 useKeys({
   'ctrl+z': bench.undo,
   'ctrl+shift+z': bench.redo,

@@ -66,6 +66,7 @@ const count = computed(() => chosen.value.filter((how) => how !== 'leave').lengt
 const problem = ref('')
 /** how much is done, 0 to 1; null if nothing is being restored */
 const share = ref<number | null>(null)
+const STEP = 0.05
 let stop = new AbortController()
 function cancel(): void {
   if (share.value === null) open.value = false
@@ -73,6 +74,11 @@ function cancel(): void {
 }
 watch(open, (isOpen) => isOpen || stop.abort(new Cancelled()))
 onBeforeUnmount(() => stop.abort(new Cancelled()))
+
+/** Each step draws the whole list anew, so there are few. */
+function tell(done: number): void {
+  if (done - share.value! >= STEP) share.value = done
+}
 
 async function restore(): Promise<void> {
   stop = new AbortController()
@@ -84,7 +90,7 @@ async function restore(): Promise<void> {
     return [{ key, touched, ...(removed ? { removed } : {}), game: game.value, how }]
   })
   try {
-    await shelf.restore(games, (done) => (share.value = done), stop.signal)
+    await shelf.restore(games, tell, stop.signal)
     takeSettings(props.backup.settings)
     open.value = false
     emit('done', games.length)

@@ -1,0 +1,24 @@
+import { useEventListener } from '@vueuse/core'
+
+/**
+ * Lets a held key repeat once for each frame that is drawn, and only while `mayRepeat` says so: repeats that come
+ * faster than the page can follow would leave it no time for anything else.
+ */
+export function useHeldKeys(mayRepeat: () => boolean): void {
+  let drawn = true
+  useEventListener(
+    window,
+    'keydown',
+    (event) => {
+      if (!event.repeat) return
+      if (!drawn || !mayRepeat()) {
+        event.preventDefault()
+        event.stopImmediatePropagation()
+        return
+      }
+      drawn = false
+      requestAnimationFrame(() => (drawn = true))
+    },
+    { capture: true },
+  )
+}
