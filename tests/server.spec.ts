@@ -1,8 +1,16 @@
 import { expect } from '@playwright/test'
 import { spawn } from 'node:child_process'
 import { once } from 'node:events'
-import { createServer } from 'node:net'
+import { connect, createServer } from 'node:net'
+import { secondName, startServer } from './own-server.ts'
 import { test } from './test.ts'
+
+const isListening = (port: number): Promise<boolean> =>
+  new Promise((resolve) => {
+    const socket = connect(port, '127.0.0.1')
+    socket.on('connect', () => (socket.destroy(), resolve(true)))
+    socket.on('error', () => resolve(false))
+  })
 
 test.describe('the server', () => {
   /** Starts it with these settings, and gives its first line and a way to end it. */
@@ -32,6 +40,45 @@ test.describe('the server', () => {
     expect(await page.text()).toContain('<div id="app">')
     expect((await request.get('/assets/none.js')).status()).toBe(404)
     expect((await request.get('/pictures/../../package.json')).status()).toBe(404)
+  })
+
+  test('ends at a signal, whatever a browser keeps open; at a second one at once', async () => {
+    for (const signals of [1, 2]) {
+      const own = await startServer()
+      // two that never send a whole request, and one that is kept open after its answer
+      const { port, hostname } = new URL(own.studio)
+      const sockets = ['', 'GET / HTTP/1.1\r\n', `GET /healthz HTTP/1.1\r\nhost: ${hostname}\r\n\r\n`].map(
+        (text) => {
+          const socket = connect(Number(port), hostname, () => socket.write(text))
+          socket.on('error', () => undefined)
+          return socket
+        },
+      )
+      await once(sockets[2]!, 'data')
+      const exit = once(own.child, 'exit')
+      own.child.kill('SIGINT')
+      if (signals === 2) {
+        // it has stopped to listen, so it has heard the first
+        await expect.poll(() => isListening(Number(port))).toBe(false)
+        own.child.kill('SIGINT')
+      }
+      expect((await exit)[0]).toBe(signals === 1 ? 0 : 1)
+      for (const socket of sockets) socket.destroy()
+    }
+  })
+
+  test('at every address it prints those of this machine, answers to them, and to no foreign name', async () => {
+    const own = await startServer([], 0, '0.0.0.0')
+    const { port } = new URL(own.studio)
+    expect(own.studio).toMatch(/^http:\/\/127\.0\.0\.1:/)
+    const name = secondName()
+    for (const host of ['127.0.0.1', 'localhost', ...(name.startsWith('127.') ? [] : [name])])
+      expect((await fetch(`http://${host}:${port}/healthz`)).status).toBe(200)
+    const socket = connect(Number(port), '127.0.0.1')
+    socket.write('GET /healthz HTTP/1.1\r\nhost: elsewhere.example\r\nconnection: close\r\n\r\n')
+    expect(String((await once(socket, 'data'))[0])).toMatch(/^HTTP\/1.1 421 /)
+    own.child.kill('SIGTERM')
+    await once(own.child, 'exit')
   })
 
   test('takes the next port if its own is taken, unless PORT says which', async () => {

@@ -26,8 +26,13 @@ export function quotedValue(value: unknown): string {
   if (typeof value === 'string') return quoted(value)
   if (typeof value !== 'object' || value === null) return String(value)
   const { length } = Array.isArray(value) ? value : Object.keys(value)
-  return length > QUOTED
-    ? `${Array.isArray(value) ? 'a list' : 'an object'} of ${length}`
-    : cut(JSON.stringify(value, briefly))
+  const kind = `${Array.isArray(value) ? 'a list' : 'an object'} of ${length}`
+  if (length > QUOTED) return kind
+  try {
+    return cut(JSON.stringify(value, briefly))
+  } catch {
+    // nested too deeply to be written
+    return kind
+  }
 }
 const briefly = (_key: string, value: unknown): unknown => (typeof value === 'string' ? cut(value) : value)

@@ -4,10 +4,11 @@ import helmet from 'helmet'
 import { join } from 'node:path'
 import { lendingRoutes, type Origins } from './lending-routes.ts'
 import { newLentPages, type LentPages } from './lent-pages.ts'
-import { answerTo, inLink, LOOPBACK_NAMES } from './own-names.ts'
+import { plainErrors } from './plain-errors.ts'
+import { allNames, answerTo, inLink, isEveryAddress, LOOPBACK_NAMES } from './own-names.ts'
 
 /**
- * The name or address by which the studio may be called, beside this machine's names for itself; the pages that it
+ * The name or address by which the studio may be called (all that this machine has, if it listens at every one), beside this machine's names for itself; the pages that it
  * lends, and where they are opened.
  */
 type Served = { host?: string; pages?: LentPages; origins?: () => Origins }
@@ -46,7 +47,7 @@ export function makeApp(folder: string, served: Served = {}): Express {
       crossOriginOpenerPolicy: false,
     }),
   )
-  app.use(answerTo(() => [...LOOPBACK_NAMES, inLink(host)]))
+  app.use(answerTo(() => (isEveryAddress(host) ? allNames() : [...LOOPBACK_NAMES, inLink(host)])))
   app.use((request, response, next) => {
     // no file has such a name, and looking for one would fail
     if (request.path.includes('%00')) response.status(400).type('text/plain').send('bad request')
@@ -65,5 +66,6 @@ export function makeApp(folder: string, served: Served = {}): Express {
       response.status(404).type('text/plain').send('not found')
     else response.sendFile('index.html', { root: folder, headers: { 'Cache-Control': 'no-cache' } })
   })
+  app.use(plainErrors)
   return app
 }

@@ -3,6 +3,7 @@ import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import { lentPath } from '../core/files/lending.ts'
 import type { LentPages } from './lent-pages.ts'
+import { plainErrors } from './plain-errors.ts'
 import { answerTo, LOOPBACK_NAMES, nearbyNames } from './own-names.ts'
 
 /** How many requests a device may make in a minute, and how many of them for pages that are not lent. */
@@ -69,5 +70,6 @@ export function makeLender(
   app.use((_request, response) => {
     response.status(404).type('text/plain').send('nothing is lent here')
   })
+  app.use(plainErrors)
   return app
 }

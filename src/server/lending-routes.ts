@@ -53,12 +53,9 @@ export function lendingRoutes(pages: LentPages, origins: () => Origins): Router 
     pages.takeBack(String(request.params.token))
     response.status(204).end()
   })
-  const tooLarge: ErrorRequestHandler = (error: { status?: number }, _request, response, _next) => {
-    const large = error.status === 413
-    response
-      .status(large ? 413 : 400)
-      .type('text/plain')
-      .send(large ? largerThan(LENDING.bytes) : 'bad request')
+  const tooLarge: ErrorRequestHandler = (error: { status?: number }, _request, response, next) => {
+    if (error.status === 413) response.status(413).type('text/plain').send(largerThan(LENDING.bytes))
+    else next(error)
   }
   routes.use(tooLarge)
   return routes

@@ -60,6 +60,15 @@ const lend = (body = PAGE, headers = own()) =>
 const lentToken = async (): Promise<string> => (JSON.parse((await lend()).text) as { token: string }).token
 const list = async (): Promise<Lending> => JSON.parse((await ask(studio, '/lending')).text) as Lending
 
+test('what cannot be read is refused in one plain line, on both ports', async () => {
+  for (const server of [studio, lender])
+    for (const path of ['/lend/%', '/%', '/lending/%', '/games/%E0%A4%A']) {
+      const { status, text } = await ask(server, path)
+      expect(status).toBeGreaterThanOrEqual(400)
+      expect(text).toMatch(/^[a-z ]+$/)
+    }
+})
+
 describe('lending a page', () => {
   test('gives it to devices under a token, tells who opened it, and ends when it is taken back', async () => {
     const token = await lentToken()

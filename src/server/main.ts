@@ -6,7 +6,7 @@ import { fileURLToPath } from 'node:url'
 import { makeApp } from './app.ts'
 import { makeLender } from './lender.ts'
 import { newLentPages } from './lent-pages.ts'
-import { inLink, nearbyNames } from './own-names.ts'
+import { inLink, isEveryAddress, nearbyNames } from './own-names.ts'
 
 /**
  * Serves the built studio on HOST (127.0.0.1) and PORT (8420; the next free one if it is taken and PORT is not set),
@@ -55,13 +55,21 @@ const next = portOf(studio) + 1
 const lender = await listen(makeLender(pages), isNearby ? '0.0.0.0' : '127.0.0.1', next, next + PORTS)
 lendingPort = portOf(lender)
 
-console.log(`Lucky Twin is open at http://${inLink(host)}:${portOf(studio)}`)
-if (isNearby)
-  console.log(
-    `Pages that it lends are opened by devices nearby at ${origins().nearby.join(', ') || 'no network'}`,
-  )
+const names = isEveryAddress(host) ? ['127.0.0.1', ...nearbyNames()] : [inLink(host)]
+console.log(`Lucky Twin is open at ${names.map((name) => `http://${name}:${portOf(studio)}`).join(', ')}`)
+console.log(`Pages that it lends are opened at ${origins().here}`)
+if (isNearby) console.log(`and by devices nearby at ${origins().nearby.join(', ') || 'no network'}`)
+
+/** How long a connection that is still open may take, in ms, after the server was asked to end. */
+const PATIENCE = 1000
+let isEnding = false
 for (const signal of ['SIGINT', 'SIGTERM'] as const)
   process.on(signal, () => {
-    lender.close()
-    studio.close(() => process.exit(0))
+    if (isEnding) process.exit(1)
+    isEnding = true
+    const servers = [studio, lender]
+    for (const server of servers) server.close()
+    void Promise.all(servers.map((server) => once(server, 'close'))).then(() => process.exit(0))
+    // a browser keeps connections open for what it may still ask
+    setTimeout(() => servers.forEach((server) => server.closeAllConnections()), PATIENCE)
   })

@@ -17,6 +17,19 @@ export function nearbyNames(): string[] {
   return [...new Set([...addresses, ...(name && name !== 'localhost' ? [name] : [])])]
 }
 
+/** Whether a server that listens at this address is reached at every address of this machine. */
+export const isEveryAddress = (host: string): boolean => ['0.0.0.0', '::', '[::]'].includes(host)
+
+/** The names and addresses, IPv6 too, by which this machine is reached from itself and from its networks. */
+export function allNames(): string[] {
+  const addresses = Object.values(networkInterfaces())
+    .flatMap((all) => all ?? [])
+    // an address of one link alone has a zone, which no browser takes
+    .filter(({ internal, family, scopeid }) => !internal && family === 'IPv6' && !scopeid)
+    .map(({ address }) => inLink(address))
+  return [...LOOPBACK_NAMES, ...nearbyNames(), ...addresses]
+}
+
 /** Whether an address is this machine's own loopback. */
 export const isLoopback = (address = ''): boolean =>
   address === '::1' || /^(::ffff:)?127\.\d+\.\d+\.\d+$/.test(address)

@@ -75,6 +75,14 @@ describe('a site', () => {
     expect(zipOf(shipSite(game, { art: {}, words: { en } }, player, icons))).toEqual(
       zipOf(shipSite(game, { art: {}, words: { en } }, player, icons)),
     )
+    /** The date and the time in a zip's first entry, as a zip has them. */
+    const dateOf = (of: typeof game): number => {
+      const zip = zipOf(shipSite(of, { art: {}, words: { en } }, player, icons))
+      return new DataView(zip.buffer, zip.byteOffset).getUint32(10, true)
+    }
+    const games = Array.from({ length: 20 }, (_, i) => ({ ...game, credits: [`Drawn by ${i}`] }))
+    expect(new Set(games.map(dateOf)).size).toBe(20)
+    expect(new Set(games.map((one) => siteOf(one)['sw.js']!.length)).size).toBeGreaterThan(10)
   })
   test('names whose work is in it', () => {
     expect(site['LICENSES.txt']).toContain('Drawn by Ada')

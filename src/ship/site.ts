@@ -1,5 +1,3 @@
-import { sha256 } from '@noble/hashes/sha2.js'
-import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { strToU8 } from 'fflate'
 import { IN_SITE } from '../core/files/game-zip.ts'
 import type { BesideGame } from '../core/files/shipped-page.ts'
@@ -9,6 +7,7 @@ import { directionOf } from '../core/texts/languages.ts'
 import { licensesText, worksIn } from './credits.ts'
 import type { Icon } from './drawing/draw-icon.ts'
 import { shipHtml, THEME, type BuiltPlayer } from './html.ts'
+import { hashOf } from './zip.ts'
 
 /** The icons of a site, by the names of their files. */
 export const ICONS = {
@@ -47,9 +46,13 @@ function manifest(game: Game): string {
   return `${JSON.stringify(whole, null, 2)}\n`
 }
 
+/** The most characters by which one version of the worker is longer than another. */
+const LONGER = 4096
+
 /**
  * The service worker: it keeps every file when it is installed, and from then on gives them without a network. A new
- * version has another hash, and takes the place of the one before.
+ * version has another hash, and takes the place of the one before. It has another length too, and looks for a newer one
+ * past all caches when the page is opened: a server may call a newer file unchanged, by its date or its length.
  */
 const worker = (
   version: string,
@@ -71,8 +74,14 @@ addEventListener('activate', (event) => {
       .then(() => clients.claim()),
   )
 })
+const look = async () => {
+  const answer = await fetch(new Request('${WORKER}', { cache: 'reload' }))
+  const text = answer.ok ? await answer.text() : ''
+  if (text.startsWith('const MINE') && !text.includes('${version}')) await registration.update()
+}
 addEventListener('fetch', (event) => {
   const { request } = event
+  if (request.mode === 'navigate') event.waitUntil(look().catch(() => undefined))
   const path = request.url.replace(/[?#].*/, '')
   if (request.method !== 'GET' || !path.startsWith(registration.scope)) return
   const file = path.slice(registration.scope.length).replace(/^index\\.html$/, '') || './'
@@ -83,15 +92,8 @@ addEventListener('fetch', (event) => {
       .then((kept) => kept ?? fetch(request)),
   )
 })
+//${'-'.repeat(parseInt(version.slice(0, 3), 16) % LONGER)}
 `
-
-/** What tells one site from the next: a hash of the names, lengths and contents of its files. */
-function versionOf(files: Record<string, Uint8Array>): string {
-  const hash = sha256.create()
-  for (const [name, content] of Object.entries(files))
-    hash.update(utf8ToBytes(`${name} ${content.length} `)).update(content)
-  return bytesToHex(hash.digest()).slice(0, 16)
-}
 
 /**
  * A game as a folder for any static server: it installs on a phone and plays without a network. In: as for a page, and
@@ -111,5 +113,5 @@ export function shipSite(
     ...icons,
   }
   const remaining = Object.keys(files).filter((name) => name !== IN_SITE)
-  return { ...files, [WORKER]: strToU8(worker(versionOf(files), remaining)) }
+  return { ...files, [WORKER]: strToU8(worker(hashOf(files).slice(0, 16), remaining)) }
 }

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { auditLog } from '../audit/log.ts'
 import { cut, problemLine, quoted, quotedValue, type Result } from '../result.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
+import { readAnyGame } from './any-game.ts'
 import { readDeal } from './deal-file.ts'
 import { readGame, writeGame } from './game-file.ts'
 import { readRecord } from './record-file.ts'
@@ -74,6 +75,36 @@ describe('a message never repeats what was put in', () => {
     expect(torn.ok && torn.value.torn).toHaveLength(101)
     expect(torn.ok && torn.value.torn.at(-1)).toBe('and 4900 more lines that cannot be read')
   })
+  test('of lists within lists, however deep, wherever they are', () => {
+    const deep = '['.repeat(9500) + ']'.repeat(9500)
+    const {
+      format: _format,
+      version: _version,
+      ...rest
+    } = JSON.parse(writeGame(gameWith())) as object & {
+      format: string
+      version: number
+    }
+    const texts = [
+      `{"format":${deep},"version":1}`,
+      `{"format":"lucky-twin/game","version":${deep}}`,
+      ...Object.keys(rest).map((key) => `{"format":"lucky-twin/game","version":1,"${key}":${deep}}`),
+      deep,
+    ]
+    for (const text of texts) {
+      const message = complaint(readAnyGame(new TextEncoder().encode(text)))
+      expect(message).not.toBe('fine')
+      expect(message.length).toBeLessThan(MOST)
+    }
+  })
+  test('of more counts than there can be pairs, of which none is looked at', () => {
+    const counts = Object.fromEntries(Array.from({ length: 1001 }, (_, i) => [`? ${i}`, -1]))
+    expect(changed((file) => (file.house.fill.counts = counts))).toBe('house.fill.counts: at most 1000 pairs')
+    expect(changed((file) => (file.house.fill.counts = null))).toBe(
+      'house.fill.counts: an object is expected',
+    )
+    expect(changed((file) => (file.house.fill.counts = { '? 1': -1 }))).toMatch(/^house.fill.counts.\? 1: /)
+  })
   test('what is quoted is cut at 80 characters', () => {
     expect(cut('a'.repeat(80))).toHaveLength(80)
     expect(cut('a'.repeat(81))).toBe(`${'a'.repeat(80)}…`)
@@ -81,6 +112,7 @@ describe('a message never repeats what was put in', () => {
     expect(quotedValue([LONG, LONG]).length).toBeLessThan(100)
     expect(quotedValue({ a: [1, 2] })).toBe('{"a":[1,2]}')
     expect(quotedValue(Array(100).fill(0))).toBe('a list of 100')
+    expect(quotedValue(JSON.parse('['.repeat(9000) + ']'.repeat(9000)))).toBe('a list of 1')
     expect(quotedValue(null)).toBe('null')
   })
 })

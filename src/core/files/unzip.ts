@@ -1,4 +1,4 @@
-import { buf as crc32 } from 'crc-32'
+import checksums from 'crc-32'
 import { Inflate, strFromU8 } from 'fflate'
 import { bad, good, type Result } from '../result.ts'
 
@@ -83,7 +83,7 @@ function unpacked(
   const data = bytes.subarray(start, start + packed)
   const content = method === STORED ? data.slice() : inflated(data, size)
   if (!content || content.length !== size) return bad('', `damaged: it is not ${size} bytes, as the zip says`)
-  return crc32(content) === crc ? good(content) : bad('', 'damaged: its checksum is wrong')
+  return checksums.buf(content) === crc ? good(content) : bad('', 'damaged: its checksum is wrong')
 }
 
 /** Inflates data of a known length. Null if they cannot be, or are longer. */

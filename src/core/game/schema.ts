@@ -134,9 +134,14 @@ const settingsShape = {
     use: useSchema,
     pick: z.enum(PICKS),
     repeat: z.enum(REPEATS),
+    // how many there are is looked at before each of them
     counts: z
-      .record(idSchema, boundedInt(BOUNDS.count))
-      .refine((counts) => Object.keys(counts).length <= BOUNDS.pairs[1], `at most ${BOUNDS.pairs[1]} pairs`),
+      .custom<object>((counts) => typeof counts === 'object' && counts !== null, 'an object is expected')
+      .refine((counts) => Object.keys(counts).length <= BOUNDS.pairs[1], {
+        error: `at most ${BOUNDS.pairs[1]} pairs`,
+        abort: true,
+      })
+      .pipe(z.record(idSchema, boundedInt(BOUNDS.count))),
   }),
   deal: z.strictObject({
     way: z.enum(WAYS),
