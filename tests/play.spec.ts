@@ -285,7 +285,7 @@ test('two players take turns, score for themselves, and one wins', async ({ page
   await turn(0, 2)
   await expect(seats).toHaveText(['Ann: 0 pairs, 0 points', 'Ben (your turn): 0 pairs, 0 points'])
   for (let cell = 0; cell < 12; cell += 2) await turn(cell, cell + 1)
-  const result = page.getByRole('dialog', { name: 'Ben has won' })
+  const result = page.getByRole('dialog', { name: 'Winner: Ben' })
   await expect(result.getByRole('row', { name: /^Ben/ })).toHaveText(/^Ben60/)
   await expect(result.getByRole('row', { name: /^Ann/ })).toHaveText('Ann010')
   await expectNoViolations(page)

@@ -167,7 +167,7 @@ test('a person plays against a mind to the end, in the shipped file', async ({ p
   await expect(panel.getByRole('textbox')).toHaveCount(1)
   await panel.getByRole('button', { name: 'Begin' }).click()
   await playBadly(page, deal)
-  await expect(page.getByRole('dialog', { name: 'Quick has won' })).toBeVisible()
+  await expect(page.getByRole('dialog', { name: 'Winner: Quick' })).toBeVisible()
   await expect(page.getByRole('row', { name: /^Quick/ })).toBeVisible()
 })
 
@@ -181,12 +181,12 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
   const panel = page.getByRole('dialog', { name: 'Who plays?' })
   await expectNoViolations(page)
   await expect(panel.getByRole('button')).toHaveText([
-    'Against Perfect',
-    'Against Keen',
-    'Against Everyday',
-    'Against Fleeting',
-    'Against No memory',
-    'Against Quick',
+    'Opponent: Perfect',
+    'Opponent: Keen',
+    'Opponent: Everyday',
+    'Opponent: Fleeting',
+    'Opponent: No memory',
+    'Opponent: Quick',
     'Play alone',
   ])
   const upright = page.viewportSize()!
@@ -194,7 +194,7 @@ test('one who plays alone chooses a rival, where the game offers it; a game that
   // a phone held sideways shows all of them
   await expect.poll(() => panel.evaluate((box) => box.scrollHeight - box.clientHeight)).toBe(0)
   await page.setViewportSize(upright)
-  await panel.getByRole('button', { name: 'Against Quick' }).click()
+  await panel.getByRole('button', { name: 'Opponent: Quick' }).click()
   await expect(seats(page)).toHaveCount(2)
   await down(page).first().click()
   await down(page).last().click()
@@ -213,9 +213,9 @@ test('a chosen rival is called by its name in the language of the page', async (
   const { url } = await shipped('german', { offersRival: true }, {}, 20_000)
   await page.goto(url.replace('?seed=tick-1', '?lang=de'))
   await page.getByRole('button', { name: 'Los geht’s' }).click()
-  await page.getByRole('button', { name: 'Gegen Alltäglich' }).click()
+  await page.getByRole('button', { name: 'Gegner: Durchschnittlich' }).click()
   const players = page.getByRole('list', { name: 'Spieler' }).getByRole('listitem')
-  await expect(players.nth(1)).toContainText('Alltäglich')
+  await expect(players.nth(1)).toContainText('Durchschnittlich')
 })
 
 test('a mind is watched on the table of Play: the game that Odds counted, on the tape', async ({ page }) => {

@@ -22,7 +22,9 @@ export type Language = (typeof LANGUAGES)[number]
  * (Unicode CLDR).
  */
 export function languageName(language: Language): string {
-  const name = new Intl.DisplayNames(language, { type: 'language' }).of(language)!
+  // our Portuguese is that of Brazil
+  const tag = language === 'pt' ? 'pt-BR' : language
+  const name = new Intl.DisplayNames(language, { type: 'language' }).of(tag)!
   return name[0]!.toLocaleUpperCase(language) + name.slice(1)
 }
 

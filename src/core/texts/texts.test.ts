@@ -102,7 +102,7 @@ describe('speech', () => {
 
 test('each language is offered under the name that it gives itself', () =>
   expect(LANGUAGES.map(languageName).join(' ')).toBe(
-    'English Deutsch Français Español Português Italiano Nederlands Polski Türkçe Українська العربية עברית 日本語 简体中文',
+    'English Deutsch Français Español Português (Brasil) Italiano Nederlands Polski Türkçe Українська العربية עברית 日本語 简体中文',
   ))
 
 describe('which language is shown', () => {

@@ -90,7 +90,7 @@ export const en = {
   cannotDeal: 'This level cannot be dealt',
   whoPlays: 'Who plays?',
   playAlone: 'Play alone',
-  against: 'Against {name}',
+  against: 'Opponent: {name}',
   playerNumber: 'Player {n}',
   mindPerfect: 'Perfect',
   mindKeen: 'Keen',
@@ -100,7 +100,7 @@ export const en = {
   // the result
   won: 'All pairs found',
   lost: 'Not this time',
-  hasWon: '{name} has won',
+  hasWon: 'Winner: {name}',
   shareWin: '{names} share the win',
   noLivesLeft: 'No lives left.',
   noTurnsLeft: 'No turns left.',

@@ -82,7 +82,7 @@ export const nl: Messages = {
   cannotDeal: 'Dit level kan niet worden gedeeld',
   whoPlays: 'Wie speelt er?',
   playAlone: 'Alleen spelen',
-  against: 'Tegen {name}',
+  against: 'Tegenstander: {name}',
   playerNumber: 'Speler {n}',
   mindPerfect: 'Perfect',
   mindKeen: 'Oplettend',

@@ -1,6 +1,6 @@
 import type { Messages } from '../messages.ts'
 
-/** Portuguese. */
+/** Portuguese of Brazil. */
 export const pt: Messages = {
   opening: '',
   howTo: '',
@@ -14,7 +14,7 @@ export const pt: Messages = {
   playLives: { one: 'Com {n} erro, o jogo acaba.', other: 'Com {n} erros, o jogo acaba.' },
   playSlips: {
     one: 'O jogo acaba se você errar uma carta que já viu.',
-    other: 'O jogo acaba se você errar {n} vezes cartas que já viu.',
+    other: 'O jogo acaba se você errar {n} vezes com cartas que já viu.',
   },
   playTurns: { one: 'Você tem {n} jogada.', other: 'Você tem {n} jogadas.' },
   begin: 'Começar',
@@ -81,15 +81,15 @@ export const pt: Messages = {
   creditProgram: 'Programa',
   cannotDeal: 'Este nível não pode ser distribuído',
   whoPlays: 'Quem joga?',
-  playAlone: 'Jogar só',
-  against: 'Contra {name}',
+  playAlone: 'Jogar sozinho',
+  against: 'Adversário: {name}',
   playerNumber: 'Jogador {n}',
   mindPerfect: 'Perfeito',
   mindKeen: 'Atento',
   mindEveryday: 'Comum',
   mindFleeting: 'Esquecido',
   mindNone: 'Sem memória',
-  won: 'Todos os pares',
+  won: 'Todos encontrados!',
   lost: 'Desta vez não',
   hasWon: '{name} venceu',
   shareWin: 'Vitória dividida: {names}',

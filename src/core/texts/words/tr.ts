@@ -50,7 +50,7 @@ export const tr: Messages = {
   lookNow: 'Bak: bütün kartlar bir an açık.',
   allDown: 'Şimdi bütün kartlar kapalı.',
   match: 'Bir çift.',
-  matchByLuck: 'Şansla bir çift.',
+  matchByLuck: 'Şans eseri bir çift.',
   matchFromLook: 'İlk bakıştan hatırlanan bir çift.',
   miss: 'Çift değil.',
   livesLeft: '{n} can kaldı.',

@@ -49,7 +49,7 @@ export const uk: Messages = {
   points: { one: '{n} очко', few: '{n} очки', many: '{n} очок', other: '{n} очка' },
   lookWell: 'дивись уважно…',
   luckyPair: 'Пощастило!',
-  wellSpotted: 'Гарне око!',
+  wellSpotted: 'Пильне око!',
   remembered: 'Гарна пам’ять!',
   inARow: '{n} поспіль',
   notAPair: 'Це не пара',
