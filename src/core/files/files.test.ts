@@ -10,7 +10,8 @@ import { mindFileSchema } from './mind-file.ts'
 import { dealSchema, readDeal, readDeals, writeDeal } from './deal-file.ts'
 import { gameFileSchema, readGame, writeGame } from './game-file.ts'
 import { gifOf, jpegOf, pngOf, webpOf } from '../testing/images.ts'
-import { checkImage, checkSvg, imageType } from './image.ts'
+import { checkImage, checkSvg, imageType, takenBytes } from './image.ts'
+import { withoutDoctype } from './svg.ts'
 import { readRecord, recordFileSchema, writeRecord } from './record-file.ts'
 import { pairsFileSchema } from './pairs-file.ts'
 import type { PlayRecord } from '../play/record.ts'
@@ -289,11 +290,25 @@ describe('images', () => {
     ['<svg><rect style="fill:url(http://x)"/></svg>', 'line 1: loads something from outside (style)'],
     ['<svg><foreignObject/></svg>', 'line 1: holds a <foreignObject>'],
     ['<!DOCTYPE svg [<!ENTITY a "b">]><svg/>', 'line 1: declares entities'],
+    ['<!DOCTYPE svg PUBLIC "-//W3C//DTD SVG 1.1//EN" "x.dtd"><svg/>', 'line 1: has a document type'],
+    [withoutDoctype('<?xml version="1.0"?><!DOCTYPE svg PUBLIC "a" "x.dtd">\n<svg><g/></svg>'), 'fine'],
+    [withoutDoctype('<!DOCTYPE svg [<!ENTITY a "b">]><svg/>'), 'line 1: declares entities'],
+    ['<svg><img src="http://x"/></svg>', 'line 1: holds a <img>'],
+    ['<svg><g><form action="http://x"/></g></svg>', 'line 1: holds a <form>'],
+    ['<svg xmlns:h="http://www.w3.org/1999/xhtml"><h:img src="http://x"/></svg>', 'line 1: holds HTML'],
+    ['<svg><metadata><cc:Work><dc:title/></cc:Work></metadata><sodipodi:namedview/></svg>', 'fine'],
     ['<html/>', 'line 1: is not an SVG: it begins with <html>'],
     ['<svg><path></svg>', 'line 1: is not well-formed XML'],
     ['', 'not well-formed XML'],
   ])('an SVG may only draw: %s', (text, message) => {
     expect(complaint(checkSvg(text))).toContain(message)
+  })
+  test('a drawing is taken without its document type; all else as it is', () => {
+    const drawing = bytes('<!DOCTYPE svg PUBLIC "a" "http://x/x.dtd"><svg/>')
+    expect(takenBytes(drawing)).toEqual(bytes('<svg/>'))
+    expect(complaint(checkImage(takenBytes(drawing)))).toBe('fine')
+    for (const other of [PNG, bytes('<svg/>'), bytes('GIF89a <!DOCTYPE svg>')])
+      expect(takenBytes(other)).toBe(other)
   })
   test.each<[string, Uint8Array, string]>([
     ['64 megapixels', pngOf(8000, 8000), 'fine'],

@@ -2,7 +2,7 @@ import { imageSize } from 'image-size'
 import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
 import { bad, good, type Result } from '../result.ts'
 import { bytesOf } from './data-url.ts'
-import { checkSvg as checkMarkup } from './svg.ts'
+import { checkSvg as checkMarkup, withoutDoctype } from './svg.ts'
 import { readUtf8 } from './utf8.ts'
 
 const IMAGE_TYPES = ['png', 'jpeg', 'webp', 'gif', 'svg+xml'] as const
@@ -101,6 +101,15 @@ export function checkImage(bytes: Uint8Array): Result<ImageType> {
   if (!text.ok) return bad('', 'an SVG that is not UTF-8 text')
   const checked = checkSvg(text.value)
   return checked.ok ? good(type) : bad(checked.problem.at, `an SVG that ${checked.problem.message}`)
+}
+
+/** The bytes of an image file as they are taken: of an SVG without its document type, which names a file elsewhere. */
+export function takenBytes(bytes: Uint8Array): Uint8Array {
+  if (imageType(bytes) !== 'svg+xml' || bytes.length > SIZES.svg) return bytes
+  const text = readUtf8(bytes)
+  if (!text.ok) return bytes
+  const taken = withoutDoctype(text.value)
+  return taken === text.value ? bytes : new TextEncoder().encode(taken)
 }
 
 /** Checks an image given as a base64 data URL, as game files hold them. Out: its type. */

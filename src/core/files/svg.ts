@@ -30,6 +30,20 @@ const FORBIDDEN = new Set(
     ' ',
   ),
 )
+/** The elements of SVG that only draw, beside the parts of filters. Others without a prefix are of another language. */
+const KNOWN = new Set(
+  'svg g defs symbol use image switch style title desc metadata path rect circle ellipse line polyline polygon text tspan textpath tref altglyph altglyphdef altglyphitem glyphref marker pattern mask clippath lineargradient radialgradient stop filter view cursor font font-face font-face-src font-face-name font-face-format glyph missing-glyph hkern vkern solidcolor hatch hatchpath mesh meshgradient meshrow meshpatch'.split(
+    ' ',
+  ),
+)
+/** The namespace of HTML, whose elements load and ask wherever they stand. */
+const HTML = 'http://www.w3.org/1999/xhtml'
+/** A document type without declarations of its own, as drawing programs write it. */
+const DOCTYPE = /<!doctype[^[>]*>/i
+
+/** An SVG without its document type: nothing that draws it needs that, and it names a file elsewhere. In: its text. */
+export const withoutDoctype = (text: string): string => text.replace(DOCTYPE, '')
+
 /** Elements that are drawn only when something refers to them. */
 const ASIDE = new Set(
   'defs symbol pattern mask clippath marker lineargradient radialgradient filter style title desc metadata'.split(
@@ -107,6 +121,7 @@ function readMarkup(
   )
   parser.on('doctype', (declared) => {
     if (declared.toLowerCase().includes('entity')) refuse('declares entities')
+    refuse('has a document type (<!DOCTYPE …>)')
   })
   parser.on('processinginstruction', ({ target }) => {
     if (target.toLowerCase() === 'xml-stylesheet') refuse('loads a style from outside')
@@ -114,7 +129,8 @@ function readMarkup(
   parser.on('opentag', ({ name, attributes }) => {
     const tag = local(name)
     if (!root && tag !== 'svg') refuse(`is not an SVG: it begins with <${cut(name)}>`)
-    if (FORBIDDEN.has(tag)) refuse(`holds a <${cut(name)}>`)
+    const isOther = !name.includes(':') && !KNOWN.has(tag) && !tag.startsWith('fe')
+    if (FORBIDDEN.has(tag) || isOther) refuse(`holds a <${cut(name)}>`)
     const node: Node = {
       tag,
       children: [],
@@ -127,6 +143,7 @@ function readMarkup(
     }
     for (const [key, value] of Object.entries(attributes)) {
       const what = local(key)
+      if (/^xmlns(:|$)/.test(key) && value.trim().toLowerCase() === HTML) refuse('holds HTML')
       if (what.startsWith('on')) refuse(`holds an event handler (${cut(key)})`)
       if (what === 'href') {
         const target = value.trim()

@@ -1,5 +1,5 @@
 import { fromUint8Array } from 'js-base64'
-import { checkImage } from '../../../core/files/image.ts'
+import { checkImage, takenBytes } from '../../../core/files/image.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
@@ -16,7 +16,7 @@ export type MadeImage = { src: string; smaller: boolean }
 export async function decodeImage(
   file: File,
 ): Promise<Result<{ bitmap: ImageBitmap; type: string; bytes: Uint8Array }>> {
-  const bytes = new Uint8Array(await file.arrayBuffer())
+  const bytes = takenBytes(new Uint8Array(await file.arrayBuffer()))
   const type = checkImage(bytes)
   if (!type.ok) return type
   try {
