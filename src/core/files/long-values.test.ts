@@ -116,3 +116,27 @@ describe('a message never repeats what was put in', () => {
     expect(quotedValue(null)).toBe('null')
   })
 })
+
+describe('a message is in our words, and names the bound that holds', () => {
+  test.each<[string, (file: any) => void]>([
+    ['house.turn.missLook: at most 60000', (file) => (file.house.turn.missLook = 1e300)],
+    ['house.turn.missLook: at least 0', (file) => (file.house.turn.missLook = -1e300)],
+    ['house.turn.missLook: a whole number is expected', (file) => (file.house.turn.missLook = 1.5)],
+    ['house.turn.missLook: a number is expected', (file) => (file.house.turn.missLook = null)],
+    ['house.deal.seed: one of "every-play", "daily", an object', (file) => (file.house.deal.seed = 'x')],
+    ['house.deal.seed.fixed: is missing', (file) => (file.house.deal.seed = {})],
+    ['deck.pairs[0].a.kind: is not one that is known here', (file) => (file.deck.pairs[0].a = { kind: 'x' })],
+    ['texts.own: an object is expected', (file) => (file.texts = { languages: ['en'], own: null })],
+    ['levels: a list is expected', (file) => (file.levels = {})],
+    ['title: a text is expected', (file) => (file.title = [])],
+  ])('%s', (message, change) => expect(changed(change)).toBe(message))
+})
+
+test('half of a character becomes an unknown one, a whole one stays', () => {
+  const text = writeGame(gameWith()).replace(
+    /"title": "[^"]*"/,
+    '"title": "a\\ud83d b\\ud83d\\ude00 \\udE00"',
+  )
+  const read = readGame(text)
+  expect(read.ok && read.value.title).toBe('a\ufffd b\ud83d\ude00 \ufffd')
+})

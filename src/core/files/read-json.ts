@@ -2,13 +2,20 @@ import type { z } from 'zod'
 import { bad, cut, good, quotedValue, type Problem, type Result } from '../result.ts'
 import { largerThan, SIZES } from '../settings/settings.ts'
 
+/** How JSON writes halves of characters: most of them in twos, which are whole ones. */
+const HALVES = /\\u[dD][89a-fA-F]/
+const whole = (_key: string, value: unknown): unknown =>
+  typeof value === 'string' ? value.replace(/\p{Surrogate}/gu, '\ufffd') : value
+
 /** Reads JSON. A problem names the line and column where the text stops being JSON. */
 export function parseJson(text: string): Result<unknown> {
   if (text.length > SIZES.file) return bad('', largerThan(SIZES.file))
   const plain = text.charCodeAt(0) === 0xfeff ? text.slice(1) : text
   if (plain.trim() === '') return bad('', 'the file is empty')
   try {
-    return good(JSON.parse(plain) as unknown)
+    // half of a character, which JSON can write and nothing can draw, is drawn as an unknown one
+    const reviver = HALVES.test(plain) ? whole : undefined
+    return good(JSON.parse(plain, reviver) as unknown)
   } catch (error) {
     return bad(placeOf(plain, (error as SyntaxError).message), 'this is not JSON, or it is cut off here')
   }
@@ -33,15 +40,20 @@ function pathText(path: readonly PropertyKey[]): string {
     .join('')
 }
 
+type Issue = z.core.$ZodIssue
+
 /** A schema's first complaint about a value, as a problem that names its place. */
 function firstProblem(error: z.ZodError): Problem {
-  let issue = error.issues[0]! as z.core.$ZodIssue
+  let issue = tightest(error.issues as Issue[])
   const path = [...issue.path]
   // in a union, the branch that got furthest is the most telling, then the one with the fewest complaints
   while (issue.code === 'invalid_union' && issue.errors.length) {
-    const depth = (issues: z.core.$ZodIssue[]): number => Math.max(...issues.map((one) => one.path.length))
-    const [branch] = [...issue.errors].sort((a, b) => depth(b) - depth(a) || a.length - b.length)
-    issue = branch!.find((one) => one.code === 'unrecognized_keys') ?? branch![0]!
+    const depth = (issues: Issue[]): number => Math.max(...issues.map((one) => one.path.length))
+    const branches = issue.errors as Issue[][]
+    if (branches.every((issues) => depth(issues) === 0 && EXPECTS.has(issues[0]!.code)))
+      return { at: pathText(path), message: expected(branches.map((issues) => issues[0]!)) }
+    const [branch] = [...branches].sort((a, b) => depth(b) - depth(a) || a.length - b.length)
+    issue = branch!.find((one) => one.code === 'unrecognized_keys') ?? tightest(branch!)
     path.push(...issue.path)
   }
   if (issue.code === 'unrecognized_keys')
@@ -49,12 +61,47 @@ function firstProblem(error: z.ZodError): Problem {
   return { at: pathText(path), message: sentence(issue) }
 }
 
-function sentence(issue: z.core.$ZodIssue): string {
+/** The first complaint; of several about the size of one number, the one that names its own bound. */
+function tightest(issues: readonly Issue[]): Issue {
+  const [first] = issues as [Issue]
+  if (first.code !== 'too_big' && first.code !== 'too_small') return first
+  const same = issues.filter(
+    ({ code, path }) => code === first.code && pathText(path) === pathText(first.path),
+  )
+  return same.at(-1)!
+}
+
+/** Complaints that say only what should be there. */
+const EXPECTS: ReadonlySet<string> = new Set(['invalid_type', 'invalid_value', 'invalid_key'])
+/** What a schema calls the kinds of values, in words. */
+const KINDS: Record<string, string> = {
+  string: 'a text',
+  number: 'a number',
+  int: 'a whole number',
+  boolean: 'true or false',
+  array: 'a list',
+  object: 'an object',
+  record: 'an object',
+  null: 'null',
+}
+
+/** What may be there, of one complaint or of all branches of a union: "one of "daily", an object". */
+function expected(issues: readonly Issue[]): string {
+  const forms = issues.flatMap((issue) =>
+    issue.code === 'invalid_value'
+      ? issue.values.map((value) => JSON.stringify(value))
+      : [KINDS[issue.code === 'invalid_type' ? issue.expected : ''] ?? 'something else'],
+  )
+  const [one, ...others] = new Set(forms)
+  return others.length ? `one of ${[one, ...others].join(', ')}` : `${one!} is expected`
+}
+
+function sentence(issue: Issue): string {
   switch (issue.code) {
     case 'invalid_type':
       return issue.input === undefined && !('received' in issue) && /undefined/.test(issue.message)
         ? 'is missing'
-        : issue.message.replace(/^Invalid input: /, '')
+        : expected([issue])
     case 'too_big':
       return `at most ${amount(issue.maximum, issue.origin)}`
     case 'too_small':
@@ -62,7 +109,7 @@ function sentence(issue: z.core.$ZodIssue): string {
     case 'invalid_value':
       return `one of ${issue.values.map((value) => JSON.stringify(value)).join(', ')}`
     case 'invalid_union':
-      return 'none of the forms that are allowed here'
+      return 'is not one that is known here'
     default:
       return issue.message
   }

@@ -7,7 +7,7 @@ import { bad, good, quoted, type Result } from '../result.ts'
 import { isLanguage, languageName, type Language } from '../texts/languages.ts'
 import type { Messages } from '../texts/messages.ts'
 import { parseJson, readWith } from './read-json.ts'
-import { rowsCsv } from './rows.ts'
+import { csvCell, rowsCsv } from './rows.ts'
 
 /**
  * The texts of a game in its languages as a table for translators: CSV, or JSON with the same keys. A row is a text, a
@@ -70,7 +70,10 @@ function fromCsv(text: string): Result<Record<string, string>[]> {
   })
   if (!meta.fields?.includes('id'))
     return bad('line 1', 'a column "id" is missing; export the texts to see how they are named')
-  return good(data)
+  // a row may have more cells than the head has names
+  return good(
+    data.map((row) => Object.fromEntries((meta.fields ?? []).map((key) => [key, csvCell(row[key] ?? '')]))),
+  )
 }
 
 function fromJson(text: string): Result<Record<string, string>[]> {
