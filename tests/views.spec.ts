@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import {
   begin,
@@ -75,7 +75,32 @@ test.describe('axe finds nothing on', () => {
   })
 })
 
-test('on a screen 1024 px wide nothing runs out of its column, however long its names are', async ({
+/** What runs out of its column on a page, and which of a station's columns lie over each other. */
+const misplaced = (page: Page): Promise<string[]> =>
+  page.locator('body').evaluate((body) => {
+    const nameOf = (one: Element): string => `${one.tagName} ${one.className}`
+    const wide = [body, ...body.querySelectorAll('main, section, aside, header, footer, nav')]
+      .filter((one) => one.clientWidth && one.scrollWidth > one.clientWidth + 1)
+      .filter((one) => !['auto', 'scroll'].includes(getComputedStyle(one).overflowX) || one.matches('main *'))
+      .map((one) => `${nameOf(one)}: ${one.scrollWidth} of ${one.clientWidth} px`)
+    const columns = [...body.querySelectorAll('main.station > * > *')].filter(
+      (one) => ['static', 'relative'].includes(getComputedStyle(one).position) && one.clientWidth,
+    )
+    const over = columns.flatMap((one, i) => {
+      const a = one.getBoundingClientRect()
+      return columns.slice(i + 1).flatMap((other) => {
+        const b = other.getBoundingClientRect()
+        const [across, down] = [
+          Math.min(a.right, b.right) - Math.max(a.left, b.left),
+          Math.min(a.bottom, b.bottom) - Math.max(a.top, b.top),
+        ]
+        return across > 2 && down > 2 ? [`${nameOf(one)} lies over ${nameOf(other)}`] : []
+      })
+    })
+    return [...wide, ...over]
+  })
+
+test('on no screen anything runs out of its column or over another, however long its names are', async ({
   page,
 }) => {
   const long = (max: number): string => 'Escapementwheel'.repeat(20).slice(0, max)
@@ -84,7 +109,7 @@ test('on a screen 1024 px wide nothing runs out of its column, however long its 
   game.title = long(120)
   for (const level of game.levels) level.name = long(120)
   for (const pair of game.deck.pairs) Object.assign(pair, { name: long(120), tags: [long(40)] })
-  await page.setViewportSize({ width: 1024, height: 768 })
+  await page.setViewportSize({ width: 1024, height: 700 })
   await page.goto('/')
   await expect(page.getByRole('article')).toHaveCount(3)
   await page
@@ -106,14 +131,19 @@ test('on a screen 1024 px wide nothing runs out of its column, however long its 
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
       if (station.startsWith('odds'))
         await expect(page.getByRole('heading', { name: 'Deals', exact: true })).toBeVisible()
-      const wide = await page
-        .locator('body')
-        .evaluate((body) =>
-          [body, ...body.querySelectorAll('main, section, aside, header, footer, nav')]
-            .filter((one) => one.clientWidth && one.scrollWidth > one.clientWidth + 1)
-            .map((one) => `${one.tagName} ${one.className}: ${one.scrollWidth} of ${one.clientWidth} px`),
-        )
-      expect(wide, `${id} ${station}`).toEqual([])
+      for (const [width, height] of [
+        [360, 640],
+        [390, 844],
+        [1024, 700],
+      ] as const) {
+        await page.setViewportSize({ width, height })
+        expect(await misplaced(page), `${id} ${station} at ${width} × ${height}`).toEqual([])
+        for (const name of ['Undo', 'Redo', 'All keys'])
+          await expect(page.getByRole('banner').getByRole('button', { name, exact: true })).toBeInViewport()
+        await expect(page.getByRole('navigation', { name: 'Stations' }).locator('.open')).toBeInViewport({
+          ratio: 0.95,
+        })
+      }
     }
 })
 

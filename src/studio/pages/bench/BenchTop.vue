@@ -1,8 +1,10 @@
 <script setup lang="ts">
+import { useResizeObserver } from '@vueuse/core'
 import { ElButton } from 'element-plus'
 import IconHelp from '~icons/ph/question'
 import IconRedo from '~icons/ph/arrow-u-up-right'
 import IconUndo from '~icons/ph/arrow-u-up-left'
+import { ref, watch } from 'vue'
 import { RouterLink, type RouteLocationRaw } from 'vue-router'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import { STATION_NAMES, STATIONS, type Station } from '../stations.ts'
@@ -11,9 +13,16 @@ import TextField from '../../parts/settings/TextField.vue'
 import SaveState from './SaveState.vue'
 
 /** The top of the bench: the game's title, the stations, and whether everything is saved. */
-defineProps<{ station: Station; to: (station: Station) => RouteLocationRaw }>()
+const props = defineProps<{ station: Station; to: (station: Station) => RouteLocationRaw }>()
 const emit = defineEmits<{ keys: [] }>()
 const bench = useBench()
+
+/** On a narrow screen the tabs scroll: the open one is always in sight. */
+const tabs = ref<HTMLElement>()
+const showOpen = (): void =>
+  tabs.value?.querySelector('.open')?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
+watch(() => props.station, showOpen, { flush: 'post' })
+useResizeObserver(tabs, showOpen)
 
 function rename(title: string): void {
   if (title) bench.edit('rename the game', (game) => void (game.title = title), 'title')
@@ -33,7 +42,7 @@ function rename(title: string): void {
       :maxlength="LENGTHS.title"
       @change="rename"
     />
-    <nav aria-label="Stations">
+    <nav ref="tabs" aria-label="Stations">
       <RouterLink
         v-for="name in STATIONS"
         :key="name"
@@ -151,8 +160,8 @@ nav {
     order: 1;
     overflow-x: auto;
   }
-  .state .icon-btn:nth-of-type(n + 2) {
-    display: none;
+  .title {
+    font-size: 16px;
   }
   .tab {
     min-width: 58px;

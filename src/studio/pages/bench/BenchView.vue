@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { ElButton } from 'element-plus'
+import IconClose from '~icons/ph/x'
 import { useEventListener, useMediaQuery } from '@vueuse/core'
 import { computed, defineAsyncComponent, onBeforeUnmount, ref, watch, watchEffect, type Component } from 'vue'
 import { RouterLink, useRoute, useRouter } from 'vue-router'
@@ -20,10 +22,14 @@ const router = useRouter()
 const isFound = ref<boolean | null>(null)
 const isOpen = computed(() => !!bench.game && isFound.value === true)
 const keysOpen = ref(false)
-/** Opens by itself once, on a screen large enough; later from the question mark. */
+/** Whether the walk was taken or declined: until then one line offers it, on a screen large enough. */
 const walked = useChoice('walked', false, isBoolean)
 const isWide = useMediaQuery('(min-width: 761px)')
 const walking = ref(false)
+function walk(): void {
+  walking.value = true
+  walked.value = true
+}
 const BenchTour = defineAsyncComponent(() => import('./BenchTour.vue'))
 
 /**
@@ -69,9 +75,6 @@ watch(
     if (isThere === null) return
     isFound.value = isThere
     followRoute()
-    if (!isFound.value || walked.value || !isWide.value) return
-    walking.value = true
-    walked.value = true
   },
   { immediate: true },
 )
@@ -130,6 +133,13 @@ onBeforeUnmount(saveNow)
 <template>
   <div v-if="isOpen" class="bench">
     <BenchTop :station="station" :to="to" @keys="keysOpen = true" />
+    <aside v-if="!walked && isWide" class="offer" aria-label="For a first visit">
+      <p>New here? The six tabs lead from an idea to a finished game, and everything can be undone.</p>
+      <ElButton class="btn" @click="walk">Walk me around</ElButton>
+      <ElButton class="icon-btn" aria-label="No, thank you" data-tip="No, thank you" @click="walked = true"
+        ><IconClose
+      /></ElButton>
+    </aside>
     <div class="work" :class="{ ladder: withLadder }">
       <LadderView v-if="withLadder" :station="station" />
       <main class="station">
@@ -137,7 +147,7 @@ onBeforeUnmount(saveNow)
       </main>
     </div>
     <LeaveDialog />
-    <KeysDialog v-model="keysOpen" @walk="walking = true" />
+    <KeysDialog v-model="keysOpen" @walk="walk" />
     <BenchTour v-if="walking" v-model="walking" />
   </div>
   <main v-else-if="isFound === false" class="lost">
@@ -150,12 +160,24 @@ onBeforeUnmount(saveNow)
 <style scoped>
 .bench {
   display: grid;
-  grid-template-rows: 56px minmax(0, 1fr);
+  grid-template-rows: 56px auto minmax(0, 1fr);
   flex: 1;
   min-height: 0;
   min-width: 320px;
 }
+.offer {
+  display: flex;
+  align-items: center;
+  gap: 14px;
+  padding: 5px 16px 5px 20px;
+  border-bottom: 1px solid var(--line);
+  background: var(--sand);
+}
+.offer .icon-btn {
+  margin-left: auto;
+}
 .work {
+  grid-row: 3;
   display: grid;
   min-height: 0;
   grid-template-columns: minmax(0, 1fr);
@@ -178,7 +200,7 @@ onBeforeUnmount(saveNow)
 }
 @media (max-width: 760px) {
   .bench {
-    grid-template-rows: auto minmax(0, 1fr);
+    grid-template-rows: auto auto minmax(0, 1fr);
   }
   .work.ladder {
     grid-template-columns: minmax(0, 1fr);

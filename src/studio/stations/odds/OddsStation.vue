@@ -229,4 +229,19 @@ header .el-button {
   padding: 18px;
   border-left: 1px solid var(--line);
 }
+@media (max-width: 760px) {
+  .odds {
+    grid-template-columns: minmax(0, 1fr);
+    align-content: start;
+    overflow-y: auto;
+  }
+  .main-column,
+  .aside {
+    overflow-y: visible;
+  }
+  .aside {
+    border-top: 1px solid var(--line);
+    border-left: 0;
+  }
+}
 </style>
