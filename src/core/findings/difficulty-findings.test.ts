@@ -66,6 +66,8 @@ describe('what minds find', () => {
     expect(codes(game)).toEqual(['1 easier-than-before'])
     const [finding] = minds(game)
     expect(mendsOf(game, finding!)).toEqual([])
+    // it has no clock whose time could be meant
+    expect(finding!.where).toMatchObject({ section: 'clock', key: 'mode' })
     expect(findingLine(finding!, game.levels)).toMatch(
       /^Level 2: easier than Level 1, the level before: everyday players won every game here, \d+ of \d+ games there$/,
     )
@@ -73,6 +75,9 @@ describe('what minds find', () => {
   test('nothing more where not even a perfect memory wins, nor where a mind sits as a rival', () => {
     expect(findingsOf(ladderOf(lives(1))).map(({ code }) => code)).toContain('needs-luck')
     expect(codes(ladderOf(lives(1)))).toEqual([])
+    // nor is a level easier than one that is too hard, or that only luck wins
+    expect(codes(ladderOf(lives(1), lives(7)))).toEqual([])
+    expect(codes(ladderOf(lives(4), lives(7)))).toEqual(['0 hardly-won'])
     const rival = { names: ['Ann', 'Ben'], minds: [null, 'keen'] }
     expect(codes(ladderOf({ ...lives(90), players: rival }))).toEqual([])
   })

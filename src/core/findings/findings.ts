@@ -104,6 +104,9 @@ function mindResultsOf(game: Game, level: Level, playable: Playable): MindResult
   return results
 }
 
+/** Where a level without limits could get one. */
+const NO_LIMIT = { section: 'clock', key: 'mode' } as const
+
 /**
  * The finding of a level on which everyday players win more than on the one before; null if there is none. `solves`:
  * also work out the value with which they win as many.
@@ -118,7 +121,8 @@ function easierThanBefore(game: Game, index: number, solves: boolean): Finding |
   const way = solves && share > 0 && playable.ok ? suggestLimit(playable.value, here!, EVERYDAY, share) : null
   const [limit] = playable.ok ? limitsOf(playable.value) : []
   const by = way?.by ?? limit ?? null
-  const { section, key } = LEVER_PLACES[by ?? 'clock']
+  // without any limit it is the missing clock that is pointed at, not a time that no clock has
+  const { section, key } = by ? LEVER_PLACES[by] : NO_LIMIT
   const countsOf = ({ won, games }: Trial): { won: number; games: number } => ({ won, games })
   return {
     severity: 'warns',
