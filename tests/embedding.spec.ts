@@ -125,8 +125,66 @@ test('without a host, or with one that is none, a page hears only what gives not
     await expect.poll(async () => (await heard()).map(({ event }) => event)).toContain('won')
     const all = await heard()
     for (const one of all) expect([one.seed, one.record, one.how]).toEqual([undefined, undefined, undefined])
+    // that it is no origin is told, since nobody else can tell
+    expect(all[0]).toEqual({
+      luckyTwin: 1,
+      event: 'ready',
+      level: 'warm-up',
+      ...(host === '' ? {} : { problem: 'host' }),
+    })
     expect(all.at(-1)).toMatchObject({ event: 'won', level: 'warm-up', outcome: 'won', turns: 2 })
   }
+})
+
+test('frames keep their own games apart; one that is taken up is dealt once, and waits for the keyboard', async ({
+  page,
+}) => {
+  const named = `${inside}/game.html?host=${encodeURIComponent(around)}`
+  await page.goto(`${around}/404`)
+  await page.setContent('<title>x</title><body><input aria-label="Mine" /></body>')
+  await page.evaluate(() => {
+    Object.assign(window, { heard: [] })
+    addEventListener('message', ({ source, data }) => {
+      const at = [...document.querySelectorAll('iframe')].findIndex((one) => one.contentWindow === source)
+      ;(window as any).heard.push([at, data.event])
+    })
+  })
+  /** Three frames of one game; two of them have names of their own. */
+  const hang = (): Promise<void> =>
+    page.evaluate(
+      (sources) => {
+        ;(window as any).heard.length = 0
+        for (const old of document.querySelectorAll('iframe')) old.remove()
+        for (const src of sources) {
+          const one = document.createElement('iframe')
+          one.src = src
+          one.style.cssText = 'width:380px;height:480px'
+          document.body.append(one)
+        }
+      },
+      [named, `${named}&keep=left`, `${named}&keep=right`],
+    )
+  const inFrame = (at: number) => page.locator('iframe').nth(at).contentFrame()
+  await page.getByLabel('Mine').focus()
+  await hang()
+  const heardBy = (at: number): Promise<string[]> =>
+    page.evaluate(
+      (which) =>
+        (window as any).heard.flatMap(([one, event]: [number, string]) => (one === which ? [event] : [])),
+      at,
+    )
+  for (const at of [0, 1, 2]) await expect.poll(() => heardBy(at)).toContain('dealt')
+  // none has taken the keyboard away
+  await expect(page.getByLabel('Mine')).toBeFocused()
+  await inFrame(1).getByRole('button', { name: 'Begin' }).click()
+  await inFrame(1).getByRole('grid').locator('[data-cell="0"]').click()
+  await expect(inFrame(1).getByRole('grid').locator('[data-cell="0"]')).toHaveAttribute('data-state', 'up')
+  await inFrame(1).getByRole('button', { name: 'Pause' }).click()
+  await hang()
+  await expect(inFrame(1).getByRole('dialog', { name: 'Paused' })).toBeVisible()
+  for (const at of [0, 2]) await expect(inFrame(at).getByRole('button', { name: 'Begin' })).toBeVisible()
+  const all = await heardBy(1)
+  expect(all.filter((event) => event === 'dealt')).toHaveLength(1)
 })
 
 test('a page that is not the host hears nothing and is not obeyed', async ({ page }) => {

@@ -263,6 +263,27 @@ test('deal --text draws a grid', async () => {
   ])
 })
 
+test('replay refuses a record that is not of the seed and the level that were given', async () => {
+  const record = {
+    format: 'lucky-twin/play',
+    version: 1,
+    game: 'clockmakers-drawer',
+    level: 'warm-up',
+    seed: 'a',
+    inputs: [],
+  }
+  const path = file('given.play.json', record)
+  expect((await run('replay', CLOCK, path, '--seed', 'a', '--level', 'warm-up')).code).toBe(0)
+  expect(await run('replay', CLOCK, path, '--seed', 'b')).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('seed: "b" was given, and this is "a"'),
+  })
+  expect(await run('replay', CLOCK, path, '--level', 'bench')).toMatchObject({
+    code: 2,
+    err: expect.stringContaining('level: "bench" was given'),
+  })
+})
+
 test('replay prints the result, with --events every event, and exits 1 if it is not what is expected', async () => {
   const cells: string[] = JSON.parse(
     (await run('deal', CLOCK, '--level', 'warm-up', '--seed', 'tick')).out,

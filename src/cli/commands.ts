@@ -16,7 +16,8 @@ import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { failedChecks } from '../core/findings/failed-checks.ts'
-import { quoted, quotedValue } from '../core/result.ts'
+import { givenProblem, type Given } from '../core/play/record.ts'
+import { problemLine, quoted, quotedValue } from '../core/result.ts'
 import { boardsAt, gameAt, pictureLibrary, recordAt, textAt } from './files.ts'
 import { Unusable, type Shell } from './shell.ts'
 
@@ -66,11 +67,13 @@ export function deal(path: string, options: DealOptions, shell: Shell): number {
 export function replayRecord(
   gamePath: string,
   recordPath: string,
-  options: { events?: boolean },
+  options: { events?: boolean } & Given,
   shell: Shell,
 ): number {
   const game = gameAt(gamePath, shell)
   const record = recordAt(recordPath, shell)
+  const other = givenProblem(record, options)
+  if (other) throw new Unusable(`${recordPath}: ${problemLine(other)}`)
   if (record.game !== game.id)
     throw new Unusable(`${recordPath}: game: a record of "${record.game}", not of "${game.id}"`)
   const table = tableOf(game, record)

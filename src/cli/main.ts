@@ -2,6 +2,7 @@ import { Command, CommanderError, Option } from 'commander'
 import type { Writable } from 'node:stream'
 import { KIT_BOUNDS } from '../ship/kit/cards.ts'
 import { gather, readCount, readLever, readShare, readSide, SHIPPED_AS, wholeNumber } from './arguments.ts'
+import type { Given } from '../core/play/record.ts'
 import type { DealOptions } from './commands.ts'
 import type { OddsOptions } from './odds.ts'
 import type { ShipOptions } from './ship.ts'
@@ -51,7 +52,9 @@ export async function main(
     .argument('<game>')
     .argument('<record>', 'NAME.play.json')
     .option('--events', 'print every event too')
-    .action(async (game: string, record: string, options: { events?: boolean }) => {
+    .option('--seed <text>', 'refuse a record of another seed, or with a deal of its own')
+    .option('--level <id>', 'refuse a record of another level')
+    .action(async (game: string, record: string, options: { events?: boolean } & Given) => {
       const { replayRecord } = await import('./commands.ts')
       code = replayRecord(game, record, options, shell)
     })

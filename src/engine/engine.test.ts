@@ -55,6 +55,18 @@ describe('times', () => {
   })
 })
 
+test('a record is played only if it is of the level and the seed that were given', () => {
+  const record = { ...RECORD, inputs: [] }
+  const own = { ...record, deal: [...cells] }
+  const placeFor = (played: engine.PlayRecord, given: object): string | null =>
+    placeOf(engine.replay(game, played, given))
+  expect(placeFor(record, { level: 'warm-up', seed: 'tick-1' })).toBeNull()
+  expect(placeFor(record, { level: 'bench' })).toBe('level')
+  expect(placeFor(record, { seed: 'tick-2' })).toBe('seed')
+  expect(placeFor(own, { seed: 'tick-1' })).toBe('deal')
+  expect(placeFor(own, { level: 'warm-up' })).toBeNull()
+})
+
 describe('what a program gives wrongly is a problem', () => {
   test('cards that do not make the board', () => {
     const twice = [...cells.slice(0, -1), 'no-such-pair/a']

@@ -14,7 +14,7 @@ import { par, parHolds, type Par } from '../core/odds/par.ts'
 import type { CardState, Event, Input, Outcome, Phase } from '../core/play/events.ts'
 import * as machine from '../core/play/machine.ts'
 import { newRound } from '../core/play/new-round.ts'
-import { inOrder, timeProblem, type PlayRecord } from '../core/play/record.ts'
+import { givenProblem, inOrder, timeProblem, type Given, type PlayRecord } from '../core/play/record.ts'
 import { replay as playAgain } from '../core/play/replay.ts'
 import { resultOf as figuresOf, winners, type RoundResult as Figures } from '../core/play/result.ts'
 import { LAST_TIME, type Round as OpenRound } from '../core/play/round.ts'
@@ -207,14 +207,16 @@ export const eventsOf = (round: Round): readonly RoundEvent[] => round.events ??
 export const resultOf = (round: Round): RoundResult => figuresOf(round as OpenRound)
 
 /**
- * Plays a record again. In: a game, and a record of it (the object in a NAME.play.json). Wrong: a part of it is
- * missing, its deal does not fit, or its times are none of a round or run backwards.
+ * Plays a record again. In: a game, and a record of it (the object in a NAME.play.json); the level and the seed that
+ * were given, where it has to prove that these were played. Wrong: a part of it is missing, its deal does not fit, its
+ * times are none of a round or run backwards, or it is of another level or seed than the given ones.
  */
 export function replay(
   game: Game,
   record: PlayRecord,
+  given: Given = {},
 ): Result<{ result: RoundResult; events: readonly RoundEvent[] }> {
-  const problem = partProblem(record) ?? inOrder(record)
+  const problem = partProblem(record) ?? givenProblem(record, given) ?? inOrder(record)
   if (problem) return { ok: false, problem }
   const settings = rulesOf(game, record.level)
   if (!settings.ok) return settings

@@ -40,10 +40,13 @@ export function newHost(asked: string | null) {
   const origin = originIn(asked)
   let round: Table['round'] = null
   let heard = 0
+  /** whether the next round is the current one, in another language */
+  let goesOn = false
 
-  function post(event: string, table: Readonly<Table>, about: object = {}): void {
+  /** `always` goes to whoever holds the frame. */
+  function post(event: string, table: Readonly<Table>, about: object = {}, always: object = {}): void {
     const { level, seed } = table
-    const given = { luckyTwin: 1, event, level: level.id }
+    const given = { luckyTwin: 1, event, level: level.id, ...always }
     const ended = event === 'won' || event === 'lost' || event === 'left'
     const result = ended && table.round ? resultOf(table.round) : {}
     // a game against a chosen rival is not the level's own, and no record says so
@@ -65,10 +68,13 @@ export function newHost(asked: string | null) {
   function changed(table: Readonly<Table>): void {
     if (!table.round) return
     if (table.round !== round) {
-      if (round === null) post('ready', table, asked !== null && !origin ? { problem: 'host' } : {})
+      if (round === null) post('ready', table, {}, asked !== null && !origin ? { problem: 'host' } : {})
+      if (!goesOn) {
+        heard = 0
+        post('dealt', table)
+      }
       round = table.round
-      heard = 0
-      post('dealt', table)
+      goesOn = false
     }
     for (const event of round.events!.slice(heard)) {
       const name = TOLD[event.kind]
@@ -101,5 +107,6 @@ export function newHost(asked: string | null) {
       },
     )
   }
-  return { changed, listen, left: (table: Readonly<Table>) => post('left', table) }
+  const goOn = (): void => void (goesOn = true)
+  return { changed, listen, goOn, left: (table: Readonly<Table>) => post('left', table) }
 }

@@ -98,7 +98,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
   table.ownNames = readNames(keepNames)
-  table.asksWho = keepNames !== null
+  table.asksWho = keepNames !== null && (options.page?.opening ?? true)
   table.opens = options.page?.opening ?? false
 
   const board = new BoardView(table)
@@ -338,8 +338,11 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const openGame = options.open ?? stored
   if (openGame) table.asksWho = table.opens = false
   if (MINDS_PLAY) table.rival = openGame?.rival
-  deal(openGame?.level, openGame?.seed ?? options.seed)
-  if (openGame) {
+  if (!openGame) deal(undefined, options.seed)
+  else {
+    // told of once it stands where it was left
+    dealTable(table, findLevel(game, openGame.level) ?? table.level, openGame.seed)
+    announcer.dealt()
     stand(openGame.inputs, openGame.at)
     runAt(table, table.speed)
     pause()

@@ -39,7 +39,9 @@ export class PanelHost {
     const isHere = focused instanceof HTMLElement && this.felt.parentElement!.contains(focused)
     this.#focusBefore = isHere ? focused : null
     this.felt.append(panel)
-    if (this.#focusBefore || focused === document.body)
+    // a page that lies in another waits until somebody comes to it
+    const mayTake = parent === window || document.hasFocus()
+    if (this.#focusBefore || (focused === document.body && mayTake))
       panel.querySelector('button')?.focus({ preventScroll: true })
   }
 }

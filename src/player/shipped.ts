@@ -27,7 +27,9 @@ const place = document.getElementById('lucky-twin')!
 const query = new URLSearchParams(location.search)
 const level = query.get('level') ?? undefined
 const seed = query.get('seed')?.slice(0, 64) || undefined
-const under = (name: string) => keepUnder(`lucky-twin:${data.game.id}${name}`)
+// several frames of one game can each keep their own
+const keptAs = query.get('keep')?.slice(0, 64)
+const under = (name: string) => keepUnder(`lucky-twin:${data.game.id}${keptAs ? `/${keptAs}` : ''}${name}`)
 const keepLanguage = under(':language')
 const languages = languagesOf(data.game)
 const tags = [query.get('lang') ?? '', keepLanguage.read() ?? '', ...navigator.languages]
@@ -46,6 +48,7 @@ function speak(language: Language): void {
   const game = gameIn(data.game, language)
   const open = player && openGameOf(player.table)
   player?.destroy()
+  if (open) host?.goOn()
   document.title = game.title
   document.documentElement.lang = language
   document.documentElement.dir = directionOf(language)

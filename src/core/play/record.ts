@@ -1,5 +1,5 @@
 import type { Input } from './events.ts'
-import type { Problem } from '../result.ts'
+import { quoted, type Problem } from '../result.ts'
 import type { RoundResult } from './result.ts'
 import { LAST_TIME } from './round.ts'
 
@@ -33,6 +33,22 @@ export const timeProblem = (place: string, at: number): Problem | null =>
   isTime(at)
     ? null
     : { at: place, message: `${at} is not a time of a round: 0 to ${LAST_TIME} ms since the deal` }
+
+/** What whoever gave out a game knows of it, beside what a player's browser says. */
+export type Given = { level?: string; seed?: string }
+
+/**
+ * What is not as it was given in a record of that game, or null: another level or seed, or, with a seed, a deal of its
+ * own. Without that a record proves only that somebody could play so.
+ */
+export function givenProblem(played: PlayedGame, given: Given): Problem | null {
+  for (const key of ['level', 'seed'] as const)
+    if (given[key] !== undefined && played[key] !== given[key])
+      return { at: key, message: `${quoted(given[key])} was given, and this is ${quoted(played[key])}` }
+  return given.seed !== undefined && played.deal
+    ? { at: 'deal', message: 'a seed was given, and this has a deal of its own' }
+    : null
+}
 
 /** Times of inputs must be times of a round, and may not run backwards; the message names the first that does. */
 export function inOrder(played: { inputs: readonly Input[]; until?: number }): Problem | null {

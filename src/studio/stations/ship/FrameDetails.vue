@@ -23,7 +23,8 @@ const lines = computed(
   const game = document.getElementById('game')
   addEventListener('message', ({ source, data }) => {
     if (source !== game.contentWindow || data?.luckyTwin !== 1) return
-    if (data.event === 'won') console.log(\`won with \${data.score} points\`)
+    if (data.event === 'won' || data.event === 'lost')
+      console.log(\`\${data.event} with \${data.score} points\`)
     if (data.event === 'left') game.remove()
   })
 ${END}`,
