@@ -57,7 +57,7 @@ async function missOf(page: Page, deal: (string | null)[]): Promise<[number, num
 }
 /** Plays a miss wherever that is possible, whenever it is Ann's turn, until the game is over. */
 async function playBadly(page: Page, deal: (string | null)[]): Promise<void> {
-  const result = page.getByRole('dialog', { name: /has won$|share the win$/ })
+  const result = page.getByRole('dialog', { name: /^Winner: |share the win$/ })
   const mine = seats(page).first().filter({ hasText: '(your turn)' })
   for (;;) {
     await expect(mine.or(result).first()).toBeVisible()

@@ -5,13 +5,18 @@ import { element } from './element.ts'
 import type { Hud } from './hud.ts'
 import { playSound, prepareSounds, soundOf } from './sound.ts'
 import type { Table } from './table.ts'
-import { shown, spoken } from './words.ts'
+import { isMinor, shown, spoken } from './words.ts'
+
+/** ms */
+const SECOND = 1000
 
 /** Announces what happens on the table: by sound, in words under the board, and in words for screen readers. */
 export function newAnnouncer(table: Table, hud: Hud) {
   const live = element('p', 'lt-hidden')
   live.setAttribute('role', 'status')
   let second = Infinity
+  /** when something minor was announced last */
+  let minorAt = -SECOND
   const isFirstLook = (): boolean => table.round?.phase === 'first-look'
 
   /** A new round lies on the table, or the problem that it cannot be dealt. */
@@ -32,7 +37,11 @@ export function newAnnouncer(table: Table, hud: Hud) {
       const sound = soundOf(event, table.settings.sound)
       if (sound && table.sound) playSound(sound, table.settings)
       const word = spoken(table, event)
-      if (word) words.push(word)
+      const now = performance.now()
+      if (word && !(isMinor(event) && now - minorAt < SECOND)) {
+        words.push(word)
+        if (isMinor(event)) minorAt = now
+      }
       const line = shown(table.speech, event)
       if (line) hud.say(line.text, line.tone)
     }

@@ -17,7 +17,7 @@ export class Hud {
   readonly head: HTMLElement
   readonly bar = element('div', 'lt-limit')
   readonly foot: HTMLElement
-  readonly #title = element('span', 'lt-level-name')
+  readonly #title = element('h2', 'lt-level-name')
   readonly #place = element('span', 'lt-level-place')
   readonly #game = element('span', 'lt-title')
   readonly #row = element('dl', 'lt-figures')

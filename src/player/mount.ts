@@ -98,7 +98,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
   table.ownNames = readNames(keepNames)
-  table.asksWho = keepNames !== null && (options.page?.opening ?? true)
+  table.asksWho = keepNames !== null && options.level === undefined
   table.opens = options.page?.opening ?? false
 
   const board = new BoardView(table)

@@ -5,12 +5,14 @@ import { resultOf } from '../core/play/result.ts'
 import { newRound } from '../core/play/new-round.ts'
 import { cellsOf, gameWith, pairsNamed, settingsWith } from '../core/testing/games.ts'
 import { english } from '../core/texts/english.ts'
+import { newSpeech } from '../core/texts/speech.ts'
+import { en } from '../core/texts/words/en.ts'
 import { keepBest, readBest, type Keep } from './best.ts'
 import { neighbour } from './input.ts'
 import { soundOf } from './sound.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
 import { act, dealTable, newTable, nextDue, nextLevel, runAt, standTable, tick, type Table } from './table.ts'
-import { cardLabel, shown, spoken, tale } from './words.ts'
+import { cardLabel, isMinor, shown, spoken, tale } from './words.ts'
 
 const settings = settingsWith({
   board: { rows: 2, columns: 3, gaps: ['B1', 'C2'] },
@@ -42,6 +44,26 @@ describe('what the table says', () => {
     expect(cardLabel(one, 4)).toBe('B2, B1, matched')
   })
 
+  test('a press that turns nothing is told by how the card lies, and an own win text is said', () => {
+    const one = table()
+    press(one, 0, 0)
+    press(one, 1, 0)
+    const said = (): string => spoken(one, one.round!.events!.at(-1)!)
+    expect(said()).toBe('A1, A0')
+    press(one, 2, 99)
+    expect(said()).toMatch(/, no card$/)
+    const speech = newSpeech('en', { ...en, won: 'Every clock ticks!' })
+    const own: Table = { ...table(), speech, game: structuredClone(game) }
+    own.game.deck.pairs[0]!.a.alt = 'A cog.'
+    press(own, 0, 0)
+    expect(spoken(own, own.round!.events!.at(-1)!)).toBe('A1: A cog.')
+    expect(spoken(own, { at: 0, phase: 'won', kind: 'won', bonus: 0 })).toBe('Every clock ticks!')
+    expect(spoken(one, { at: 0, phase: 'won', kind: 'won', bonus: 0 })).toBe('All pairs found.')
+    expect(
+      isMinor({ at: 0, phase: 'ready', kind: 'settled', first: 0, second: 1, to: 'down', by: 'time' }),
+    ).toBe(true)
+  })
+
   test('events are spoken and shown', () => {
     const one = table()
     press(one, 0, 0)
@@ -55,6 +77,7 @@ describe('what the table says', () => {
       'A1: A0.',
       'A2: A1.',
       'No match.',
+      'Turned back.',
       'A2: A1.',
       'B2: B1.',
       'A match, by luck.',

@@ -35,12 +35,24 @@ export function cardLabel(table: Table, cell: number, open = false): string {
   }
 }
 
+/** A text without the stop at its end, for a place where one follows. */
+const unstopped = (text: string): string => text.replace(/[.。]$/, '')
+/** A text as a sentence: with a stop at its end, if nothing else ends it. */
+const stopped = ({ language }: Speech, text: string): string =>
+  /[\p{P}]$/u.test(text) ? text : text + (['ja', 'zh-hans'].includes(language) ? '。' : '.')
+
+/** Events that come often and of which little depends: they are announced once a second at most. */
+export const isMinor = ({ kind }: Event): boolean => kind === 'settled' || kind === 'refused'
+
 /** What a screen reader hears of an event; empty if it is not announced. */
 export function spoken(table: Table, event: Event): string {
   const { say } = table.speech
   switch (event.kind) {
     case 'flip':
-      return say('flipped', { cell: nameOf(table, event.cell), face: cardWords(table, event.cell) })
+      return say('flipped', {
+        cell: nameOf(table, event.cell),
+        face: unstopped(cardWords(table, event.cell)),
+      })
     case 'match':
       return say(event.how === 'lucky' ? 'matchByLuck' : event.how === 'glimpsed' ? 'matchFromLook' : 'match')
     case 'miss':
@@ -53,12 +65,20 @@ export function spoken(table: Table, event: Event): string {
       return say('nextTurn', { name: playerNames(table)[event.to]! })
     case 'won': {
       const face = table.settings.look.behind?.alt
-      return say('allFound') + (face ? ` ${say('behind', { face })}` : '')
+      const won = table.round!.seats ? say('allFound') : stopped(table.speech, say('won'))
+      return won + (face ? ` ${say('behind', { face: unstopped(face) })}` : '')
     }
     case 'lost':
       return lostWords(table.speech, event.by)
     case 'settled':
-      return event.to === 'down' && event.by !== 'time' ? say('turnedBack') : ''
+      return event.to === 'down' ? say('turnedBack') : ''
+    case 'refused':
+      // how the card lies says why it did not turn
+      return event.reason === 'finished' || event.reason === 'paused'
+        ? ''
+        : event.reason === 'no-card'
+          ? say('noCard', { cell: nameOf(table, event.cell) })
+          : cardLabel(table, event.cell, event.reason === 'first-look')
     default:
       return ''
   }

@@ -98,7 +98,9 @@ export function showTable(place: HTMLElement, game: Game): void {
       if (state === 'gone') card.ariaLabel = `${where}, taken`
     }
     figures.textContent = figuresOf(round, settings)
-    said.textContent = lineFor(round)
+    // a screen reader reads each writing anew
+    const line = lineFor(round)
+    if (said.textContent !== line) said.textContent = line
     back.hidden = !(round.phase === 'judged' && !round.judgedMatch && settings.turn.onMiss === 'button')
   }
 }
