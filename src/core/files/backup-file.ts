@@ -27,7 +27,7 @@ const LONGEST = { name: 200, text: 20_000 } as const
  */
 export type BackedUp = { key: string; touched: number; removed?: number; game: Game }
 /** A game read from a backup, or why it cannot be read. `name`: its title, or its file. */
-export type FromBackup = Omit<BackedUp, 'game'> & { name: string; game: Result<Game> }
+type FromBackup = Omit<BackedUp, 'game'> & { name: string; game: Result<Game> }
 
 const time = z.int().min(0)
 const backupSchema = z.strictObject({

@@ -69,11 +69,7 @@ describe('game files', () => {
     ['an unknown key in the house rules', (f) => (f.house.turn.look = 3), 'house.turn.look: unknown key'],
     ['a billion rows', (f) => (f.house.board.rows = 1e9), 'house.board.rows: at most 20'],
     ['half a row', (f) => (f.house.board.rows = 2.5), 'house.board.rows: a whole number is expected'],
-    [
-      'rows as a word',
-      (f) => (f.house.board.rows = 'four'),
-      'house.board.rows: a number is expected',
-    ],
+    ['rows as a word', (f) => (f.house.board.rows = 'four'), 'house.board.rows: a number is expected'],
     ['a missing key', (f) => delete f.house.board.rows, 'house.board.rows: is missing'],
     ['a missing section', (f) => delete f.house.clock, 'house.clock: is missing'],
     [
