@@ -137,7 +137,14 @@ test('a shelf whose last drawing stopped the browser draws signs until it is ask
   // what a browser leaves behind that was ended while it drew them
   await page.route('**/note', (route) => route.fulfill({ contentType: 'text/html', body: '' }))
   await page.goto('/note')
-  await page.evaluate(() => localStorage.setItem('lucky-twin/drawing', JSON.stringify(['seals 1'])))
+  await page.evaluate(async () => {
+    const opening = indexedDB.open('lucky-twin')
+    await new Promise((resolve) => (opening.onsuccess = resolve))
+    const reading = opening.result.transaction('games').objectStore('games').get('seals')
+    await new Promise((resolve) => (reading.onsuccess = resolve))
+    localStorage.setItem('lucky-twin/drawing', JSON.stringify([`seals ${reading.result.rev}`]))
+    opening.result.close()
+  })
   await page.goto('/')
   await expect(box.getByText('Drawing its images stopped the browser.')).toBeVisible()
   await expect(box.locator('img[src^="data:"]')).toHaveCount(0)
