@@ -74,6 +74,8 @@ test('every kind of edit can be undone and done again', async ({ page }) => {
   await expect(names).toContainText(['Warm-up', 'Second bench', 'Bench', 'Top drawer', 'Cabinet'])
   await page.getByRole('button', { name: 'Remove this level' }).click()
   await expect(names).toContainText(['Warm-up', 'Bench', 'Top drawer', 'Cabinet'])
+  // the keyboard goes on at the level that took its place
+  await expect(names.getByRole('link', { name: /^Bench/ })).toBeFocused()
   for (const text of [
     ['Warm-up', 'Second bench', 'Bench', 'Top drawer', 'Cabinet'],
     ['Warm-up', 'Bench copy', 'Bench', 'Top drawer', 'Cabinet'],
@@ -115,7 +117,13 @@ test('a number out of bounds is told and not taken', async ({ page }) => {
     await look.press('Escape')
     await expect(look).toHaveValue('1.0 s')
   }
+  // left with Tab, it stays told for a while
+  await look.fill('99')
+  await look.press('Tab')
+  await expect(look).toHaveValue('1.0 s')
+  await expect(page.getByRole('alert')).toHaveText('Look time of a miss: 0.0 s to 60.0 s')
   await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled()
+  await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
 test('a second tab follows the first', async ({ page, context }) => {

@@ -34,6 +34,14 @@ export const frameOf = (name: FrameName): Frame => ({
   safe: 0,
 })
 
+/** How large a CSS px usually is on a screen of this size, in mm: as on the known screen that is most like it. */
+export function mmIn({ width, height }: Pick<Frame, 'width' | 'height'>): number {
+  const unlike = (name: FrameName): number =>
+    Math.abs(Math.log(width / FRAMES[name].width)) + Math.abs(Math.log(height / FRAMES[name].height))
+  const [nearest] = [...FRAME_NAMES].sort((one, other) => unlike(one) - unlike(other))
+  return FRAMES[nearest!].mm
+}
+
 type FramedBoard = Around & Laid
 
 /** The surface that a level's board has on this screen, in CSS px. */

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
 import { figuresOf } from '../settings/figures.ts'
 import { BOUNDS, FIGURES, STANDS, type Settings } from '../settings/settings.ts'
-import { FRAMES, layoutIn } from './frames.ts'
+import { FRAME_NAMES, FRAMES, layoutIn, mmIn } from './frames.ts'
 import {
   cellAt,
   figuresInRow,
@@ -199,4 +199,15 @@ test('gaps give way before cards are too small to touch, and only then', () => {
   expect(small).toMatchObject({ gap: { across: 4, down: 4 }, margin: 8 })
   // what the level says itself stays
   expect(tableSurface(360, 490, laid(8, 8, { gapAcross: 6 })).gap).toEqual({ across: 6, down: 4 })
+})
+
+test('a screen of any size counts mm as the known one that is most like it', () => {
+  for (const name of FRAME_NAMES) expect(mmIn(FRAMES[name])).toBe(FRAMES[name].mm)
+  const sizes: [number, number, number][] = [
+    [412, 915, FRAMES.phone.mm],
+    [915, 412, FRAMES['phone-across'].mm],
+    [820, 1180, FRAMES['tablet-upright'].mm],
+    [1920, 1080, FRAMES.desktop.mm],
+  ]
+  for (const [width, height, mm] of sizes) expect(mmIn({ width, height })).toBe(mm)
 })

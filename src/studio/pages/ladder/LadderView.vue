@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus'
 import IconPlus from '~icons/ph/plus'
 import IconCompare from '~icons/ph/columns'
 import IconStairs from '~icons/ph/stairs'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import { RouterLink, useRoute } from 'vue-router'
 import type { Level } from '../../../core/settings/levels.ts'
 import { namesAfter } from '../../../core/settings/ladder.ts'
@@ -61,12 +61,15 @@ function duplicate(level: Level): void {
     'duplicate a level',
   )
 }
-function remove(level: Level): void {
+/** Removes a level; the keyboard stays in the ladder, at the level that took its place. */
+async function remove(level: Level): Promise<void> {
   const at = levels.value.indexOf(level)
   const next = levels.value[at + 1] ?? levels.value[at - 1]
   if (!next) return
   if (bench.rung === level.id) bench.rung = next.id
   bench.edit('remove a level', (game) => void game.levels.splice(at, 1))
+  await nextTick()
+  list.value?.querySelectorAll<HTMLElement>('li > a')[Math.min(at, levels.value.length - 1)]?.focus()
 }
 function move(from: number, to: number): void {
   if (to < 0 || to >= levels.value.length || from === to) return

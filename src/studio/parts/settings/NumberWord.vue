@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useTimeoutFn } from '@vueuse/core'
 import { ElInput } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { readNumber, STEP, writeNumber, type Unit } from './numbers.ts'
@@ -55,8 +56,15 @@ function turnWheel(event: WheelEvent): void {
   event.preventDefault()
   stepBy(event.deltaY < 0 ? 1 : -1)
 }
+/** How long it is told, in ms, why a number was not taken that somebody typed and left. */
+const TOLD = 6000
+const { start: forgetSoon, stop: keepTelling } = useTimeoutFn(() => (problem.value = ''), TOLD, {
+  immediate: false,
+})
 function leave(): void {
-  if (problem.value) show()
+  if (!problem.value) return
+  text.value = writeNumber(props.modelValue, props.unit)
+  forgetSoon()
 }
 </script>
 
@@ -76,7 +84,7 @@ function leave(): void {
       :data-tip="`${label}: ${range}`"
       @change="take(readNumber(text, unit))"
       @blur="leave"
-      @focus="($event.target as HTMLInputElement).select()"
+      @focus="(keepTelling(), ($event.target as HTMLInputElement).select())"
       @keydown.up.exact.prevent="stepBy(1)"
       @keydown.down.exact.prevent="stepBy(-1)"
       @keydown.enter.prevent="take(readNumber(text, unit))"

@@ -11,6 +11,7 @@ import {
   FRAME_NAMES,
   FRAMES,
   layoutIn,
+  mmIn,
   nearestTouchable,
   touchSize,
   type FrameName,
@@ -55,7 +56,7 @@ const preview = computed(() => layoutIn(frame.value, props.settings))
 const sentence = computed(() => {
   const { width, height } = preview.value.card
   const px = `${width} × ${height} px`
-  const mm = named.value === 'own' ? FRAMES.desktop.mm : FRAMES[named.value].mm
+  const mm = mmIn(frame.value)
   const size = `${(width * mm).toFixed(1)} × ${(height * mm).toFixed(1)} mm`
   const where = named.value === 'own' ? 'There' : `On ${NAMES[named.value]}`
   const own = props.settings.layout.size

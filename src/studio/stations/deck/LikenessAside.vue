@@ -27,6 +27,8 @@ const relevant = computed(() =>
     ({ one, other }) => props.chosen === null || one === props.chosen || other === props.chosen,
   ),
 )
+/** some pairs are alike to other eyes only */
+const seenBy = computed(() => (props.vision === 'everyone' ? 'to most eyes' : `to ${props.vision} eyes`))
 const rows = computed(() =>
   relevant.value.slice(0, SHOWN).map(({ one, other, likeness }) => ({
     one,
@@ -61,7 +63,9 @@ const rows = computed(() =>
       </li>
       <li v-if="relevant.length > SHOWN" class="soft">and {{ relevant.length - SHOWN }} more</li>
     </ul>
-    <p v-else class="soft">{{ chosen === null ? 'No two faces are too much alike.' : 'No other face.' }}</p>
+    <p v-else class="soft">
+      {{ chosen === null ? `No two faces are too much alike ${seenBy}.` : `No other face ${seenBy}.` }}
+    </p>
     <p class="soft how">
       Mark as look-alikes from
       <NumberWord
