@@ -82,7 +82,11 @@ const BROKEN: [string, string | Buffer, string][] = [
   ['cut off', DEMO.slice(0, 2000), 'this is not JSON, or it is cut off here'],
   ['a newer version', changed((f) => (f.version = 9)), 'version: 9 is newer than this Lucky Twin reads'],
   ['an unknown key', changed((f) => (f.deck.pairs[2].colour = 'x')), 'deck.pairs[2].colour: unknown key'],
-  ['a wrong type', changed((f) => (f.house.turn.missLook = '1s')), 'house.turn.missLook: a number is expected'],
+  [
+    'a wrong type',
+    changed((f) => (f.house.turn.missLook = '1s')),
+    'house.turn.missLook: a number is expected',
+  ],
   ['a billion rows', changed((f) => (f.levels[1].board.rows = 1e9)), 'levels[1].board.rows: at most 20'],
   [
     'a pair id twice',

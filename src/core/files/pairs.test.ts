@@ -28,6 +28,23 @@ describe('words', () => {
       columns: [{ head: 'Word' }, { head: 'Meaning' }],
     })
     expect(wordPairs('sun,soleil\na,b', []).header).toBe(false)
+    for (const heads of [
+      'Wort;Bedeutung',
+      'mot;traduction',
+      'Palabra;Significado',
+      'palavra;tradução',
+      'domanda;risposta',
+      'woord;betekenis',
+      'słowo;tłumaczenie',
+      'kelime;anlam',
+      'слово;переклад',
+      'كلمة;معنى',
+      'מילה;תרגום',
+      '単語;意味',
+      '单词;翻译',
+    ])
+      expect([heads, wordPairs(`${heads}\nx;y`, []).header]).toEqual([heads, true])
+    for (const pair of ['word;Wort', 'meaning;significado']) expect(wordPairs(pair, []).header).toBe(false)
     expect(wordPairs('sun,soleil\na,b', [], { header: true }).pairs).toHaveLength(1)
     expect(wordPairs('Word,Meaning\na,b', [], { header: false }).pairs).toHaveLength(2)
   })

@@ -19,7 +19,7 @@ const props = withDefaults(
   { unit: 'count', whole: true },
 )
 /** units with fractions */
-const PARTS: readonly Unit[] = ['more', 'times', 'ratio']
+const PARTS: readonly Unit[] = ['more', 'times', 'ratio', 'mm']
 const emit = defineEmits<{ 'update:modelValue': [value: number] }>()
 
 const text = ref('')

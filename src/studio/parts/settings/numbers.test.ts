@@ -11,6 +11,7 @@ describe('numbers for people', () => {
     [3, 'times', '3 ×'],
     [0.5, 'more', '50 %'],
     [1200, 'points', '1,200'],
+    [63.5, 'mm', '63.5'],
   ] as const)('%s as %s is %s', (value, unit, text) => {
     expect(writeNumber(value, unit)).toBe(text)
   })
@@ -22,6 +23,7 @@ describe('numbers for people', () => {
     ['12,000', 'points', 12_000],
     ['75%', 'more', 0.75],
     ['2.5x', 'times', 2.5],
+    ['63,54 mm', 'mm', 63.5],
     ['', 'count', null],
     ['many', 'count', null],
     ['1:2:3', 'clock', null],

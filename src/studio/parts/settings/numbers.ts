@@ -9,6 +9,7 @@ export const UNITS = [
   'px',
   'ratio',
   'percent',
+  'mm',
 ] as const
 export type Unit = (typeof UNITS)[number]
 
@@ -35,6 +36,9 @@ export function writeNumber(value: number, unit: Unit): string {
       return `${value} px`
     case 'ratio':
       return String(+value.toFixed(3))
+    // tenths; the sentence around it says mm
+    case 'mm':
+      return String(+value.toFixed(1))
     default:
       return value.toLocaleString('en')
   }
@@ -49,7 +53,7 @@ export function readNumber(text: string, unit: Unit): number | null {
     .trim()
     .replace(/[\s\u202f]|,(?=\d{3}\b)/g, '')
     .replace(',', '.')
-    .replace(/(s|sec|×|px|x|%)$/i, '')
+    .replace(/(s|sec|×|px|x|%|mm)$/i, '')
   const clock = /^(\d+):(\d{1,2}(?:\.\d+)?)$/.exec(plain)
   if (clock && (unit === 'clock' || unit === 'seconds'))
     return Math.round((Number(clock[1]) * 60 + Number(clock[2])) * 1000)
@@ -57,6 +61,7 @@ export function readNumber(text: string, unit: Unit): number | null {
   const number = Number(plain)
   if (unit === 'seconds' || unit === 'clock') return Math.round(number * 1000)
   if (unit === 'more') return number / 100
+  if (unit === 'mm') return +number.toFixed(1)
   return number
 }
 
@@ -71,6 +76,7 @@ export const STEP: Record<Unit, number> = {
   px: 1,
   percent: 10,
   ratio: 0.05,
+  mm: 0.5,
 }
 
 /** A time in seconds, in words: "0.6 s". In: ms. */

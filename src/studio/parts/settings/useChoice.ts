@@ -40,10 +40,15 @@ export const isOneOf =
   <T>(all: readonly T[]) =>
   (value: unknown): value is T =>
     all.includes(value as T)
-export const isWithin =
+export const isNumberIn =
   ([least, most]: readonly [number, number]) =>
   (value: unknown): value is number =>
-    Number.isInteger(value) && (value as number) >= least && (value as number) <= most
+    typeof value === 'number' && value >= least && value <= most
+/** A whole number within bounds. */
+export const isWithin =
+  (bounds: readonly [number, number]) =>
+  (value: unknown): value is number =>
+    Number.isInteger(value) && isNumberIn(bounds)(value)
 /** An object with these keys and no others, each as its check asks. */
 export const isShape =
   <T extends object>(checks: { [Key in keyof T]: Check<T[Key]> }) =>

@@ -82,7 +82,9 @@ const FILES = {
   json: { write: rowsJson, type: 'application/json' },
 }
 function save(kind: keyof typeof FILES): void {
-  const name = `${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-places.${kind}`
+  const { width, height } = frame.value
+  const screen = named.value === 'own' ? `${width}x${height}` : named.value
+  const name = `${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-places-${screen}.${kind}`
   download(name, FILES[kind].write(table()), FILES[kind].type)
 }
 async function copy(): Promise<void> {

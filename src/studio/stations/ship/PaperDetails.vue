@@ -54,6 +54,7 @@ const isDrawn = computed(() => {
       <NumberWord
         :model-value="options.width"
         label="Width of a card in mm"
+        unit="mm"
         :bounds="PAPER_BOUNDS.width"
         @update:model-value="(width) => set({ width })"
       />

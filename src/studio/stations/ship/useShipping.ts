@@ -23,7 +23,7 @@ import { makeProject } from './make-project.ts'
 import { makeSite } from './make-site.ts'
 import { useKit } from './useKit.ts'
 import { ofGame, useMade } from './useMade.ts'
-import { isOneOf, isShape, isText, isWithin, useChoice } from '../../parts/settings/useChoice.ts'
+import { isNumberIn, isOneOf, isShape, isText, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** What a press on the main button does, and what it is called; it waits until it is ready. */
 type Act = { label: string; ready: boolean; run: () => unknown }
@@ -43,7 +43,7 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     { ...PAPER_DEFAULTS },
     isShape<PaperOptions>({
       paper: isOneOf(Object.keys(PAPERS) as Paper[]),
-      width: isWithin(PAPER_BOUNDS.width),
+      width: isNumberIn(PAPER_BOUNDS.width),
       level: (value) => value === null || isText(value),
     }),
   )
