@@ -280,7 +280,7 @@ for (const language of ['en', 'ar'] as const)
       flipped(0),
       `${flipped(twin(0))} ${say('matchByLuck')}`,
       flipped(wrong),
-      `${flipped(twin(wrong))} ${say('matchByLuck')} ${say('allFound')}`,
+      `${flipped(twin(wrong))} ${say('matchByLuck')} ${say('won')}`,
     ])
   })
 

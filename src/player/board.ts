@@ -7,7 +7,7 @@ import { element } from './element.ts'
 import { faceElement } from './face.ts'
 import { isStill } from './motion.ts'
 import type { Table } from './table.ts'
-import { cardLabel, nameOf } from './words.ts'
+import { cardLabel } from './words.ts'
 
 /** What is drawn of one card; compared before anything is touched. */
 type CardLook = { state: string; shows: boolean; order: string; judged: string; label: string }
@@ -63,7 +63,7 @@ export class BoardView {
         box.setAttribute('role', 'gridcell')
         const view = table.round.cells[cell] === NO_CARD ? null : this.#card(cell)
         if (view) box.append(view.button)
-        else box.setAttribute('aria-label', table.speech.say('noCard', { cell: nameOf(table, cell) }))
+        else box.setAttribute('aria-label', cardLabel(table, cell))
         this.#cards.push(view)
         line.append(box)
       }

@@ -30,6 +30,8 @@ export function cardLabel(table: Table, cell: number, open = false): string {
       return shows('matched')
     case 'gone':
       return say('taken', { cell: name })
+    case null:
+      return say('noCard', { cell: name })
     default:
       return open ? shows('faceUp') : say('faceDown', { cell: name })
   }
@@ -37,9 +39,6 @@ export function cardLabel(table: Table, cell: number, open = false): string {
 
 /** A text without the stop at its end, for a place where one follows. */
 const unstopped = (text: string): string => text.replace(/[.。]$/, '')
-/** A text as a sentence: with a stop at its end, if nothing else ends it. */
-const stopped = ({ language }: Speech, text: string): string =>
-  /[\p{P}]$/u.test(text) ? text : text + (['ja', 'zh-hans'].includes(language) ? '。' : '.')
 
 /** Events that come often and of which little depends: they are announced once a second at most. */
 export const isMinor = ({ kind }: Event): boolean => kind === 'settled' || kind === 'refused'
@@ -65,8 +64,8 @@ export function spoken(table: Table, event: Event): string {
       return say('nextTurn', { name: playerNames(table)[event.to]! })
     case 'won': {
       const face = table.settings.look.behind?.alt
-      const won = table.round!.seats ? say('allFound') : stopped(table.speech, say('won'))
-      return won + (face ? ` ${say('behind', { face: unstopped(face) })}` : '')
+      const won = say(table.round!.seats ? 'allFound' : 'won')
+      return face ? `${won} – ${say('behind', { face: unstopped(face) })}` : won
     }
     case 'lost':
       return lostWords(table.speech, event.by)
@@ -74,11 +73,7 @@ export function spoken(table: Table, event: Event): string {
       return event.to === 'down' ? say('turnedBack') : ''
     case 'refused':
       // how the card lies says why it did not turn
-      return event.reason === 'finished' || event.reason === 'paused'
-        ? ''
-        : event.reason === 'no-card'
-          ? say('noCard', { cell: nameOf(table, event.cell) })
-          : cardLabel(table, event.cell, event.reason === 'first-look')
+      return cardLabel(table, event.cell, event.reason === 'first-look')
     default:
       return ''
   }
