@@ -42,12 +42,13 @@ const read = (name) => {
   }
 }
 const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm'
-let broken = false
+/** the names of steps that failed as a whole */
+const broken = []
 /** A step that is not a test: if it fails, the whole run fails. */
 const step = (name, code) => {
   if (code !== 0) {
     console.error(`${name} failed`)
-    broken = true
+    broken.push(name)
   }
 }
 
@@ -124,7 +125,8 @@ for (const [name, seconds] of Object.entries(phases))
   console.log(`${seconds.toFixed(1).padStart(8)} s  ${name}`)
 
 const wrong = timed.filter(({ errors }) => errors.length)
-if (wrong.length) console.log('What failed:')
+if (wrong.length || broken.length) console.log('What failed:')
+for (const name of broken) console.log(`    ${name}, see above`)
 for (const { name, errors } of wrong) {
   console.log(`    ${name}`)
   const lines = stripVTControlCharacters(errors[0]).split('\n').filter(Boolean)
@@ -142,5 +144,5 @@ const failed =
   (unit ? unit.numFailedTests + unit.numRuntimeErrorTestSuites : unitFiles ? 1 : 0) +
   (browser ? browser.stats.unexpected + browser.stats.flaky + browser.errors.length : browserFiles ? 1 : 0)
 console.log(`in ${ROOT}`)
-console.log(`${passed} passed, ${failed + (broken ? 1 : 0)} failed`)
-process.exit(failed || broken || unitCode || browserCode ? 1 : 0)
+console.log(`${passed} passed, ${failed + broken.length} failed`)
+process.exit(failed || broken.length || unitCode || browserCode ? 1 : 0)

@@ -9,7 +9,7 @@ import { playerNames, type Table } from './table.ts'
 
 /** Everything the table says, in words of its language. */
 
-export const nameOf = (table: Table, cell: number): string => cellName(cell, table.settings.board.columns)
+const nameOf = (table: Table, cell: number): string => cellName(cell, table.settings.board.columns)
 
 /** What the card in a cell shows, in words. */
 export function cardWords(table: Table, cell: number): string {
