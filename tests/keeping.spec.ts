@@ -126,6 +126,24 @@ test('a number out of bounds is told and not taken', async ({ page }) => {
   await expect(page.getByRole('alert')).toHaveCount(0)
 })
 
+test('a held key counts once for each frame that is drawn', async ({ page }) => {
+  await openStation(page, 'rules/bench')
+  const limit = page.getByRole('spinbutton', { name: 'Time limit', exact: true })
+  await expect(limit).toHaveValue('1:10')
+  // thirty repeats before the page has drawn anything
+  await limit.evaluate((field) => {
+    for (let i = 0; i < 30; i++)
+      field.dispatchEvent(
+        new KeyboardEvent('keydown', { key: 'ArrowUp', repeat: true, bubbles: true, cancelable: true }),
+      )
+  })
+  await expect(limit).toHaveValue('1:15')
+  // each press of its own counts
+  await limit.press('ArrowUp')
+  await limit.press('ArrowUp')
+  await expect(limit).toHaveValue('1:25')
+})
+
 test('a second tab follows the first', async ({ page, context }) => {
   await openStation(page, 'rules')
   const other = await context.newPage()

@@ -41,19 +41,25 @@ const LOOKED_AT = 200
 const SHOWN = 4
 
 /** Headings by which a column's use is recognised. */
-const heads = (words: string): Set<string> => new Set(words.split(' '))
+const heads = (...lines: string[]): Set<string> => new Set(lines.join(' ').split(' '))
 /** In the fourteen languages, as they stand above lists for learners. */
 const HEADS: [ColumnPart, Set<string>][] = [
   [
     'tags',
     heads(
-      'tag tags category categories group groups topic topics unit units chapter chapters lesson lessons theme themes thema themen kategorie gruppe kapitel lektion thème catégorie groupe chapitre leçon étiquette tema categoría grupo capítulo lección etiqueta categoria lição gruppo capitolo lezione etichetta categorie groep hoofdstuk les temat kategoria grupa rozdział lekcja konu kategori grup bölüm ders тема категорія група розділ урок موضوع فئة مجموعة درس נושא קטגוריה קבוצה שיעור テーマ 分類 グループ 課 主题 类别 分组 课',
+      'tag tags category categories group groups topic topics unit units chapter chapters lesson',
+      'lessons theme themes thema themen kategorie gruppe kapitel lektion thème catégorie groupe',
+      'chapitre leçon étiquette tema categoría grupo capítulo lección etiqueta categoria lição',
+      'gruppo capitolo lezione etichetta categorie groep hoofdstuk les temat kategoria grupa',
+      'rozdział lekcja konu kategori grup bölüm ders тема категорія група розділ урок موضوع فئة',
+      'مجموعة درس נושא קטגוריה קבוצה שיעור テーマ 分類 グループ 課 主题 类别 分组 课',
     ),
   ],
   [
     'name',
     heads(
-      'name names label labels title titles bezeichnung titel nom titre nombre título nome titolo naam nazwa tytuł ad isim başlık назва اسم عنوان שם כותרת 名前 名称 名字 标题',
+      'name names label labels title titles bezeichnung titel nom titre nombre título nome titolo',
+      'naam nazwa tytuł ad isim başlık назва اسم عنوان שם כותרת 名前 名称 名字 标题',
     ),
   ],
   ['aloud-b', heads('aloud alt pronunciation ipa spoken sound')],
@@ -61,13 +67,27 @@ const HEADS: [ColumnPart, Set<string>][] = [
   [
     'b',
     heads(
-      'meaning meanings translation translations definition definitions answer answers second right back twin german french spanish italian latin bedeutung bedeutungen übersetzung übersetzungen antwort antworten rückseite deutsch signification sens traduction traductions réponse réponses définition définitions français significado significados traducción respuesta respuestas definición español tradução resposta respostas definição português significato traduzione risposta risposte definizione italiano betekenis vertaling antwoord definitie nederlands znaczenie tłumaczenie odpowiedź definicja polski anlam anlamı çeviri cevap yanıt tanım türkçe значення переклад відповідь визначення українська معنى المعنى ترجمة جواب إجابة تعريف משמעות תרגום תשובה הגדרה 意味 訳 翻訳 答え 定義 意思 含义 翻译 答案 定义',
+      'meaning meanings translation translations definition definitions answer answers second right',
+      'back twin german french spanish italian latin bedeutung bedeutungen übersetzung',
+      'übersetzungen antwort antworten rückseite deutsch signification sens traduction traductions',
+      'réponse réponses définition définitions français significado significados traducción',
+      'respuesta respuestas definición español tradução resposta respostas definição português',
+      'significato traduzione risposta risposte definizione italiano betekenis vertaling antwoord',
+      'definitie nederlands znaczenie tłumaczenie odpowiedź definicja polski anlam anlamı çeviri',
+      'cevap yanıt tanım türkçe значення переклад відповідь визначення українська معنى المعنى ترجمة',
+      'جواب إجابة تعريف משמעות תרגום תשובה הגדרה 意味 訳 翻訳 答え 定義 意思 含义 翻译 答案 定义',
     ),
   ],
   [
     'a',
     heads(
-      'word words term terms question questions first left front side face text pair english wort wörter begriff begriffe frage fragen vorderseite englisch mot mots terme termes anglais palabra palabras término términos pregunta preguntas inglés palavra palavras termo termos pergunta perguntas inglês parola parole termine termini domanda domande inglese woord woorden begrip begrippen vraag vragen engels słowo słowa pojęcie pytanie angielski kelime kelimeler sözcük terim soru ingilizce слово слова термін питання запитання англійська كلمة الكلمة كلمات مصطلح سؤال מילה מילים מונח שאלה 単語 言葉 用語 問題 質問 英語 单词 词语 词 术语 问题 英语',
+      'word words term terms question questions first left front side face text pair english wort',
+      'wörter begriff begriffe frage fragen vorderseite englisch mot mots terme termes anglais',
+      'palabra palabras término términos pregunta preguntas inglés palavra palavras termo termos',
+      'pergunta perguntas inglês parola parole termine termini domanda domande inglese woord',
+      'woorden begrip begrippen vraag vragen engels słowo słowa pojęcie pytanie angielski kelime',
+      'kelimeler sözcük terim soru ingilizce слово слова термін питання запитання англійська كلمة',
+      'الكلمة كلمات مصطلح سؤال מילה מילים מונח שאלה 単語 言葉 用語 問題 質問 英語 单词 词语 词 术语 问题 英语',
     ),
   ],
 ]

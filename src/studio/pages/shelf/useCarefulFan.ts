@@ -1,10 +1,11 @@
 import { onBeforeUnmount, ref, type Ref } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
+import { HERE } from '../../parts/settings/useChoice.ts'
 import { whenIdle } from '../../parts/timing/whenIdle.ts'
 import type { Kept } from '../../store/db.ts'
 
 /** Games whose cards are being drawn in some tab; an entry still here when a browser starts crashed the last one. */
-const NOTE = 'lucky-twin/drawing'
+const NOTE = `${HERE}drawing`
 const here = new Set<string>()
 /** After this long everything is drawn or was given up, in ms. */
 const DRAWN = 3000
