@@ -131,11 +131,14 @@ test('a held key counts once for each frame that is drawn', async ({ page }) => 
   const limit = page.getByRole('spinbutton', { name: 'Time limit', exact: true })
   await expect(limit).toHaveValue('1:10')
   // thirty repeats before the page has drawn anything
-  await limit.evaluate((field) => {
-    for (let i = 0; i < 30; i++)
+  await limit.evaluate(async (field) => {
+    for (let i = 0; i < 30; i++) {
       field.dispatchEvent(
         new KeyboardEvent('keydown', { key: 'ArrowUp', repeat: true, bubbles: true, cancelable: true }),
       )
+      // the field gets its new value, and no frame is drawn
+      for (let turn = 0; turn < 20; turn++) await Promise.resolve()
+    }
   })
   await expect(limit).toHaveValue('1:15')
   // each press of its own counts

@@ -57,7 +57,7 @@ function turnWheel(event: WheelEvent): void {
   stepBy(event.deltaY < 0 ? 1 : -1)
 }
 /** How long it is told, in ms, why a number was not taken that somebody typed and left. */
-const TOLD = 6000
+const TOLD = 4000
 const { start: forgetSoon, stop: keepTelling } = useTimeoutFn(() => (problem.value = ''), TOLD, {
   immediate: false,
 })
@@ -141,6 +141,8 @@ function leave(): void {
   top: calc(100% + 5px);
   left: 0;
   z-index: 20;
+  /* what it lies over can be pressed */
+  pointer-events: none;
   padding: 4px 10px;
   border-radius: var(--round);
   background: var(--brick);
