@@ -239,16 +239,18 @@ async function heard(page: Page, url: string, game: string, language: Language):
   await page.goto(`${url}?lang=${language}&seed=a`)
   const cells = await dealt(game, 'warm-up', 'a')
   const words: string[] = []
+  const status = page.getByRole('status')
   const next = async (cell: number): Promise<void> => {
     await card(page, cell).click()
-    const status = page.getByRole('status')
     await expect(status).not.toHaveText(words.at(-1) ?? '')
     words.push((await status.textContent())!)
   }
   const wrong = cells.findIndex((name) => name !== cells[0])
   await next(0)
   await next(wrong)
-  await expect(card(page, 0)).toHaveAttribute('data-state', 'down')
+  // it waits for the second that minor words keep between them
+  await expect(status).toHaveText(say('turnedBack'))
+  words.push(say('turnedBack'))
   const twin = (cell: number): number => cells.findIndex((name, at) => at !== cell && name === cells[cell])
   for (const cell of [0, twin(0), wrong, twin(wrong)]) await next(cell)
   await expect(page.getByRole('dialog', { name: say('won') })).toBeVisible()
@@ -277,6 +279,7 @@ for (const language of ['en', 'ar'] as const)
     expect(await heard(page, url, game, language)).toEqual([
       flipped(0),
       `${flipped(wrong)} ${say('miss')}`,
+      say('turnedBack'),
       flipped(0),
       `${flipped(twin(0))} ${say('matchByLuck')}`,
       flipped(wrong),
