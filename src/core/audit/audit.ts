@@ -19,7 +19,7 @@ export function auditBoards(read: ReadBoards, progress: (share: number) => void 
   const { tally } = counter
   if (!read.twinsKnown) Object.assign(tally, { untwinned: 0 })
   const report = reportOf(tally, 'shuffled', logArrangements(read.boards[0]!))
-  return { tally, report, reason: reasonOf(tally, report, read.names) }
+  return { tally, report, reason: reasonOf(tally, report, read.boards, read.names) }
 }
 
 /** The logarithm of the number of ways to lay exactly these cards. */

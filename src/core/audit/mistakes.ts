@@ -58,28 +58,63 @@ const SORTS = {
 } satisfies Record<string, Mistake>
 export type SortName = keyof typeof SORTS
 
-/** Every mistake by name, with the algorithms that can show it. */
+/** A shuffle that is right but for how it turns a random number (0 to below 1) into a place from 0 to i. */
+const picking =
+  (pick: (random: number, i: number) => number): Mistake =>
+  (deck, stream) => {
+    for (let i = deck.length - 1; i > 0; i--) swap(deck, i, pick((stream.next() >>> 0) / 2 ** 32, i))
+  }
+const swapping =
+  (share: number): Mistake =>
+  (deck, stream) => {
+    for (let i = 0; i < deck.length * share; i++)
+      swap(deck, draw(stream, deck.length), draw(stream, deck.length))
+  }
+const keyed =
+  (keysFor: (cards: number) => number): Mistake =>
+  (deck, stream) => {
+    const keys = deck.map((card) => ({ card, key: draw(stream, keysFor(deck.length)) }))
+    keys.sort((a, b) => a.key - b.key)
+    keys.forEach(({ card }, i) => (deck[i] = card))
+  }
+/** A deck is cut in the middle, and its halves are run into each other, a few times. */
+const riffling =
+  (times: number): Mistake =>
+  (deck, stream) => {
+    for (let time = 0; time < times; time++) {
+      const lower = deck.splice(deck.length >> 1)
+      const upper = deck.splice(0)
+      while (upper.length || lower.length)
+        deck.push((draw(stream, upper.length + lower.length) < upper.length ? upper : lower).shift()!)
+    }
+  }
+
+/** Every mistake by name, with the ways in which it is made. */
 export const MISTAKES = {
   'random-comparison': SORTS,
-  'any-with-any': (deck, stream) => {
-    for (let i = 0; i < deck.length; i++) swap(deck, i, draw(stream, deck.length))
+  'any-with-any': {
+    loop: (deck, stream) => {
+      for (let i = 0; i < deck.length; i++) swap(deck, i, draw(stream, deck.length))
+    },
   },
-  'tied-keys': (deck, stream) => {
-    const keyed = deck.map((card) => ({ card, key: draw(stream, deck.length) }))
-    keyed.sort((a, b) => a.key - b.key)
-    keyed.forEach(({ card }, i) => (deck[i] = card))
+  'tied-keys': { 'as many as cards': keyed((cards) => cards), ten: keyed(() => 10) },
+  'too-few-swaps': { half: swapping(1 / 2), quarter: swapping(1 / 4), all: swapping(1) },
+  'too-few-riffles': { one: riffling(1), two: riffling(2), three: riffling(3) },
+  'never-stays': { loop: picking((random, i) => Math.floor(random * i)) },
+  'skewed-draw': {
+    square: picking((random, i) => Math.floor(random ** 2 * (i + 1))),
+    'square from the end': picking((random, i) => i - Math.floor(random ** 2 * (i + 1))),
+    root: picking((random, i) => Math.floor(random ** 0.5 * (i + 1))),
+    'root from the end': picking((random, i) => i - Math.floor(random ** 0.5 * (i + 1))),
+    rounded: picking((random, i) => Math.round(random * i)),
   },
-  'too-few-swaps': (deck, stream) => {
-    for (let i = 0; i < deck.length / 2; i++) swap(deck, draw(stream, deck.length), draw(stream, deck.length))
+  'one-half': {
+    last: (deck, stream) => {
+      const half = deck.slice(deck.length / 2)
+      shuffle(half, stream).forEach((card, i) => (deck[deck.length / 2 + i] = card))
+    },
   },
-  'never-stays': (deck, stream) => {
-    for (let i = deck.length - 1; i > 0; i--) swap(deck, i, draw(stream, i))
-  },
-  'one-half': (deck, stream) => {
-    const half = deck.slice(deck.length / 2)
-    shuffle(half, stream).forEach((card, i) => (deck[deck.length / 2 + i] = card))
-  },
-} satisfies Record<string, Mistake | typeof SORTS>
+} satisfies Record<string, Record<string, Mistake>>
 export type MistakeName = keyof typeof MISTAKES
 
 /** The order of a deck of pairs before it is shuffled. */
@@ -88,8 +123,11 @@ const STARTS = [
   (pairs: number) => Array.from({ length: pairs * 2 }, (_, i) => i % pairs),
 ]
 
+/** A table is compared if what it shows is so many times what chance adds to it. */
+const CLEAR = 1
+
 /** Work for one mistake and one start, in cards laid. */
-const WORK = 400_000
+const WORK = 200_000
 
 /**
  * How much more often than it should each pair lies at each place, in standard deviations of one board: place × pairs +
@@ -100,45 +138,65 @@ function deviations(counts: ArrayLike<number>, boards: number, pairs: number): F
   return Float64Array.from(counts, (count) => (count - expected) / Math.sqrt(expected * boards))
 }
 
+/** What a way of making a mistake does to a deck: how often each pair comes to each place. */
+type Mark = { name: MistakeName; way: string; table: Float64Array; power: number }
+
+const noiseOf = (pairs: number, boards: number): number => ((2 * pairs - 1) * (pairs - 1)) / boards
+
+/** The marks of all mistakes, by how many pairs a deck has; of the few sizes that are asked for in a day. */
+const marks = new Map<number, Mark[]>()
+const SIZES = 8
+function marksOn(pairs: number): Mark[] {
+  const cached = marks.get(pairs)
+  if (cached) return cached
+  if (marks.size === SIZES) marks.clear()
+  const all = STARTS.flatMap((start) => marksFrom(start(pairs), pairs))
+  marks.set(pairs, all)
+  return all
+}
+
+function marksFrom(start: number[], pairs: number): Mark[] {
+  const tries = Math.max(200, Math.floor(WORK / start.length))
+  const noise = noiseOf(pairs, tries)
+  return (
+    Object.entries(MISTAKES)
+      .flatMap(([name, ways]) =>
+        Object.entries<Mistake>(ways).map(([way, mistake]): Mark => {
+          const table = deviations(countPlaces(mistake, start, tries, pairs), tries, pairs)
+          return { name: name as MistakeName, way, table, power: dot(table, table) - noise }
+        }),
+      )
+      // one that leaves no mark cannot be recognised by it
+      .filter(({ power }) => power >= noise)
+  )
+}
+
 /**
- * Which mistake a table of pair by place looks like. Every mistake is run on a board of this size, and its table
- * compared with the one that was seen, with its pairs put in the order that fits best, since the order of the deck
- * before shuffling is unknown. In: counts as in a tally, each pair on every board once, so places = 2 × pairs. Out: the
- * mistakes, the likeliest first, with their likeness, 1 if only chance separates them; for a sort also which one.
+ * Which mistake a table of pair by place looks like. Every mistake is made on a board of this size, and its table
+ * compared with the one that was seen, from the first place on or from the last, with its pairs put in the order that
+ * fits best, since the order of the deck before shuffling is unknown. In: counts as in a tally, each pair on every
+ * board once, so places = 2 × pairs. Out: the ways of making mistakes, the likeliest first, with their likeness, 1 if
+ * only chance separates them; none if chance alone may have drawn the half of it.
  */
 export function likeMistakes(
   at: ArrayLike<number>,
   boards: number,
   pairs: number,
-): { name: MistakeName; sort?: SortName; likeness: number }[] {
-  const places = pairs * 2
+): { name: MistakeName; way: string; likeness: number }[] {
   const seen = deviations(at, boards, pairs)
-  const noise = (samples: number): number => ((places - 1) * (pairs - 1)) / samples
-  const seenPower = Math.max(1e-12, dot(seen, seen) - noise(boards))
-  const likenessOf = (mistake: Mistake): number =>
-    Math.max(
-      ...STARTS.map((start) => {
-        const tries = Math.max(200, Math.floor(WORK / places))
-        const counts = countPlaces(mistake, start(pairs), tries, pairs)
-        const theirs = deviations(counts, tries, pairs)
-        const power = dot(theirs, theirs) - noise(tries)
-        // a mistake that leaves no mark on this table cannot be recognised by it
-        if (power < noise(tries)) return 0
-        return bestFit(seen, theirs, pairs) / Math.sqrt(seenPower * power)
-      }),
-    )
-  const { 'random-comparison': sorts, ...others } = MISTAKES
-  return [
-    ...(Object.keys(sorts) as SortName[]).map((sort) => ({
-      name: 'random-comparison' as const,
-      sort,
-      likeness: likenessOf(sorts[sort]),
-    })),
-    ...(Object.keys(others) as (keyof typeof others)[]).map((name) => ({
-      name,
-      likeness: likenessOf(others[name]),
-    })),
-  ].sort((a, b) => b.likeness - a.likeness)
+  const backward = Float64Array.from(seen, (_, i) => {
+    const place = 2 * pairs - 1 - Math.floor(i / pairs)
+    return seen[place * pairs + (i % pairs)]!
+  })
+  const noise = noiseOf(pairs, boards)
+  const seenPower = dot(seen, seen) - noise
+  if (seenPower < CLEAR * noise) return []
+  return marksOn(pairs)
+    .map(({ name, way, table, power }) => {
+      const fit = Math.max(bestFit(seen, table, pairs), bestFit(backward, table, pairs))
+      return { name, way, likeness: fit / Math.sqrt(seenPower * power) }
+    })
+    .sort((a, b) => b.likeness - a.likeness)
 }
 
 function countPlaces(mistake: Mistake, start: number[], tries: number, pairs: number): Uint32Array {

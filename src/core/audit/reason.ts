@@ -1,7 +1,9 @@
 import { cellName, openCells } from '../board/cells.ts'
+import { NO_CARD } from '../deck/card.ts'
 import { cut } from '../result.ts'
 import { likeMistakes, type MistakeName, type SortName } from './mistakes.ts'
 import { UNFAIR, type Report } from './report.ts'
+import { areCuts, lagOf, likeTheLast, periodOf, type Boards } from './sequence.ts'
 import type { Tally } from './tally.ts'
 
 export type Reason = {
@@ -10,10 +12,15 @@ export type Reason = {
     | 'same-board'
     | 'never-moved'
     | 'short-cycle'
+    | 'only-cut'
+    | 'from-the-last'
+    | 'dealt-twice'
+    | 'few-seeds'
     | 'rows-alone'
     | 'columns-alone'
     | 'favours-start'
     | 'favours-places'
+    | 'twins-at-fixed-places'
     | 'twins-apart'
     | 'twins-together'
     | 'something-else'
@@ -21,7 +28,11 @@ export type Reason = {
   message: string
 }
 
-const LIKE_ENOUGH = 0.8
+/** How like a mistake boards are that show it, and how much less like any other. */
+const LIKE_ENOUGH = 0.93
+const LEAD = 0.03
+/** A p below this is no chance. */
+const NO_CHANCE = 1e-6
 /** This many standard deviations stand out among all pairs and places of the largest board. */
 const CERTAIN = 6
 
@@ -34,8 +45,12 @@ const TOLD: Record<MistakeName, string> = {
     'This looks like a sort by random whole numbers from too small a range: where two keys are equal, the cards keep their old order. Use keys that hardly ever tie, or Fisher–Yates.',
   'too-few-swaps':
     'This looks like too few random swaps: many cards are never touched. Fisher–Yates needs no guess at how many.',
+  'too-few-riffles':
+    'This looks like a deck that is cut in two and run together too few times: what lay above stays above. Use Fisher–Yates instead.',
   'never-stays':
     'This looks like Fisher–Yates that never leaves a card where it is: place i must also be allowed to swap with itself.',
+  'skewed-draw':
+    'This looks like a shuffle that swaps the right places, but draws some of them too often: the random number is squared, rounded, or otherwise bent. Draw each place from 0 to i equally often.',
   'one-half': 'One half of the deck keeps its order, or its place: the loop ends too early.',
 }
 
@@ -49,21 +64,51 @@ const SORT_NAMES: Record<SortName, string> = {
 /**
  * The likely reason why boards are unfair, in plain words; null if they are not. A reason is only given if the test
  * that would show it is significant; otherwise the text says that it is something else, and what was found. In: a tally
- * with its report, and the names of its pairs.
+ * with its report, its boards, and the names of its pairs.
  */
-export function reasonOf(tally: Tally, report: Report, names: readonly string[]): Reason | null {
+export function reasonOf(
+  tally: Tally,
+  report: Report,
+  boards: Boards,
+  names: readonly string[],
+): Reason | null {
   if (report.verdict !== 'unfair') return null
   const certain = (name: Report['tests'][number]['name']): boolean =>
     report.tests.some((test) => test.name === name && test.p * report.tests.length < UNFAIR)
+  const repeat = (report.repeats.p ?? 1) < NO_CHANCE
+  const uneven = certain('places')
+  // where a mistake leaves few orders, boards repeat, too: what says how they come about goes first
   return (
     drawnSingly(tally) ??
     sameBoard(tally) ??
     neverMoved(tally) ??
-    shortCycle(tally, report) ??
-    (certain('places') ? (linesAlone(tally) ?? knownMistake(tally) ?? favoured(tally, names)) : null) ??
-    (certain('beside') || certain('steps') ? twinsLie(report) : null) ??
+    (repeat ? (shortCycle(tally) ?? onlyCut(boards)) : null) ??
+    (uneven ? linesAlone(tally) : null) ??
+    fromTheLast(boards) ??
+    (repeat ? dealtTwice(tally) : null) ??
+    (uneven ? knownMistake(tally) : null) ??
+    (repeat ? fewSeeds(report) : null) ??
+    (uneven ? favoured(tally, names) : null) ??
+    twinsFixed(tally) ??
+    (!uneven && (certain('beside') || certain('steps')) ? twinsLie(report) : null) ??
     somethingElse(report)
   )
+}
+
+/** Every place has its twin at the same other place on every board. */
+function twinsFixed({ together, deals, still, board }: Tally): Reason | null {
+  const size = still.length
+  const at = (one: number, other: number): number =>
+    together[Math.min(one, other) * size + Math.max(one, other)]!
+  const partnerOf = (place: number): number =>
+    upTo(size).findIndex((other) => other !== place && at(place, other) === deals)
+  if (upTo(size).some((place) => partnerOf(place) < 0)) return null
+  const open = openCells(board)
+  const [one, other] = [0, partnerOf(0)].map((place) => cellName(open[place]!, board.columns))
+  return {
+    code: 'twins-at-fixed-places',
+    message: `Twins always lie at the same two places, such as ${one} and ${other}: whoever finds out needs no memory. It looks as if pairs were shuffled, and not cards.`,
+  }
 }
 
 /** How twins are placed relative to each other where places are even. */
@@ -102,12 +147,8 @@ function somethingElse({ tests }: Report): Reason {
 }
 
 /** Cards that never leave their row, or their column: each line is shuffled on its own. */
-function linesAlone({ at, pairs, still, board, deals }: Tally): Reason | null {
+function linesAlone({ at, pairs, board, deals }: Tally): Reason | null {
   const open = openCells(board)
-  const size = still.length
-  const totals = Array.from({ length: pairs }, (_, pair) =>
-    open.reduce((sum, _cell, place) => sum + at[place * pairs + pair]!, 0),
-  )
   for (const [code, lineOf, words] of [
     ['rows-alone', (cell: number) => Math.floor(cell / board.columns), 'row'],
     ['columns-alone', (cell: number) => cell % board.columns, 'column'],
@@ -115,21 +156,16 @@ function linesAlone({ at, pairs, still, board, deals }: Tally): Reason | null {
     const lines = new Map<number, number[]>()
     open.forEach((cell, place) => lines.set(lineOf(cell), [...(lines.get(lineOf(cell)) ?? []), place]))
     if (lines.size < 2) continue
-    // in every line some pair is missing altogether that should have appeared often, and those that appear are even
-    const alone = [...lines.values()].every((places) => {
-      const counts = totals.map((_, pair) =>
-        places.reduce((sum, place) => sum + at[place * pairs + pair]!, 0),
-      )
-      const missing = counts.some((count, pair) => count === 0 && (totals[pair]! * places.length) / size > 30)
-      const uneven = counts.some((count, pair) =>
-        places.some((place) => {
-          const even = count / places.length
-          return Math.abs(at[place * pairs + pair]! - even) > 6 * Math.sqrt(even * (1 - even / deals)) + 1
-        }),
-      )
-      return missing && !uneven
-    })
-    if (alone)
+    // every line has the same cards on every board, and in it they are even
+    const isAlone = (places: readonly number[]): boolean =>
+      upTo(pairs).every((pair) => {
+        const counts = places.map((place) => at[place * pairs + pair]!)
+        const count = counts.reduce((sum, one) => sum + one, 0)
+        const even = count / places.length
+        const most = CERTAIN * Math.sqrt(even * (1 - even / deals)) + 1
+        return count % deals === 0 && counts.every((one) => Math.abs(one - even) <= most)
+      })
+    if ([...lines.values()].every(isAlone))
       return {
         code,
         message: `Each ${words} is shuffled within itself: no card ever leaves its ${words}. Shuffle all cards as one list, then lay it out.`,
@@ -137,6 +173,7 @@ function linesAlone({ at, pairs, still, board, deals }: Tally): Reason | null {
   }
   return null
 }
+const upTo = (count: number): number[] => Array.from({ length: count }, (_, i) => i)
 
 const share = (part: number, whole: number): string =>
   part === whole
@@ -171,39 +208,66 @@ function neverMoved({ still, board }: Tally): Reason | null {
   }
 }
 
-/** Far more equal boards than chance allows: the generator restarts, or has few seeds. */
-function shortCycle(tally: Tally, { repeats, deals }: Report): Reason | null {
-  if (repeats.p === null || repeats.p > 1e-6) return null
-  const period = periodOf(tally.prints, deals)
+function shortCycle({ prints, deals }: Tally): Reason | null {
+  const period = periodOf(prints, deals)
+  return period
+    ? {
+        code: 'short-cycle',
+        message: `The same ${period} boards come again and again in the same order: the generator runs in a short cycle, or the deck is only moved on from deal to deal.`,
+      }
+    : null
+}
+
+function onlyCut(boards: Boards): Reason | null {
+  return areCuts(boards)
+    ? {
+        code: 'only-cut',
+        message:
+          'Every board is the same row of cards, begun at another card: the deck is only cut, not shuffled.',
+      }
+    : null
+}
+
+function fromTheLast(boards: Boards): Reason | null {
+  const like = likeTheLast(boards)
+  return like
+    ? {
+        code: 'from-the-last',
+        message: `Boards are like the ones before them: ${like.near.toFixed(1)} of ${boards[0]!.filter((card) => card !== NO_CARD).length} cards lie where they lay on the board before, and only ${like.far.toFixed(1)} where they lay long before. It looks as if the cards of the last board are moved on a little, instead of shuffled anew.`,
+      }
+    : null
+}
+
+function dealtTwice({ prints, deals }: Tally): Reason | null {
+  const again = lagOf(prints, deals)
+  if (!again) return null
+  const before = again.lag === 1 ? 'just before' : `${again.lag} boards before`
   return {
-    code: 'short-cycle',
+    code: 'dealt-twice',
+    message: `Boards come twice: ${again.boards} of ${deals} are the same as the one ${before}. It looks as if the seed is not always new, or as if some boards were written down twice.`,
+  }
+}
+
+/** Far more equal boards than chance allows, in no order: the generator has few seeds. */
+function fewSeeds({ repeats, deals }: Report): Reason {
+  return {
+    code: 'few-seeds',
     message:
-      period > 0
-        ? `The same ${period} boards come again and again in the same order: the generator runs in a short cycle, or the deck is only moved on from deal to deal.`
-        : repeats.distinct < deals * 0.9
-          ? `Only ${repeats.distinct} different boards came up: the shuffle starts from too few seeds.`
-          : `Boards repeat as often as if there were only about ${roughly((deals * (deals - 1)) / 2 / repeats.seen)} of them: the shuffle starts from too few seeds.`,
+      repeats.distinct < deals * 0.9
+        ? `Only ${repeats.distinct} different boards came up: the shuffle starts from too few seeds.`
+        : `Boards repeat as often as if there were only about ${roughly((deals * (deals - 1)) / 2 / repeats.seen)} of them: the shuffle starts from too few seeds.`,
   }
 }
 
 /** A number to one figure, since more is not known. */
 const roughly = (n: number): string => Number(n.toPrecision(1)).toLocaleString('en')
 
-/** After how many boards all of them repeat in order, or 0. */
-function periodOf(prints: Float64Array, deals: number): number {
-  for (let period = 1; period <= deals / 2; period++) {
-    let i = period
-    while (i < deals && prints[i] === prints[i - period]) i++
-    if (i === deals) return period
-  }
-  return 0
-}
-
 function knownMistake({ at, deals, pairs, still, varied, copies }: Tally): Reason | null {
   if (varied || still.length !== pairs * 2 || copies.some((count) => count !== 2)) return null
-  const [best] = likeMistakes(at, deals, pairs)
-  if (!best || best.likeness < LIKE_ENOUGH) return null
-  return { code: best.name, message: TOLD[best.name].replace('SORT', best.sort ? SORT_NAMES[best.sort] : '') }
+  const [best, ...others] = likeMistakes(at, deals, pairs)
+  const next = others.find(({ name }) => name !== best?.name)
+  if (!best || best.likeness < LIKE_ENOUGH || best.likeness < (next?.likeness ?? 0) + LEAD) return null
+  return { code: best.name, message: TOLD[best.name].replace('SORT', SORT_NAMES[best.way as SortName] ?? '') }
 }
 
 /**
