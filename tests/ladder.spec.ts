@@ -76,8 +76,10 @@ test.describe('the ladder', () => {
       await typeWithin(dialog, 'How many levels', '4')
       const rungs = dialog.getByRole('list', { name: 'Preview of the ladder' }).getByRole('listitem')
       await expect(rungs).toHaveCount(4)
-      await expect(rungs.first()).toContainText('2 × 3')
+      await expect(rungs.first()).toContainText('2 × 4')
+      await expect(rungs.first()).toContainText('4 pairs of 24')
       await expect(rungs.last()).toContainText('6 × 6')
+      await expect(rungs.last()).toContainText('18 pairs of 24')
       await typeWithin(dialog, 'Rows, the hardest', '5')
       await typeWithin(dialog, 'Columns, the hardest', '5')
       await expect(dialog.getByText('5 × 5 is odd')).toBeVisible()
@@ -88,6 +90,8 @@ test.describe('the ladder', () => {
       const ladder = page.getByRole('complementary', { name: 'Ladder' })
       await expect(ladder.getByRole('listitem')).toHaveCount(4)
       await expect(ladder).toContainText('15 pairs')
+      // what it begins with has no problem
+      await expect(ladder.getByText('problem')).toHaveCount(0)
       await page.keyboard.press('Control+z')
       await expect(ladder).toContainText('Cabinet')
     })
@@ -102,7 +106,7 @@ test.describe('the ladder', () => {
       expect(
         levels.slice(4).map((level: { name: string; fill: unknown }) => [level.name, level.fill]),
       ).toEqual([
-        ['Level 5', { use: { from: 1, to: 3 } }],
+        ['Level 5', { use: { from: 1, to: 4 } }],
         ['Level 6', { use: { from: 1, to: 14 } }],
         ['Level 7', { use: { from: 1, to: 24 } }],
       ])
@@ -159,13 +163,17 @@ test.describe('the ladder', () => {
   })
 })
 
-test('a station keeps the house rules open, and Play says which level it plays', async ({ page }) => {
+test('a station keeps the house rules open, and Play and Odds say which level they play', async ({
+  page,
+}) => {
   await openStation(page, 'rules')
   await expect(openRung(page)).toContainText('House rules')
   await page.getByRole('link', { name: 'Play', exact: true }).click()
   await expect(openRung(page)).toContainText('House rules')
   await expect(openRung(page)).toContainText('Warm-up is played')
   await expect(cards(page)).toHaveCount(12)
+  await page.getByRole('link', { name: 'Odds', exact: true }).click()
+  await expect(openRung(page)).toContainText('Warm-up is played')
   await page.getByRole('link', { name: 'Rules', exact: true }).click()
   await expect(openRung(page)).toContainText('House rules')
   // from now on the house rules decide

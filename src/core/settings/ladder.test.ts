@@ -1,13 +1,21 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
-import { boardsBetween, makeLadder, namesAfter, nestedPairs, type LadderEnd } from './ladder.ts'
-import { differing, withRulesOf } from './levels.ts'
+import { boardsBetween, ladderEnds, makeLadder, namesAfter, nestedPairs, type LadderEnd } from './ladder.ts'
+import { differences, withRulesOf } from './levels.ts'
 
 const easy: LadderEnd = { rows: 2, columns: 2, limit: 60_000, missLook: 1500, firstLook: 2000 }
 const hard: LadderEnd = { rows: 6, columns: 6, limit: 180_000, missLook: 500, firstLook: 0 }
 
 describe('a ladder', () => {
+  test.each([0, 1, 2, 4, 6, 9, 18, 500])('begins with ends that a deck of %i pairs fills', (deck) => {
+    const [from, to] = ladderEnds(deck)
+    for (const { rows, columns } of [from, to]) {
+      expect((rows * columns) % 2).toBe(0)
+      if (deck > 0) expect((rows * columns) / 2).toBeLessThanOrEqual(Math.max(deck, 4))
+    }
+    expect(to.rows * to.columns).toBeGreaterThanOrEqual(from.rows * from.columns)
+  })
   test('goes evenly from its easiest to its hardest level', () => {
     const ladder = makeLadder(easy, hard, 5, { taken: [], names: namesAfter([], 5) })
     expect(ladder.map(({ board }) => board!.rows! * board!.columns!)).toEqual([4, 12, 20, 30, 36])
@@ -92,11 +100,19 @@ describe('nested decks', () => {
 test('two levels side by side: only what differs', () => {
   const one = settingsWith({ turn: { missLook: 500 } })
   const other = settingsWith({ board: { gaps: ['A1', 'A2'] } })
-  expect(differing(one, other)).toEqual([
+  expect(differences(one, other)).toEqual([
     { key: 'board.gaps', one: [], other: ['A1', 'A2'] },
     { key: 'turn.missLook', one: 500, other: 1000 },
   ])
-  expect(differing(one, one)).toEqual([])
+  expect(differences(one, one)).toEqual([])
+  // a clock that both have switched off runs from no time
+  const clock = (mode: 'off' | 'down', limit: number) => settingsWith({ clock: { mode, limit } })
+  expect(differences(clock('off', 5000), clock('off', 9000))).toEqual([])
+  expect(differences(clock('off', 5000), clock('down', 9000)).map(({ key }) => key)).toEqual([
+    'clock.mode',
+    'clock.limit',
+  ])
+  expect(differences(settingsWith({ deal: { steps: 2 } }), settingsWith({ deal: { steps: 4 } }))).toEqual([])
 })
 
 test('rules are copied, board and name are not', () => {

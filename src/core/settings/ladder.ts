@@ -11,6 +11,37 @@ export type LadderEnd = {
   firstLook: number
 }
 
+/** Boards that a ladder may end with: 4 to 18 pairs. */
+const LAST_BOARDS = [
+  { rows: 2, columns: 4 },
+  { rows: 2, columns: 6 },
+  { rows: 4, columns: 4 },
+  { rows: 4, columns: 5 },
+  { rows: 4, columns: 6 },
+  { rows: 5, columns: 6 },
+  { rows: 6, columns: 6 },
+]
+/** A clock, in ms for each pair of the board, that stops some players but not all. */
+const CLOCK_FOR_PAIR = 7300
+
+/**
+ * Two ends to begin with, the easiest and the hardest: from 2 × 4 to the largest board, up to 6 × 6, that this many
+ * pairs fill without a repeat.
+ */
+export function ladderEnds(deck: number): [LadderEnd, LadderEnd] {
+  const pairsOf = ({ rows, columns }: { rows: number; columns: number }): number => (rows * columns) / 2
+  const clockFor = (board: { rows: number; columns: number }): number =>
+    Math.round((pairsOf(board) * CLOCK_FOR_PAIR) / 5000) * 5000
+  const [first] = LAST_BOARDS
+  const last = deck > 0 ? LAST_BOARDS.findLast((board) => pairsOf(board) <= deck) : LAST_BOARDS.at(-1)
+  const from = deck === 0 || deck >= pairsOf(first!) ? first! : { rows: 1, columns: 2 * deck }
+  const to = last ?? from
+  return [
+    { ...from, limit: clockFor(from), missLook: 1200, firstLook: 0 },
+    { ...to, limit: clockFor(to), missLook: 800, firstLook: 0 },
+  ]
+}
+
 /** The most levels that are made at once. */
 export const LADDER_LEVELS = [2, 30] as const
 

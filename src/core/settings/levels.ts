@@ -1,4 +1,4 @@
-import { isOff, keysOfRule, ruleOf } from './off.ts'
+import { isInUse, isOff, keysOfRule, ruleOf } from './off.ts'
 import { SECTIONS, type Section, type Settings } from './settings.ts'
 
 /** A level names only what differs from the house rules, section by section, key by key. */
@@ -90,15 +90,20 @@ export function withoutOwn(level: Level, section: Section, ...keys: readonly str
   return (Object.keys(remaining).length ? { ...rest, [section]: remaining } : rest) as Level
 }
 
-/** Every key in which the settings of two levels differ, as "section.key", with both values. */
-export function differing(one: Settings, other: Settings): { key: string; one: unknown; other: unknown }[] {
-  return (Object.keys(one) as (keyof Settings)[]).flatMap((section) =>
-    Object.keys(one[section]).flatMap((key) => {
+/** A setting that two levels do not share, as "section.key", with both values. */
+export type Difference = { key: string; one: unknown; other: unknown }
+
+/** Every key in which the settings of two levels differ; one that is in use on neither is left out. */
+export const differences = (one: Settings, other: Settings): Difference[] =>
+  SECTIONS.flatMap((section) =>
+    Object.keys(one[section]).flatMap((key): Difference[] => {
       const [a, b] = [one[section], other[section]].map((values) => (values as Record<string, unknown>)[key])
-      return JSON.stringify(a) === JSON.stringify(b) ? [] : [{ key: `${section}.${key}`, one: a, other: b }]
+      const isShared =
+        JSON.stringify(a) === JSON.stringify(b) ||
+        (!isInUse(one, section, key) && !isInUse(other, section, key))
+      return isShared ? [] : [{ key: `${section}.${key}`, one: a, other: b }]
     }),
   )
-}
 
 /** The parts of a level that are rules, not board, deck or look. */
 const RULES = ['turn', 'clock', 'limits', 'score', 'players', 'finish'] as const

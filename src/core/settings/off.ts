@@ -48,3 +48,19 @@ export function ruleOf(section: Section, key: string): RuleKey | null {
   const name = `${section}.${key}`
   return Object.hasOwn(RULES_OFF, name) ? (name as RuleKey) : null
 }
+
+/** Keys that only matter with some ways of filling or dealing. */
+const ONLY_WITH: Record<string, (settings: Settings) => boolean> = {
+  'fill.counts': ({ fill }) => fill.repeat === 'counts',
+  'deal.steps': ({ deal }) => deal.way === 'apart' || deal.way === 'close',
+  'deal.arranged': ({ deal }) => deal.way === 'arranged',
+}
+
+/** Whether a key of a section changes anything by these settings: the rule that it belongs to is on. */
+export function isInUse(settings: Settings, section: Section, key: string): boolean {
+  const isOfOff = Object.entries<Off>(RULES_OFF).some(
+    ([rule, { only }]) =>
+      rule.startsWith(`${section}.`) && only?.includes(key) && isOff(settings, rule as RuleKey),
+  )
+  return !isOfOff && (ONLY_WITH[`${section}.${key}`]?.(settings) ?? true)
+}

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElTable, ElTableColumn } from 'element-plus'
 import { computed, ref, watch } from 'vue'
-import { differing, findLevel, resolveLevel, withRulesOf } from '../../../core/settings/levels.ts'
+import { differences, findLevel, resolveLevel, withRulesOf } from '../../../core/settings/levels.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { SETTING_WORDS, valueWords } from '../../parts/settings/setting-words.ts'
@@ -30,14 +30,13 @@ watch(
   { immediate: true },
 )
 const nameOf = (id: string): string => findLevel(bench.game!, id)?.name ?? ''
-type Difference = { key: string; label: string; one: string; other: string }
-const rows = computed<Difference[]>(() => {
+type Row = { key: string; label: string; one: string; other: string }
+const rows = computed<Row[]>(() => {
   const game = bench.game!
-  const differences = differing(
+  return differences(
     resolveLevel(game, findLevel(game, one.value)),
     resolveLevel(game, findLevel(game, other.value)),
-  )
-  return differences.map(({ key, one, other }) => ({
+  ).map(({ key, one, other }) => ({
     key,
     label: SETTING_WORDS[key as keyof typeof SETTING_WORDS].label,
     one: valueWords(key, one),

@@ -92,7 +92,7 @@ useSortable(list, move)
     >
       <strong>House rules</strong>
       <span class="soft">{{
-        station === 'play' && bench.rung === null
+        (station === 'play' || station === 'odds') && bench.rung === null
           ? `${levels[0]?.name} is played`
           : 'what every level follows'
       }}</span>

@@ -1,10 +1,19 @@
 <script setup lang="ts">
 import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, reactive, ref } from 'vue'
-import type { Level } from '../../../core/settings/levels.ts'
+import { countWords } from '../../../core/count-words.ts'
+import { openCells } from '../../../core/board/cells.ts'
+import { drawnPairs } from '../../../core/deck/select.ts'
+import { resolveLevel, type Level } from '../../../core/settings/levels.ts'
 import { stopOf } from '../../../core/findings/findings.ts'
 import { findingLine } from '../../../core/findings/words.ts'
-import { LADDER_LEVELS, makeLadder, namesAfter, type LadderEnd } from '../../../core/settings/ladder.ts'
+import {
+  LADDER_LEVELS,
+  ladderEnds,
+  makeLadder,
+  namesAfter,
+  type LadderEnd,
+} from '../../../core/settings/ladder.ts'
 import type { Lever } from '../../../core/odds/levers.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
@@ -22,10 +31,7 @@ import { useSolvedLimits } from './useSolvedLimits.ts'
 const open = defineModel<boolean>({ required: true })
 const emit = defineEmits<{ add: [levels: Level[], instead: boolean] }>()
 const bench = useBench()
-const ends = reactive<[LadderEnd, LadderEnd]>([
-  { rows: 2, columns: 3, limit: 60_000, missLook: 1500, firstLook: 2000 },
-  { rows: 6, columns: 6, limit: 240_000, missLook: 800, firstLook: 0 },
-])
+const ends = reactive(ladderEnds(bench.game?.deck.pairs.length ?? 0))
 const count = ref(6)
 const limits = ref<'times' | 'wins' | 'none'>('times')
 const LIMITS = [
@@ -84,6 +90,17 @@ function winWords(i: number): string {
 }
 const firstOf = ({ fill }: Level): number =>
   fill?.use && typeof fill.use === 'object' && 'to' in fill.use ? fill.use.to : 0
+/** Which pairs of the deck lie on a level's board. */
+function pairWords(level: Level): string {
+  const { fill, board } = resolveLevel(bench.game!, level)
+  const drawn = new Set(drawnPairs(deck.value, fill)).size
+  const needed = openCells(board).length / 2
+  const pairs = countWords(needed, 'pair')
+  if (drawn < needed) return `${pairs}, from ${drawn}`
+  if (drawn === needed) return drawn === deck.value.length ? `all ${pairs}` : `the first ${pairs}`
+  const of = drawn === deck.value.length ? `${drawn}` : `the first ${drawn}`
+  return fill.pick === 'first' ? `the first ${pairs}` : `${pairs} of ${of}`
+}
 /** What would stop one of them, shown before they are made. */
 const stops = computed(() => {
   if (!open.value || !bench.game) return []
@@ -161,6 +178,7 @@ function take(instead: boolean): void {
         <BoardMini :board="{ rows: level.board!.rows!, columns: level.board!.columns!, gaps: [] }" />
         <strong>{{ level.name }}</strong>
         <span class="soft">{{ level.board!.rows }} × {{ level.board!.columns }}</span>
+        <span class="soft">{{ pairWords(level) }}</span>
         <span v-if="limitWords(level, i)" class="soft">{{ limitWords(level, i) }}</span>
         <span v-if="winWords(i)" class="soft">{{ winWords(i) }}</span>
         <span class="soft">{{ writeNumber(level.turn!.missLook!, 'seconds') }}</span>

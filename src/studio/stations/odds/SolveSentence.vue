@@ -44,14 +44,14 @@ const WHERE = computed(
     ] as const,
 )
 
+/** both ends of what would do as well, each to be set by one press; none if there is only the value itself */
+const ends = computed(() => {
+  const [from, to] = solved.value?.ok ? solved.value.range : [0, 0]
+  return from === to ? [] : [from, to]
+})
 const isSet = computed(
   () => solved.value?.ok === true && leverValue(props.subject.settings, by.value) === solved.value.value,
 )
-const range = computed(() => {
-  if (!solved.value?.ok) return ''
-  const [from, to] = solved.value.range.map((value) => leverWords(by.value, value))
-  return from === to ? '' : `${from} to ${to} would do as well`
-})
 const wins = computed(() => {
   if (!solved.value) return ''
   const { wins: of, about } = ofHundred(solved.value.wins.won, solved.value.wins.games)
@@ -70,13 +70,12 @@ const why = computed(() => {
   const most = solved.value.most
   return `No value works: the best is ${leverWords(by.value, solved.value.value)}, with which ${wins.value}${most ? `; ${ENDED[most]} most other games` : ''}.`
 })
-function set(): void {
-  if (!solved.value?.ok) return
+function set(value: number): void {
   const rung = where.value === 'level' ? props.subject.level.id : null
-  const { section, patch } = leverPatch(by.value, solved.value.value)
+  const { section, patch } = leverPatch(by.value, value)
   bench.set(section, patch, `set the ${LEVER_WORDS[by.value]}`, 'single', rung)
   tell(
-    `The ${LEVER_WORDS[by.value]} is ${leverWords(by.value, solved.value.value)} ${where.value === 'level' ? `on ${props.subject.level.name}` : 'in the house rules'}`,
+    `The ${LEVER_WORDS[by.value]} is ${leverWords(by.value, value)} ${where.value === 'level' ? `on ${props.subject.level.name}` : 'in the house rules'}`,
   )
 }
 </script>
@@ -84,7 +83,7 @@ function set(): void {
 <template>
   <section class="solve" aria-label="What has to be">
     <p>
-      So that <NumberWord v-model="tenths" label="Wins of 10" :bounds="[1, 10]" /> of 10
+      So that at least <NumberWord v-model="tenths" label="Wins of 10" :bounds="[1, 10]" /> of 10
       <ChoiceWord v-model="who" label="Mind" :choices="WHO" /> players win, the
       <ChoiceWord v-model="by" label="Rule to solve for" :choices="BY" /> has to be
       <template v-if="working">
@@ -92,15 +91,30 @@ function set(): void {
       </template>
       <template v-else-if="solved?.ok">
         <b class="value">{{ leverWords(by, solved.value) }}</b>
-        <span class="soft">{{ wins }}{{ range && `; ${range}` }}</span>
+        <span class="soft"
+          >{{ wins
+          }}<template v-if="ends.length"
+            >; from
+            <template v-for="(end, i) in ends" :key="i"
+              ><template v-if="i > 0"> to </template
+              ><ElButton class="end" data-tip="Set this one" @click="set(end)">{{
+                leverWords(by, end)
+              }}</ElButton></template
+            >
+            would do as well</template
+          ></span
+        >
       </template>
       <span v-else-if="why">… {{ why }}</span>
       <span v-else class="soft">…</span>
     </p>
     <span class="setting">
-      <ElButton class="btn main" :disabled="!solved?.ok || working || isSet" @click="set">{{
-        isSet ? 'Is set' : 'Set it'
-      }}</ElButton>
+      <ElButton
+        class="btn main"
+        :disabled="!solved?.ok || working || isSet"
+        @click="solved?.ok && set(solved.value)"
+        >{{ isSet ? 'Is set' : 'Set it' }}</ElButton
+      >
       <ChoiceWord v-model="where" label="Where it is set" :choices="WHERE" />
     </span>
   </section>
@@ -127,6 +141,16 @@ p {
 p .soft {
   margin-left: 6px;
   font-size: 14px;
+}
+.end {
+  height: auto;
+  padding: 0 2px;
+  border: 0;
+  background: none;
+  color: var(--lagoon);
+  font: inherit;
+  text-decoration: underline dotted;
+  text-underline-offset: 4px;
 }
 .setting {
   display: grid;
