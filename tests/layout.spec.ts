@@ -46,9 +46,10 @@ test('cards of one size stand where they should, counts and shapes are chosen, a
   await test.step('cards of one size, the room between them and where the board stands are set on the board and in words', async () => {
     await startAt(page, 'deal/bench')
     await choose(page, 'Size of the cards', 'of one size')
+    // the space between them stays as it was on the table
+    await expect(choice(page, 'Space between cards', 'set here')).toBeVisible()
     await type(page, 'Width of a card', '80')
     await type(page, 'Height of a card', '100')
-    await choose(page, 'Space between cards', 'set here')
     await type(page, 'Space between columns', '10')
     await type(page, 'Space between rows', '10')
     await expect(corner(page)).toHaveAccessibleName('Size of the cards: 80 × 100 px; arrow keys change it')

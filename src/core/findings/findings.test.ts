@@ -45,6 +45,21 @@ describe('findings that are kept', () => {
     expect(places(game, 2)).toEqual(['levels[2].board', 'levels[2].deal.steps'])
     expect(places({ ...game, levels: [last] }, 0)).toEqual(['levels[0].board', 'levels[0].deal.steps'])
   })
+  test('of counts that do not add up offer counts that do, near those that were set', () => {
+    const fitted = (counts: Record<string, number>): unknown => {
+      const fill = { repeat: 'counts' as const, counts }
+      const game = gameWith({ board: { rows: 2, columns: 5 }, fill }, pairsNamed(3))
+      const finding = findingsOf(game).find(({ code }) => code === 'counts-sum')!
+      const [mend] = mendsOf(game, finding)
+      expect(mend!.label).toBe('Counts for 5 pairs')
+      const mended = mend!.to(game)
+      expect(findingsOf(mended).map(({ code }) => code)).not.toContain('counts-sum')
+      return mended.levels[0]!.fill!.counts
+    }
+    expect(fitted({ p0: 2, p2: 1 })).toEqual({ p0: 3, p2: 2 })
+    expect(fitted({ p0: 9, p1: 6 })).toEqual({ p0: 3, p1: 2 })
+    expect(fitted({})).toEqual({ p0: 2, p1: 2, p2: 1 })
+  })
   test('of pairs that no level uses follow the levels too', () => {
     const game = gameWith({ board: { rows: 2, columns: 2 }, fill: { pick: 'first' } }, pairsNamed(4))
     expect(unusedPairs(game)).toEqual([2, 3])

@@ -70,7 +70,10 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       ]
     }
     case 'counts-sum':
-      return [{ label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) }]
+      return [
+        ...countsThatFit(game, settings, say),
+        { label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) },
+      ]
     case 'steps-by-chance':
       return [{ label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) }, shuffleInstead]
     case 'arranged-wrong': {
@@ -147,6 +150,27 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
     default:
       return []
   }
+}
+
+/** Counts that add up to what the board needs: the least of them rise, or the largest fall, one after the other. */
+function countsThatFit({ deck }: Game, { board, fill }: Settings, say: Say): Mend[] {
+  const needed = openCells(board).length / 2
+  const counts = new Map(deck.pairs.map(({ id }) => [id, fill.counts[id] ?? 0]))
+  if (!counts.size || !Number.isInteger(needed)) return []
+  let sum = [...counts.values()].reduce((all, one) => all + one, 0)
+  const chosen = [...counts].filter(([, count]) => count > 0 || sum === 0).map(([id]) => id)
+  const extreme = (better: (a: number, b: number) => boolean): string =>
+    chosen.reduce((best, id) => (better(counts.get(id)!, counts.get(best)!) ? id : best))
+  for (; sum < needed; sum++) {
+    const id = extreme((a, b) => a < b)
+    counts.set(id, counts.get(id)! + 1)
+  }
+  for (; sum > needed; sum--) {
+    const id = extreme((a, b) => a >= b)
+    counts.set(id, counts.get(id)! - 1)
+  }
+  const left = Object.fromEntries([...counts].filter(([, count]) => count > 0))
+  return [{ label: `Counts for ${countWords(needed, 'pair')}`, to: say('fill', { counts: left }) }]
 }
 
 /**

@@ -31,8 +31,14 @@ const size = computed<SizeChoice>({
   get: () => (layout.value.size ? 'own' : 'fits'),
   set: (next) => {
     const { width, height } = props.made.card
-    const own = { width: within(width, BOUNDS.card), height: within(height, BOUNDS.card) }
-    set({ size: next === 'own' ? own : null }, 'change the size of the cards')
+    const { across, down } = props.made.gap
+    // one size begins as the table is, with the space between cards that it has there
+    const own = {
+      size: { width: within(width, BOUNDS.card), height: within(height, BOUNDS.card) },
+      gapAcross: layout.value.gapAcross ?? across,
+      gapDown: layout.value.gapDown ?? down,
+    }
+    set(next === 'own' ? own : { size: null }, 'change the size of the cards')
   },
 })
 const resize = (patch: Partial<NonNullable<Settings['layout']['size']>>): void =>

@@ -26,10 +26,11 @@ const theme = computed(
         ) && one.layout.ratio === bench.settings!.layout.ratio,
     )?.name ?? OWN,
 )
-const CHOICES: [string, string][] = [
+const choices = computed((): [string, string][] => [
   ...THEMES.map(({ name }) => [name, `like the ${name.toLowerCase()}`] as [string, string]),
-  [OWN, 'its own way'],
-]
+  // says how it is, and is nothing to choose
+  ...(theme.value === OWN ? [[OWN, 'its own way'] as [string, string]] : []),
+])
 const contrast = computed(() => tableContrast(look.value.table))
 
 function take(name: string): void {
@@ -43,7 +44,7 @@ function take(name: string): void {
 
 <template>
   The table looks
-  <ChoiceWord :model-value="theme" label="The look" :choices="CHOICES" @update:model-value="take" />, its
+  <ChoiceWord :model-value="theme" label="The look" :choices="choices" @update:model-value="take" />, its
   colour is
   <span data-setting="look.table">
     <ElColorPicker

@@ -7,7 +7,7 @@ import { valueWords } from '../../parts/settings/setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 import { CLAUSES, clauseOf } from './clauses.ts'
 import { settingsLike, type FoundSetting } from './everyday-words.ts'
-import { clauseAt, enter, placeOf, useClauses } from './useClauses.ts'
+import { enter, enterClause, placeOf, useClauses } from './useClauses.ts'
 
 /**
  * Finds any setting by a word of its name or an everyday word, including those that are off; choosing one goes to it,
@@ -43,7 +43,7 @@ async function go(key: string): Promise<void> {
   // the field returns the focus to itself first
   else await nextTick()
   const clause = clauseOf(key)
-  if (!enter(placeOf(key)) && clause) enter(clauseAt(clause))
+  if (!enter(placeOf(key)) && clause) enterClause(clause)
 }
 </script>
 

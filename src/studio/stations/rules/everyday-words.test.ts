@@ -22,6 +22,12 @@ describe('settings found by a word', () => {
     ['background', 'look.table'],
     ['spacing', 'layout.gapAcross'],
     ['dealt again', 'finish.then'],
+    ['flips', 'look.flip'],
+    ['text', 'head.title'],
+    ['celebration', 'look.celebration'],
+    ['duration', 'turn.missLook'],
+    ['menu', 'finish.then'],
+    ['gap between cards', 'layout.gapAcross'],
     ['LOOK miss', 'turn.missLook'],
   ])('%s finds %s', (query, key) => expect(keys(query)).toContain(key))
   test('those with the word in their name come first, those of the station Deal after those of the story', () => {

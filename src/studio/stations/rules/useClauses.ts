@@ -19,6 +19,10 @@ export function enter(place: HTMLElement | null): boolean {
   return !!field
 }
 
+/** Puts the cursor into a clause: into its number, if it has one. */
+export const enterClause = (name: ClauseName): boolean =>
+  enter(name === 'clock' ? placeOf('clock.limit') : null) || enter(clauseAt(name))
+
 /** Which clauses of the story are shown on the open rung, and how to add one. */
 export function useClauses() {
   const bench = useBench()
@@ -34,7 +38,7 @@ export function useClauses() {
     const patch = first(settings.value) as Partial<Settings[Section]>
     bench.set(section, patch, `add ${adds}`, 'single')
     await nextTick()
-    enter(clauseAt(name))
+    enterClause(name)
   }
   const hidden = (name: ClauseName) => unshown(name, settings.value)
   return { reads, hidden, more, add }
