@@ -4,7 +4,16 @@ import { mkdtempSync, readFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gunzipSync } from 'node:zlib'
-import { begin, choose, downloadOf, expectNoViolations, fileOf, gameOf, openStation } from './helpers.ts'
+import {
+  begin,
+  choose,
+  downloadOf,
+  expectNoViolations,
+  fileOf,
+  gameOf,
+  openStation,
+  type,
+} from './helpers.ts'
 import { test } from './test.ts'
 
 const DEMO = 'demo/clockmakers-drawer.game.json'
@@ -157,6 +166,15 @@ test('where it is going is kept, by keys too, and each place has its own file', 
   await expectNoViolations(page)
   await page.reload()
   await expect(page.getByRole('radio', { name: /^A page of mine/ })).toBeChecked()
+  await expect(page.getByLabel('Lines to paste')).toContainText('width="400" height="700"')
+  // cards of one size may need a larger frame
+  await page.getByRole('link', { name: 'Deal', exact: true }).click()
+  await page.getByRole('link', { name: /^Bench/ }).click()
+  await choose(page, 'Size of the cards', 'of one size')
+  await type(page, 'Width of a card', '150')
+  await page.getByRole('link', { name: 'Ship', exact: true }).click()
+  await expect(page.getByText('Cards of one size do not fit a frame of 400 × 700 on Bench')).toBeVisible()
+  await expect(page.getByLabel('Lines to paste')).not.toContainText('width="400"')
   await page.getByText('My program, in JavaScript').click()
   await expectNoViolations(page)
   const pack = await downloadOf(page, () => page.getByRole('button', { name: 'Download the module' }).click())

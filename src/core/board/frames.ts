@@ -61,6 +61,32 @@ export function layoutIn(frame: Frame, shown: FramedBoard): Layout & { width: nu
 export const cardIn = (frame: Frame, shown: FramedBoard): { width: number; height: number } =>
   cardSize(surfaceIn(frame, shown), shown.board.rows, shown.board.columns)
 
+/** A frame in which cards of one size are as large as they are set, with the space around them that it has room for. */
+const AMPLE = 100_000
+
+/**
+ * Whether cards of one size keep it on this screen: where there is too little room they become smaller. Cards that are
+ * as large as fits do always.
+ */
+export function keepsSize(frame: Frame, shown: FramedBoard): boolean {
+  const { size } = shown.layout
+  return size === null || cardIn(frame, shown).width === size.width
+}
+
+/** This frame, or one that has grown until the cards of all these levels keep their size, in CSS px. */
+export function frameFor(frame: Frame, levels: readonly FramedBoard[]): Frame {
+  let { width, height } = frame
+  for (const level of levels) {
+    if (keepsSize({ ...frame, width, height }, level)) continue
+    const { grid, width: ample } = layoutIn({ ...frame, width: AMPLE, height: AMPLE }, level)
+    const { margin } = tableSurface(ample, ample, level)
+    const room = layoutIn({ ...frame, width, height }, level)
+    width += Math.max(0, grid.width + 2 * margin - room.width)
+    height += Math.max(0, grid.height + 2 * margin - room.height)
+  }
+  return { ...frame, width, height }
+}
+
 /** The shorter side of a card on this screen, in CSS px. */
 export function touchSize(frame: Frame, shown: FramedBoard): number {
   const { width, height } = cardIn(frame, shown)

@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
 import { figuresOf } from '../settings/figures.ts'
 import { BOUNDS, FIGURES, STANDS, type Settings } from '../settings/settings.ts'
-import { FRAME_NAMES, FRAMES, layoutIn, mmIn } from './frames.ts'
+import { frameFor, FRAME_NAMES, FRAMES, keepsSize, layoutIn, mmIn } from './frames.ts'
 import {
   cellAt,
   figuresInRow,
@@ -210,4 +210,18 @@ test('a screen of any size counts mm as the known one that is most like it', () 
     [1920, 1080, FRAMES.desktop.mm],
   ]
   for (const [width, height, mm] of sizes) expect(mmIn({ width, height })).toBe(mm)
+})
+
+test('a frame grows until cards of one size keep it, and not for others', () => {
+  const usual = { width: 400, height: 700, safe: 0 }
+  const fits = settingsWith({ board: { rows: 10, columns: 10 } })
+  const large = [1, 6].map((rows) =>
+    settingsWith({ board: { rows, columns: 6 }, layout: { size: { width: 150, height: 180 } } }),
+  )
+  expect(large.map((level) => keepsSize(usual, level))).toEqual([false, false])
+  const frame = frameFor(usual, [fits, ...large])
+  expect(large.map((level) => keepsSize(frame, level))).toEqual([true, true])
+  const less = { ...frame, width: frame.width - 60, height: frame.height - 60 }
+  expect(keepsSize(less, large[1]!)).toBe(false)
+  expect(frameFor(usual, [fits])).toEqual(usual)
 })

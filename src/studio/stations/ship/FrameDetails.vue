@@ -3,6 +3,8 @@ import { ElButton } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import { useClipboard } from '@vueuse/core'
 import { computed } from 'vue'
+import { frameFor, keepsSize } from '../../../core/board/frames.ts'
+import { resolveLevel } from '../../../core/settings/levels.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import FrameTry from './FrameTry.vue'
@@ -13,12 +15,28 @@ const bench = useBench()
 const { say } = useToasts()
 const { copy, isSupported } = useClipboard({ legacy: true })
 
+/** A frame as it stands in most pages, and the one in which all cards keep their size. */
+const USUAL = { width: 400, height: 700, safe: 0 }
+const levels = computed(() =>
+  bench.game!.levels.map((level) => ({ name: level.name, settings: resolveLevel(bench.game!, level) })),
+)
+const frame = computed(() =>
+  frameFor(
+    USUAL,
+    levels.value.map(({ settings }) => settings),
+  ),
+)
+/** the levels that need more than the usual frame */
+const tooLarge = computed(() =>
+  levels.value.filter(({ settings }) => !keepsSize(USUAL, settings)).map(({ name }) => name),
+)
+
 const attribute = (text: string): string => text.replaceAll('&', '&amp;').replaceAll('"', '&quot;')
 // written in two pieces: the closing tag would end this component's own script
 const END = '</' + 'script>'
 const lines = computed(
   () => `<iframe id="game" src="${props.name}?host=https://example.org&amp;leave=1"
-  title="${attribute(bench.game!.title)}" width="400" height="700"></iframe>
+  title="${attribute(bench.game!.title)}" width="${frame.value.width}" height="${frame.value.height}"></iframe>
 <script>
   const game = document.getElementById('game')
   addEventListener('message', ({ source, data }) => {
@@ -51,6 +69,11 @@ const HEARS: [string, string][] = [
       <pre tabindex="0" aria-label="Lines to paste">{{ lines }}</pre>
       <ElButton v-if="isSupported" class="btn" @click="copied"><IconCopy />Copy</ElButton>
     </div>
+    <p v-if="tooLarge.length" class="large" role="status">
+      Cards of one size do not fit a frame of {{ USUAL.width }} × {{ USUAL.height }} on
+      {{ tooLarge.join(', ') }}. The lines ask for {{ frame.width }} × {{ frame.height }}; in a smaller frame
+      the cards become smaller.
+    </p>
     <FrameTry :html="html" />
     <h3>What your page hears</h3>
     <dl>
@@ -84,6 +107,9 @@ const HEARS: [string, string][] = [
 }
 .lines pre {
   width: 100%;
+}
+.large {
+  color: var(--brick);
 }
 dl {
   display: grid;
