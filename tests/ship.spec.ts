@@ -58,7 +58,15 @@ test('a game learns languages and says things its own way; the preview and the p
   await expect(said(page, 'won, Deutsch')).toHaveCount(0)
   await page.getByRole('button', { name: 'Undo' }).first().click()
   await expect(said(page, 'won, Deutsch')).toHaveValue('Alles im Kasten!')
-  await choose(page, "The game's own language", 'Deutsch')
+  // words that are not English are asked about
+  const asks = page.getByText('that does not look like English')
+  await expect(asks).toHaveCount(0)
+  await page.getByLabel('Title of the game').fill('Öse, Säge, Bügel, Schlüssel, Zählwerk, Gehäuse und Hämmer')
+  await page.getByLabel('Title of the game').press('Enter')
+  await expect(asks).toBeVisible()
+  await expectNoViolations(page)
+  await page.getByRole('button', { name: 'Deutsch', exact: true }).click()
+  await expect(asks).toHaveCount(0)
   await expect.poll(async () => (await gameOf(page)).texts?.languages).toEqual(['de', 'en', 'fr', 'ar'])
 })
 

@@ -1,3 +1,4 @@
+import { foreignWords } from './foreign-words.ts'
 import { beforeAll, describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { bestLanguage, languageName, LANGUAGES, type Language } from './languages.ts'
@@ -123,4 +124,26 @@ describe('which language is shown', () => {
         (shipped, wanted) => expect(shipped).toContain(bestLanguage(shipped, wanted)),
       ),
     ))
+})
+
+test.each([
+  [['Werkzeug', 'Säge', 'Zählwerk', 'Schlüssel', 'Schloss'], 'de'],
+  [['Outils', 'La scie à métaux', 'Le marteau', 'Clé forgée', 'Règle'], 'fr'],
+  [['ひきだし', '歯車', 'ねじ', 'バネ'], 'ja'],
+  [['齿轮', '螺丝', '弹簧'], 'zh-Hans'],
+  [['Шухляда', 'пружина', 'гвинт'], 'uk'],
+  [['Szuflada', 'sprężyna', 'śruba', 'koło zębate'], 'pl'],
+])('%j do not look English, but like %s', (texts, language) =>
+  expect(foreignWords(texts)?.likely).toBe(language),
+)
+test('a loan word or two are English still', () => {
+  expect(foreignWords(['Top drawer', 'Café', 'A façade', 'Gear', 'Escapement'])).toBeNull()
+  expect(
+    foreignWords([
+      'Ångström',
+      'Übung',
+      'naïve',
+      ...Array.from({ length: 40 }, (_, i) => `Pair ${'abcdefghij'[i % 10]!}${'klmn'[Math.floor(i / 10)]!}`),
+    ]),
+  ).toBeNull()
 })

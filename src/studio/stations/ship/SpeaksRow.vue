@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { missingIn } from '../../../core/game/message-table.ts'
+import { foreignWords } from '../../../core/texts/foreign-words.ts'
 import { languageName, LANGUAGES, type Language } from '../../../core/texts/languages.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useDone } from '../../parts/toast/useDone.ts'
@@ -17,6 +18,13 @@ const languages = computed(() => languagesOf(bench.game!))
 const others = computed(() => languages.value.slice(1))
 const free = computed(() => LANGUAGES.filter((one) => !languages.value.includes(one)))
 const named = (all: readonly Language[]) => all.map((one) => [one, languageName(one)] as [string, string])
+
+/** what makes one doubt that the game is written in English, as it says */
+const foreign = computed(() => {
+  if (languages.value[0] !== 'en') return null
+  const { title, levels, deck } = bench.game!
+  return foreignWords([title, ...[...levels, ...deck.pairs].map(({ name }) => name)])
+})
 
 function write(next: Language[], label: string): void {
   bench.edit(label, (game) => {
@@ -63,6 +71,13 @@ const lacking = (language: Language): string => {
         />
       </span>
     </p>
+    <p v-if="foreign" class="foreign" role="status">
+      {{ foreign.words.slice(0, 3).join(', ') }}: that does not look like English. Which language are the
+      game's words in?
+      <ElButton v-if="foreign.likely" class="btn small" @click="writeIn(foreign.likely)">{{
+        languageName(foreign.likely)
+      }}</ElButton>
+    </p>
     <p v-if="others.length" class="tags">
       <ElTag v-for="one in others" :key="one" disable-transitions :data-tip="lacking(one)">
         <span :lang="one">{{ languageName(one) }}</span>
@@ -82,6 +97,9 @@ const lacking = (language: Language): string => {
 </template>
 
 <style scoped>
+.foreign {
+  color: var(--brick);
+}
 .speaks {
   display: grid;
   gap: 6px;
