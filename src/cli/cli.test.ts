@@ -419,9 +419,21 @@ test('ship writes one file, and none for a game that is stopped', async () => {
   expect(existsSync(none)).toBe(false)
 })
 
+test('ship gives the licences of what is inside, and the page has their notices', async () => {
+  const [to, licences] = [join(folder, 'noticed.html'), join(folder, 'LICENSES.txt')]
+  expect((await run('ship', CLOCK, '--to', to, '--licences', licences)).code).toBe(0)
+  const texts = [to, licences].map((file) => readFileSync(file, 'utf8'))
+  const notices = ['Copyright (c) Phosphor Icons', 'Copyright 2022 The Figtree', 'SIL OPEN FONT LICENSE']
+  for (const notice of notices) expect(texts.map((text) => text.includes(notice))).toEqual([true, true])
+  expect(texts[0]!.match(/in the Software without restriction/g)).toHaveLength(1)
+})
+
 test('ship speaks the languages that are asked for, its own first', async () => {
   const to = join(folder, 'spoken.html')
-  expect((await run('ship', CLOCK, '--to', to, '--lang', 'pl', '--lang', 'de')).code).toBe(0)
+  const { code, err } = await run('ship', CLOCK, '--to', to, '--lang', 'pl', '--lang', 'de')
+  expect(code).toBe(0)
+  // the demo names nothing in Polish, and so not in German either where that is not its own language
+  expect(err).toMatch(/^Deutsch: as in Polski: /m)
   const html = readFileSync(to, 'utf8')
   expect(html).toContain('<html lang="pl" dir="ltr">')
   expect(html).toContain('"lists":{"pl":')

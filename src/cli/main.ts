@@ -149,6 +149,7 @@ export async function main(
       'a language that it speaks, such as de; may be given again, the first is its own',
       gather,
     )
+    .option('--licences <file>', 'also write the licences of what is inside, in full')
     .option('--width <px>', 'of a card in a kit, at its smallest', wholeNumber(KIT_BOUNDS.width))
     .option('--deals <n>', 'how many deals of each level are in a kit', wholeNumber(KIT_BOUNDS.deals))
     .option('--games <n>', 'how many test games of each level are in a kit', wholeNumber(KIT_BOUNDS.games))

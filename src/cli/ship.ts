@@ -4,11 +4,12 @@ import { findingsOf } from '../core/findings/findings.ts'
 import { findingLine } from '../core/findings/words.ts'
 import type { Game } from '../core/game/game.ts'
 import { languagesOf } from '../core/game/in-language.ts'
+import { missingIn } from '../core/game/message-table.ts'
 import { problemLine, quoted, type Result } from '../core/result.ts'
 import { hasRivals } from '../core/settings/seats.ts'
-import { isLanguage, LANGUAGES, type Language } from '../core/texts/languages.ts'
+import { isLanguage, languageName, LANGUAGES, type Language } from '../core/texts/languages.ts'
 import { messagesIn } from '../core/texts/ready.ts'
-import type { PlayerCredits } from '../ship/credits.ts'
+import { licensesText, worksIn, type PlayerCredits } from '../ship/credits.ts'
 import { ENGINE_FILES, packEngine, type EngineFiles } from '../ship/engine-package.ts'
 import { shipHtml, type BuiltPlayer } from '../ship/html.ts'
 import { atlasOf, KIT_DEFAULTS, kitCards, kitCardSize, type KitOptions } from '../ship/kit/cards.ts'
@@ -22,7 +23,12 @@ import { SHIPPED_AS, type ShippedAs } from './arguments.ts'
 import { gameAt, pictureAt, writeAt } from './files.ts'
 import { Unusable, type Shell } from './shell.ts'
 
-export type ShipOptions = { to: string; as: ShippedAs; lang?: string[] } & Partial<KitOptions>
+export type ShipOptions = {
+  to: string
+  as: ShippedAs
+  lang?: string[]
+  licences?: string
+} & Partial<KitOptions>
 
 /**
  * What is shipped, as a file; a problem names the part of the game that prevents it. `tell` gets what the author should
@@ -112,10 +118,11 @@ function speaking(game: Game, asked: readonly string[] | undefined): Game {
 
 /** Writes what a game is shipped as. */
 export async function ship(path: string, options: ShipOptions, shell: Shell): Promise<number> {
-  const { to, as, lang } = options
+  const { to, as, lang, licences } = options
   const { ends, what } = SHIPPED_AS[as]
   if (!ends.test(to)) throw new Unusable(`${to}: ${what}`)
   if (as === 'engine' && lang) throw new Unusable('--lang: the engine is the same in every language')
+  if (as === 'engine' && licences) throw new Unusable('--licences: the engine has its licence inside')
   const game = speaking(gameAt(path, shell), lang)
   // the engine has no game inside
   const stops = as === 'engine' ? [] : findingsOf(game).filter(({ severity }) => severity === 'stops')
@@ -130,5 +137,23 @@ export async function ship(path: string, options: ShipOptions, shell: Shell): Pr
   }
   writeAt(to, output.value, shell)
   shell.tell(`${to}: ${kilobytes(Buffer.byteLength(output.value))}`)
+  if (as === 'engine') return 0
+  const own = languagesOf(game)[0]
+  for (const language of languagesOf(game).slice(1)) {
+    const missing = missingIn(game, language).map(({ what }) => what)
+    if (missing.length)
+      shell.tell(`${languageName(language)}: as in ${languageName(own)}: ${listOf(missing)}`)
+  }
+  if (licences) {
+    const works = worksIn[as === 'site' ? 'page' : as](game, builtIn(shell.built).credits(game))
+    writeAt(licences, licensesText(game, works), shell)
+  }
   return 0
+}
+
+/** How many things are named before the rest is counted. */
+const NAMED = 12
+const listOf = (all: readonly string[]): string => {
+  const named = all.slice(0, NAMED).join(', ')
+  return all.length > NAMED ? `${named} and ${all.length - NAMED} more` : named
 }

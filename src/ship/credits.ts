@@ -69,3 +69,28 @@ export function licensesText(game: Game, works: readonly Work[]): string {
   const full = works.map((work) => `${'-'.repeat(72)}\n${lineOf(work)}\n\n${work.text.trim()}\n`)
   return `${own}\n\nThis contains the works below, under their licences.\n\n${full.join('\n')}`
 }
+
+/** The lines of a licence that are about one work alone, and those that all works under it share. */
+function partsOf({ text }: Work): { own: string[]; shared: string } {
+  const lines = text.trim().split('\n')
+  const isOwn = (line: string): boolean => /^copyright (\(c\)|©|\d)/i.test(line)
+  const shared = lines.filter((line) => !isOwn(line) && !/^(the )?mit license( \(mit\))?$/i.test(line.trim()))
+  return { own: lines.filter(isOwn), shared: shared.join('\n').trim() }
+}
+
+/**
+ * The notices that licences ask for, to stand inside a shipped page: the copyright lines of every work, and the text of
+ * each licence once.
+ */
+export function noticesText(works: readonly Work[]): string {
+  const licences = new Map<string, { heads: string[]; shared: string }>()
+  for (const work of works) {
+    const { own, shared } = partsOf(work)
+    // two copies of a licence may be set in other lines
+    const key = shared.toLowerCase().replace(/[^a-z]/g, '')
+    const licence = licences.get(key) ?? { heads: [], shared }
+    licence.heads.push([lineOf(work), ...own].join('\n'))
+    licences.set(key, licence)
+  }
+  return [...licences.values()].map(({ heads, shared }) => `${heads.join('\n')}\n\n${shared}\n`).join('\n\n')
+}

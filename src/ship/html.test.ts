@@ -6,7 +6,7 @@ import { ar } from '../core/texts/words/ar.ts'
 import { de } from '../core/texts/words/de.ts'
 import { en } from '../core/texts/words/en.ts'
 import { gameWith, pairsNamed } from '../core/testing/games.ts'
-import { creditsOf, licensesText, worksIn } from './credits.ts'
+import { creditsOf, licensesText, noticesText, worksIn, type Work } from './credits.ts'
 import { shipHtml } from './html.ts'
 import { gatherArt, picturesOf } from './pictures.ts'
 import { credits, player } from './testing.ts'
@@ -86,6 +86,40 @@ describe('credits', () => {
     for (const words of ['Drawn by Ada', 'Drawings: do as you like', 'Letters: do', 'Lucky Twin: do'])
       expect(text).toContain(words)
     expect(licensesText(gameWith(), worksIn.page(gameWith(), credits))).not.toContain('Drawings')
+  })
+})
+
+describe('notices of licences', () => {
+  const mit = (by: string, head = ''): Work => ({
+    name: `Of ${by}`,
+    by,
+    licence: 'MIT',
+    text: `${head}Copyright (c) ${by}\n\nPermission is given -- to all.\nCopyright holders warrant nothing.\n`,
+  })
+  const works = {
+    ...credits,
+    pictures: mit('Ada'),
+    program: [
+      mit('Bob', 'MIT License\n\n'),
+      {
+        ...mit('Cy'),
+        text: 'Copyright (c) Cy\n\nPermission is\ngiven to all. Copyright holders warrant nothing.',
+      },
+    ],
+  }
+  test('have every copyright line, and each text once', () => {
+    const text = noticesText([works.pictures, ...works.program, credits.type[0]])
+    for (const by of ['Ada', 'Bob', 'Cy'])
+      expect(text).toContain(`Of ${by}, ${by} (MIT)\nCopyright (c) ${by}\n`)
+    expect(text.match(/Permission/g)).toHaveLength(1)
+    expect(text).toContain('Letters: do as you like')
+  })
+  test('stand in the page, and end no comment', () => {
+    const html = shipHtml(gameWith(), beside, { ...player, credits: works })
+    const [, comment] = /<!--([\s\S]*?)-->/.exec(html)!
+    expect(comment).toContain('Copyright (c) Bob')
+    expect(comment).toContain('Permission is given - to all.')
+    expect(comment).toContain('Card letters: do as you like')
   })
 })
 

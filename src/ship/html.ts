@@ -5,7 +5,7 @@ import { gameElement, type BesideGame } from '../core/files/shipped-page.ts'
 import { languagesOf } from '../core/game/in-language.ts'
 import { directionOf } from '../core/texts/languages.ts'
 import { escapeHtml } from './escape-html.ts'
-import { creditsOf, hasWordsOnCards, type PlayerCredits } from './credits.ts'
+import { creditsOf, hasWordsOnCards, noticesText, worksIn, type PlayerCredits } from './credits.ts'
 import type { Game } from '../core/game/game.ts'
 
 /**
@@ -71,6 +71,8 @@ ${site ? siteLinks(site) : ''}<style>${style}</style>
 <noscript><p>This game needs JavaScript, which is switched off in this browser.</p></noscript>
 ${gameElement(game, { art, words, credits: creditsOf(game, player.credits), drawings: player.drawings })}
 <script>${script}</script>
+<!--
+${noticesText(worksIn.page(game, player.credits)).replace(/-{2,}/g, '-')}-->
 ${site ? `<script>${install}</script>\n` : ''}</body>
 </html>
 `

@@ -63,7 +63,9 @@ describe('what a game can say', () => {
         const said = saySo(game, 'pl', row.id, text.slice(0, row.longest), words.pl!)
         expect(ownSaid(said, 'pl', row.id)).toBe(text.slice(0, row.longest))
         expect(readGame(writeGame(said))).toEqual({ ok: true, value: { ...said } })
-        expect(missingIn(said, 'pl')).toBe(missingIn(game, 'pl') - Number(row.group === 'names'))
+        expect(missingIn(said, 'pl')).toHaveLength(
+          missingIn(game, 'pl').length - Number(row.group === 'names'),
+        )
         const shown = gameIn(said, 'pl')
         if (row.group === 'names') expect(saidBefore(shown, row.id, words.pl!)).toBe(text)
         expect(saySo(said, 'pl', row.id, '', words.pl!).texts!.own).toEqual({})

@@ -159,6 +159,6 @@ export function saySo(game: Game, language: Language, id: string, text: string, 
 const withoutMissing = (record: object): object =>
   Object.fromEntries(Object.entries(record).filter(([, value]) => value !== undefined))
 
-/** How many names a language still lacks: of all rows of names, those that it does not say. */
-export const missingIn = (game: Game, language: Language): number =>
-  nameRows(game).filter(({ id }) => canSay(game, language, id) && !ownSaid(game, language, id)).length
+/** The names that a language still lacks: of all rows of names, those that it does not say. */
+export const missingIn = (game: Game, language: Language): SaidRow[] =>
+  nameRows(game).filter(({ id }) => canSay(game, language, id) && !ownSaid(game, language, id))

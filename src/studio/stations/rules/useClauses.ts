@@ -8,7 +8,7 @@ export const placeOf = (key: string): HTMLElement | null =>
   document.querySelector<HTMLElement>(`[data-setting~="${key}"]`)
 
 /** The element of a clause in the story. */
-export const clauseAt = (name: ClauseName): HTMLElement | null =>
+const clauseAt = (name: ClauseName): HTMLElement | null =>
   document.querySelector<HTMLElement>(`[data-clause="${name}"]`)
 
 /** Puts the cursor into a setting of the story. Out: whether it is there. */

@@ -47,7 +47,7 @@ function remove(language: Language): void {
   tell(`${languageName(language)} is removed; its own texts are kept in the game`)
 }
 const lacking = (language: Language): string => {
-  const missing = missingIn(bench.game!, language)
+  const missing = missingIn(bench.game!, language).length
   return missing ? `${countWords(missing, 'name')} as in ${languageName(languages.value[0]!)}` : ''
 }
 </script>
