@@ -230,6 +230,15 @@ test('a table is set up, pasted, read from a log, and turned at any speed', asyn
     await dialog.getByLabel('Log, one JSON object a line').fill(lines.slice(0, 3).join('\n'))
     await dialog.getByRole('button', { name: 'Check this log' }).click()
     await expect(dialog.getByText('The rules were kept: 3 lines, 2 presses.')).toBeVisible()
+    // a long one is read elsewhere, and stays out of the field
+    const long = [lines[0], ...Array.from({ length: 4000 }, (_, at) => `{"at":${at},"see":{}}`)].join('\n')
+    await dialog
+      .getByLabel('Log to open')
+      .setInputFiles({ name: 'long.jsonl', mimeType: 'text/plain', buffer: Buffer.from(long) })
+    await expect(dialog.getByText(/^long\.jsonl, [\d,]+ characters/)).toBeVisible()
+    await expect(dialog.getByText('The rules were kept: 4001 lines, 0 presses.')).toBeVisible()
+    await dialog.getByRole('button', { name: 'Type instead' }).click()
+    await expect(dialog.getByLabel('Log, one JSON object a line')).toHaveValue('')
   })
   await test.step('cards turn as fast as time runs, and not at all where that would be a flicker', async () => {
     await openStation(page, 'play/warm-up')

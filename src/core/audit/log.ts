@@ -36,6 +36,9 @@ const lineSchema = z.union([
 ])
 type Line = z.infer<typeof lineSchema>
 
+/** How many lines are read before the share done is told again. */
+const TOLD_EVERY = 500
+
 /** The most unreadable lines that are reported. */
 const MOST_TOLD = 100
 
@@ -52,9 +55,14 @@ export type LogAudit = {
 
 /**
  * Reads a log and plays it by a level's rules, up to the first line that breaks them. A line that cannot be read is
- * reported and skipped. What can go wrong: no deal in the first line, an unknown level, a deal that does not fit it.
+ * reported and skipped. `progress` is called with the share done, 0 to 1. What can go wrong: no deal in the first line,
+ * an unknown level, a deal that does not fit it.
  */
-export function auditLog(game: Game, text: string): Result<LogAudit> {
+export function auditLog(
+  game: Game,
+  text: string,
+  progress: (share: number) => void = () => undefined,
+): Result<LogAudit> {
   const lines = text.split(/\r?\n/)
   const head = lines.findIndex((line) => line.trim() !== '')
   if (head < 0) return bad('', 'the log is empty')
@@ -74,6 +82,7 @@ export function auditLog(game: Game, text: string): Result<LogAudit> {
   let last = 0
   let torn = 0
   for (let i = head + 1; i < lines.length && !audit.breach; i++) {
+    if (i % TOLD_EVERY === 0) progress(i / lines.length)
     if (lines[i]!.trim() === '') continue
     const json = parsed(lines[i]!)
     const read = json.ok ? readWith(lineSchema, json.value) : json

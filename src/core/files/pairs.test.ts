@@ -111,6 +111,16 @@ describe('words', () => {
       problems: ['line 2: a quotation mark is not closed; what follows it is not read'],
     })
   })
+  test('of a text longer than is read the first lines are taken, also where a quotation mark is not closed', () => {
+    const lines = Array.from({ length: 30_000 }, (_, i) => `${'w'.repeat(60)} ${i},meaning ${i}`)
+    const read = wordPairs(lines.join('\n'), [])
+    expect([read.pairs.length, read.leftOut]).toEqual([BOUNDS.pairs[1], 29_000])
+    const torn = wordPairs(`a,b\n"c,d\n${'e,f\n'.repeat(500_000)}`, [])
+    expect([torn.pairs.length, torn.problems]).toEqual([
+      1,
+      ['line 2: a quotation mark is not closed; what follows it is not read'],
+    ])
+  })
   test('of 100,000 lines as many are taken as a deck holds, and the rest is counted', () => {
     const text = Array.from({ length: 100_000 }, (_, i) => `word ${i},meaning ${i}`).join('\n')
     const read = wordPairs(text, [])

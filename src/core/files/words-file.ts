@@ -39,6 +39,8 @@ const MOST_TOLD = 50
 /** How many rows are examined to guess the columns' uses, and how many are shown. */
 const LOOKED_AT = 200
 const SHOWN = 4
+/** The most of a text that is read: many times what a deck holds. */
+const MOST_READ = { letters: 1_000_000, rows: 20_000 }
 
 /** Headings by which a column's use is recognised. */
 const heads = (...lines: string[]): Set<string> => new Set(lines.join(' ').split(' '))
@@ -103,7 +105,7 @@ type WordRow = { line: number; cells: string[]; torn: boolean }
  * reported.
  */
 export function wordPairs(text: string, taken: readonly string[], options: WordOptions = {}): WordPairs {
-  const clean = text.replace(/^\ufeff/, '')
+  const clean = firstLines(text).replace(/^\ufeff/, '')
   const separator = separatorOf(clean)
   const rows = rowsOf(clean, separator)
   const header = options.header ?? isHeader(rows[0])
@@ -152,6 +154,9 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
     ids.add(pair.id)
     result.pairs.push(pair)
   }
+  const last = rows.at(-1)
+  const isCut = text.length > MOST_READ.letters || rows.length >= MOST_READ.rows
+  if (last && isCut && !last.torn) beyond += Math.max(0, lineCount(text) - last.line)
   if (beyond) {
     result.leftOut += beyond
     result.problems.unshift(
@@ -161,14 +166,28 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
   return result
 }
 
-/** The rows of a text that are not empty, with the line where each begins. */
+/** As many whole lines as are read of a text. */
+function firstLines(text: string): string {
+  if (text.length <= MOST_READ.letters) return text
+  const end = text.lastIndexOf('\n', MOST_READ.letters)
+  return text.slice(0, end > 0 ? end : MOST_READ.letters)
+}
+
+/** How many lines a text has; an end of line at its end begins none. */
+function lineCount(text: string): number {
+  let count = text.endsWith('\n') ? 0 : 1
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) count++
+  return count
+}
+
+/** The rows of a text that are not empty, with the line where each begins; up to the most that are read. */
 function rowsOf(clean: string, separator: string): WordRow[] {
   const rows: WordRow[] = []
   let line = 1
   let from = 0
   Papa.parse<string[]>(clean, {
     delimiter: separator,
-    step: ({ data, errors, meta }) => {
+    step: ({ data, errors, meta }, parser) => {
       const here = line
       const end = meta.cursor
       for (let at = clean.indexOf('\n', from); at >= 0 && at < end; at = clean.indexOf('\n', at + 1)) line++
@@ -176,6 +195,7 @@ function rowsOf(clean: string, separator: string): WordRow[] {
       const cells = data.map((cell) => cell.replace(/\s+/g, ' ').trim())
       if (cells.some(Boolean))
         rows.push({ line: here, cells, torn: errors.some(({ type }) => type === 'Quotes') })
+      if (rows.length >= MOST_READ.rows) parser.abort()
     },
   })
   return rows

@@ -1,38 +1,61 @@
 <script setup lang="ts">
-import { ElButton, ElInput } from 'element-plus'
-import { ref } from 'vue'
-import { auditLog, type LogAudit } from '../../../core/audit/log.ts'
-import { problemLine, type Result } from '../../../core/result.ts'
+import { ElButton, ElProgress } from 'element-plus'
+import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import { bad, problemLine } from '../../../core/result.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
+import LongText from '../../parts/files/LongText.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { textOf } from '../../parts/files/text-of.ts'
 import { useBench } from '../../store/bench.ts'
+import { bareGame, plain } from '../../workers/jobs/for-worker.ts'
+import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+import type { LogInput, LogOutput } from '../../workers/jobs/log.worker.ts'
 
 /** The log of a game that another program played, read line by line against the rules of this game. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
 const picker = ref<InstanceType<typeof FilePicker>>()
 const text = ref('')
-const read = ref<Result<LogAudit> | null>(null)
+const name = ref('')
+const read = shallowRef<LogOutput | null>(null)
+const share = ref(0)
+const job = shallowRef<Job<LogOutput> | null>(null)
 const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["cog/a","key/a","cog/a","key/a"]}
 {"at":812,"do":"press","cell":"A1","shows":"cog/a"}
 {"at":1490,"do":"press","cell":"B1","shows":"key/a"}
 {"at":2490,"see":{"A1":"down","B1":"down"}}
 {"at":9000,"end":"won"}`
 
-function judge(): void {
-  read.value = auditLog(bench.game!, text.value)
+async function judge(): Promise<void> {
+  job.value?.cancel()
+  read.value = null
+  share.value = 0
+  const started = startJob<LogInput, LogOutput>(
+    new Worker(new URL('../../workers/jobs/log.worker.ts', import.meta.url), { type: 'module' }),
+    plain({ game: bareGame(bench.game!), text: text.value }),
+    (done) => (share.value = done),
+  )
+  job.value = started
+  try {
+    read.value = await started.done
+  } catch (error) {
+    if (!(error instanceof Cancelled)) read.value = bad('', (error as Error).message)
+  } finally {
+    if (job.value === started) job.value = null
+  }
 }
+onBeforeUnmount(() => job.value?.cancel())
 async function take(files: Iterable<File> = []): Promise<void> {
   const [file] = files
   if (!file) return
   const content = await textOf(file)
   if (!content.ok) {
-    read.value = { ok: false, problem: { at: file.name, message: problemLine(content.problem) } }
+    read.value = bad(file.name, problemLine(content.problem))
     return
   }
   text.value = content.value
-  judge()
+  name.value = file.name
+  await judge()
 }
 </script>
 
@@ -42,22 +65,27 @@ async function take(files: Iterable<File> = []): Promise<void> {
       Did another program keep these rules? Paste or drop what it did: first the deal, then one line for each
       press, each look at the table, and the end.
     </p>
-    <ElInput
+    <LongText
       v-model="text"
       class="data"
-      type="textarea"
-      aria-label="Log, one JSON object a line"
+      label="Log, one JSON object a line"
       :placeholder="SAMPLE"
-      spellcheck="false"
       :rows="9"
+      :name="name"
       @drop.prevent="take($event.dataTransfer?.files)"
       @dragover.prevent
     />
     <div class="row">
-      <ElButton class="btn main" :disabled="!text.trim()" @click="judge">Check this log</ElButton>
+      <ElButton class="btn main" :disabled="!text.trim() || job !== null" @click="judge"
+        >Check this log</ElButton
+      >
       <ElButton class="btn" @click="picker?.choose()">Open a file</ElButton>
       <FilePicker ref="picker" label="Log to open" accept=".jsonl,.json,.txt,.log" @take="take" />
       <span class="soft">cells as A1; times in ms since the deal</span>
+    </div>
+    <div v-if="job" class="going">
+      <ElProgress :percentage="share * 100" :show-text="false" aria-label="Reading the log" />
+      <ElButton class="btn" @click="job.cancel()">Stop</ElButton>
     </div>
     <div role="status">
       <p v-if="read && !read.ok" class="bad">

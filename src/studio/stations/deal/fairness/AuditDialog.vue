@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { ElButton, ElInput, ElProgress } from 'element-plus'
+import { ElButton, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
 import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { problemLine } from '../../../../core/result.ts'
 import FilePicker from '../../../parts/files/FilePicker.vue'
+import LongText from '../../../parts/files/LongText.vue'
 import ModalDialog from '../../../parts/look/ModalDialog.vue'
 import { textOf } from '../../../parts/files/text-of.ts'
 import { Cancelled, startJob, type Job } from '../../../workers/jobs/job.ts'
@@ -102,15 +103,13 @@ function resize(side: 'rows' | 'columns', value: number): void {
           or a plain list), CSV with one board per row, and plain text with one board per line, names
           separated by spaces.
         </p>
-        <ElInput
+        <LongText
           v-model="text"
           class="data"
-          type="textarea"
-          :rows="9"
-          aria-label="Boards"
+          label="Boards"
           :placeholder="EXAMPLE"
-          spellcheck="false"
-          autofocus
+          :rows="9"
+          :name="source"
         />
       </template>
       <template v-else>

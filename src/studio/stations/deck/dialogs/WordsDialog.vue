@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ElButton, ElCheckbox, ElInput } from 'element-plus'
+import { ElButton, ElCheckbox } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { countWords } from '../../../../core/count-words.ts'
 import { wordPairs, type ColumnPart, type WordPairs } from '../../../../core/files/words-file.ts'
 import type { Pair } from '../../../../core/deck/pair.ts'
@@ -9,6 +9,7 @@ import { BOUNDS } from '../../../../core/settings/settings.ts'
 import { problemLine } from '../../../../core/result.ts'
 import FaceView from '../../../parts/cards/FaceView.vue'
 import FilePicker from '../../../parts/files/FilePicker.vue'
+import LongText from '../../../parts/files/LongText.vue'
 import ModalDialog from '../../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 import { anyTextOf } from '../../../parts/files/text-of.ts'
@@ -23,8 +24,8 @@ const open = defineModel<boolean>({ required: true })
 const props = defineProps<{ pasted: string; file?: File | null; there: readonly Pair[]; fresh?: boolean }>()
 const emit = defineEmits<{ add: [pairs: Pair[]] }>()
 const text = ref('')
-/** a file too long to be edited here stays out of the field */
-const opened = shallowRef<{ name: string; text: string } | null>(null)
+/** the file that it was read from */
+const name = ref('')
 const header = ref<boolean | null>(null)
 /** the uses that the author chose for columns, by their place */
 const parts = ref<ColumnPart[]>([])
@@ -34,7 +35,6 @@ const encoding = ref('')
 const problem = ref('')
 const picker = ref<InstanceType<typeof FilePicker>>()
 
-const TOO_LONG_TO_EDIT = 50_000
 const SHOWN = 12
 const HINT = 'escapement = lets the wheel go tick by tick\nfusee = evens out the pull of the spring'
 const SIGNS: Record<string, string> = {
@@ -45,10 +45,9 @@ const SIGNS: Record<string, string> = {
   ',': 'commas',
 }
 
-const source = computed(() => opened.value?.text ?? text.value)
 const read = computed<WordPairs>(() =>
   wordPairs(
-    source.value,
+    text.value,
     props.there.map(({ id }) => id),
     {
       room: BOUNDS.pairs[1] - props.there.length,
@@ -92,7 +91,7 @@ watch(
   { immediate: true },
 )
 function forget(): void {
-  opened.value = null
+  name.value = ''
   header.value = null
   parts.value = []
   encoding.value = ''
@@ -108,8 +107,8 @@ async function openFile([file]: [File, ...File[]]): Promise<void> {
   forget()
   const { text: content } = read.value
   encoding.value = read.value.encoding === 'UTF-8' ? '' : read.value.encoding
-  if (content.length > TOO_LONG_TO_EDIT) opened.value = { name: file.name, text: content }
-  else text.value = content
+  name.value = file.name
+  text.value = content
 }
 function add(): void {
   emit('add', read.value.pairs)
@@ -123,19 +122,13 @@ function add(): void {
       One pair a line: a word and its twin, with a tab, comma, semicolon or = between them, and more columns
       if you like. CSV files can be opened too.
     </p>
-    <p v-if="opened" class="opened">
-      {{ opened.name }}, {{ opened.text.length.toLocaleString('en') }} characters
-      <ElButton class="btn" @click="opened = null">Type instead</ElButton>
-    </p>
-    <ElInput
-      v-else
+    <LongText
       v-model="text"
-      type="textarea"
-      :rows="7"
-      aria-label="Words"
+      label="Words"
       aria-describedby="words-help"
       :placeholder="HINT"
-      autofocus
+      :rows="7"
+      :name="name"
     />
     <ElCheckbox
       v-if="count || read.header"
@@ -182,12 +175,6 @@ function add(): void {
 </template>
 
 <style scoped>
-.opened {
-  display: flex;
-  align-items: center;
-  gap: 12px;
-  margin: 10px 0;
-}
 .note {
   margin: 10px 0 0;
 }
