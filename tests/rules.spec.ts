@@ -206,13 +206,17 @@ test('rules are put in and taken back, and what has no effect says so', async ({
     await expect(page.getByRole('button', { name: 'no lives to lose', exact: true })).toBeVisible()
     await expect(page.getByRole('button', { name: /^Lives: own, set for this level/ })).toBeVisible()
   })
-  await test.step('a menu of rules takes keys that are typed one right after the other', async () => {
+  await test.step('a menu of rules takes the keyboard, and a clock puts it on the time', async () => {
     await startAt(page, 'rules/warm-up')
     await page.getByRole('button', { name: 'and… more about the start' }).focus()
-    for (const key of ['Enter', 'Enter']) await page.keyboard.press(key)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('menuitem', { name: 'a clock', exact: true })).toBeFocused()
+    await page.keyboard.press('Enter')
     await expect(page.getByRole('spinbutton', { name: 'Time limit' })).toBeFocused()
     await page.getByRole('button', { name: 'and… more about points' }).focus()
-    for (const key of ['Enter', 'ArrowDown', 'Enter']) await page.keyboard.press(key)
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('menuitem').first()).toBeFocused()
+    for (const key of ['ArrowDown', 'Enter']) await page.keyboard.press(key)
     await expect(page.getByText('points lost for a miss', { exact: true })).toHaveCount(0)
     const [{ clock, score }] = (await gameOf(page)).levels
     expect([clock.mode, score.miss > 0, score.lucky]).toEqual(['down', true, undefined])

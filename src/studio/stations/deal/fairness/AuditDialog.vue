@@ -74,6 +74,10 @@ async function take(files: Iterable<File> = []): Promise<void> {
   given.value = null
   await read()
 }
+function askForOthers(): void {
+  found.value = null
+  text.value = source.value = problem.value = ''
+}
 /** A typed size is tried as soon as its product is the number of cells. */
 function resize(side: 'rows' | 'columns', value: number): void {
   const cells = found.value!.read.boards[0]!.length
@@ -138,7 +142,7 @@ function resize(side: 'rows' | 'columns', value: number): void {
     </div>
     <template #buttons>
       <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
-      <ElButton v-if="found" class="btn" @click="found = null">Other boards</ElButton>
+      <ElButton v-if="found" class="btn" @click="askForOthers">Other boards</ElButton>
       <ElButton v-else class="btn main" :disabled="!text.trim() || job !== null" @click="read">
         Check these boards
       </ElButton>
