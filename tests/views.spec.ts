@@ -137,7 +137,10 @@ test('on no screen anything runs out of its column or over another, however long
         [1024, 700],
       ] as const) {
         await page.setViewportSize({ width, height })
-        expect(await misplaced(page), `${id} ${station} at ${width} × ${height}`).toEqual([])
+        // drawings follow a new width a few frames later
+        await expect
+          .poll(() => misplaced(page), { message: `${id} ${station} at ${width} × ${height}` })
+          .toEqual([])
         for (const name of ['Undo', 'Redo', 'All keys'])
           await expect(page.getByRole('banner').getByRole('button', { name, exact: true })).toBeInViewport()
         await expect(page.getByRole('navigation', { name: 'Stations' }).locator('.open')).toBeInViewport({
