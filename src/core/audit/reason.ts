@@ -69,10 +69,11 @@ const SORT_NAMES: Record<SortName, string> = {
 export function reasonOf(
   tally: Tally,
   report: Report,
-  boards: Boards,
+  cells: Boards,
   names: readonly string[],
 ): Reason | null {
   if (report.verdict !== 'unfair') return null
+  const boards = cells.map((board) => board.filter((card) => card !== NO_CARD))
   const certain = (name: Report['tests'][number]['name']): boolean =>
     report.tests.some((test) => test.name === name && test.p * report.tests.length < UNFAIR)
   const repeat = (report.repeats.p ?? 1) < NO_CHANCE
@@ -233,7 +234,7 @@ function fromTheLast(boards: Boards): Reason | null {
   return like
     ? {
         code: 'from-the-last',
-        message: `Boards are like the ones before them: ${like.near.toFixed(1)} of ${boards[0]!.filter((card) => card !== NO_CARD).length} cards lie where they lay on the board before, and only ${like.far.toFixed(1)} where they lay long before. It looks as if the cards of the last board are moved on a little, instead of shuffled anew.`,
+        message: `Boards are like the ones before them: ${like.near.toFixed(1)} of ${boards[0]!.length} cards lie where they lay on the board before, and only ${like.far.toFixed(1)} where they lay long before. It looks as if the cards of the last board are moved on a little, instead of shuffled anew.`,
       }
     : null
 }

@@ -1,6 +1,6 @@
 import type { Card } from '../deck/card.ts'
 
-/** What the order of boards tells about how they were made. A board is a list of cards, gaps left out or not. */
+/** What the order of boards tells about how they were made. A board is a list of cards, without its gaps. */
 export type Boards = readonly (readonly Card[])[]
 
 /** After how many boards all of them come again in the same order, or 0. In: a number for each board (`Tally.prints`). */

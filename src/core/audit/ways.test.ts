@@ -182,6 +182,16 @@ const FLAWED: [name: string, code: Reason['code'], way: Way, size?: Size][] = [
   ['three swaps from the last', 'from-the-last', movedOn(swaps(3))],
   ['twelve swaps from the last', 'from-the-last', movedOn(swaps(12))],
   ['three swaps from the last on 3 × 4', 'from-the-last', movedOn(swaps(3)), small],
+  [
+    'a cut around a gap',
+    'only-cut',
+    (stream) => {
+      const from = draw(stream, 8)
+      const deck = [...deckOf(4).slice(from), ...deckOf(4).slice(0, from)]
+      return [...deck.slice(0, 4), -1, ...deck.slice(4)]
+    },
+    { board: { rows: 3, columns: 3, gaps: ['B2'] }, pairs: 4 },
+  ],
   ['a square drawn', 'skewed-draw', by(downwards((u, i) => Math.floor(u * u * (i + 1))))],
   ['a root drawn', 'skewed-draw', by(downwards((u, i) => Math.floor(Math.sqrt(u) * (i + 1))))],
   ['a number rounded', 'skewed-draw', by(downwards((u, i) => Math.round(u * i))), { deals: 5000 }],

@@ -97,9 +97,11 @@ function pairWords(level: Level): string {
   const needed = openCells(board).length / 2
   const pairs = countWords(needed, 'pair')
   if (drawn < needed) return `${pairs}, from ${drawn}`
-  if (drawn === needed) return drawn === deck.value.length ? `all ${pairs}` : `the first ${pairs}`
-  const of = drawn === deck.value.length ? `${drawn}` : `the first ${drawn}`
-  return fill.pick === 'first' ? `the first ${pairs}` : `${pairs} of ${of}`
+  const { use } = fill
+  const isFirst = typeof use === 'object' && 'to' in use && use.from === 1
+  if (drawn === needed && isFirst) return `the first ${pairs}`
+  if (drawn === needed) return drawn === deck.value.length ? `all ${pairs}` : pairs
+  return fill.pick === 'first' ? `the first ${pairs}` : `${pairs} of ${isFirst ? 'the first ' : ''}${drawn}`
 }
 /** What would stop one of them, shown before they are made. */
 const stops = computed(() => {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ElButton, ElProgress } from 'element-plus'
-import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import { onBeforeUnmount, ref, shallowRef, watch } from 'vue'
 import { bad, problemLine } from '../../../core/result.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
 import LongText from '../../parts/files/LongText.vue'
@@ -32,7 +32,7 @@ async function judge(): Promise<void> {
   share.value = 0
   const started = startJob<LogInput, LogOutput>(
     new Worker(new URL('../../workers/jobs/log.worker.ts', import.meta.url), { type: 'module' }),
-    plain({ game: bareGame(bench.game!), text: text.value }),
+    { game: plain(bareGame(bench.game!)), text: text.value },
     (done) => (share.value = done),
   )
   job.value = started
@@ -44,6 +44,7 @@ async function judge(): Promise<void> {
     if (job.value === started) job.value = null
   }
 }
+watch(open, (isOpen) => !isOpen && job.value?.cancel())
 onBeforeUnmount(() => job.value?.cancel())
 async function take(files: Iterable<File> = []): Promise<void> {
   const [file] = files
@@ -67,11 +68,11 @@ async function take(files: Iterable<File> = []): Promise<void> {
     </p>
     <LongText
       v-model="text"
+      v-model:name="name"
       class="data"
       label="Log, one JSON object a line"
       :placeholder="SAMPLE"
       :rows="9"
-      :name="name"
       @drop.prevent="take($event.dataTransfer?.files)"
       @dragover.prevent
     />
@@ -109,6 +110,15 @@ async function take(files: Iterable<File> = []): Promise<void> {
 </template>
 
 <style scoped>
+.going {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  margin-top: 12px;
+}
+.going .el-progress {
+  flex: 1;
+}
 .row {
   display: flex;
   align-items: center;

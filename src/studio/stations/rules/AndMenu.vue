@@ -47,7 +47,6 @@ useEventListener(document, ['keydown', 'pointerdown'], () => (added = null), { c
     trigger="click"
     placement="bottom-start"
     append-to="#over"
-    :show-timeout="0"
     @visible-change="takeKeys"
     @command="put"
   >

@@ -109,11 +109,11 @@ function resize(side: 'rows' | 'columns', value: number): void {
         </p>
         <LongText
           v-model="text"
+          v-model:name="source"
           class="data"
           label="Boards"
           :placeholder="EXAMPLE"
           :rows="9"
-          :name="source"
         />
       </template>
       <template v-else>

@@ -124,11 +124,11 @@ function add(): void {
     </p>
     <LongText
       v-model="text"
+      v-model:name="name"
       label="Words"
       aria-describedby="words-help"
       :placeholder="HINT"
       :rows="7"
-      :name="name"
     />
     <ElCheckbox
       v-if="count || read.header"
