@@ -14,6 +14,7 @@ import LeaveDialog from './LeaveDialog.vue'
 import StationSkeleton from './StationSkeleton.vue'
 import { useHeldKeys } from '../../parts/keys/useHeldKeys.ts'
 import { useKeys } from '../../parts/keys/useKeys.ts'
+import { isBusy } from '../../parts/timing/turns.ts'
 import { isBoolean, useChoice } from '../../parts/settings/useChoice.ts'
 
 const bench = useBench()
@@ -142,7 +143,7 @@ onBeforeUnmount(saveNow)
     </aside>
     <div class="work" :class="{ ladder: withLadder }">
       <LadderView v-if="withLadder" :station="station" />
-      <main class="station">
+      <main class="station" :aria-busy="isBusy">
         <component :is="VIEWS[station]" />
       </main>
     </div>

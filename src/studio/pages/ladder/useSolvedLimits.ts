@@ -40,8 +40,8 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Want
         return { settings, rivals: seatMinds(settings, mindsOf(game)) }
       })
       const { mind, by, band } = of
-      const question = { ask: 'even', mind, by, band: [...band] as [number, number] } as const
-      const input = plain({ pairs: lightPairs(game.deck.pairs), levels: tables, seed: SEED, ...question })
+      const question = plain({ ask: 'even', mind, by, band: [...band] as [number, number] } as const)
+      const input = { pairs: lightPairs(game.deck.pairs), levels: tables, seed: SEED, ...question }
       return askOdds<'even'>(input, (share) => (done.value = share))
     },
     take: (found) => {

@@ -10,11 +10,11 @@ let chart: Chart | null = null
 useResizeObserver(box, () => chart?.resize())
 onMounted(() => {
   chart = chartOn(box.value!)
-  chart.setOption(props.option)
+  chart.setOption(props.option, { lazyUpdate: true })
 })
 watch(
   () => props.option,
-  (option) => chart?.setOption(option, true),
+  (option) => chart?.setOption(option, { notMerge: true, lazyUpdate: true }),
 )
 onBeforeUnmount(() => chart?.dispose())
 </script>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ElSegmented } from 'element-plus'
 import { computed, watch } from 'vue'
+import InTurn from '../../parts/timing/InTurn.vue'
 import { countWords } from '../../../core/count-words.ts'
 import { NO_CARD } from '../../../core/deck/card.ts'
 import { frameOf, layoutIn } from '../../../core/board/frames.ts'
@@ -86,17 +87,17 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
         <p v-if="bench.game!.deck.pairs.length === 0" class="soft">
           The deck is empty: add pairs on the light table first.
         </p>
-        <BoardPanel :settings="settings" />
-        <CardsPanel :settings="settings" :made="preview" />
-        <FillPanel :settings="settings" />
-        <WayPanel :settings="settings" :laid="laid" />
-        <DealtPanel v-if="dealer.ok" :settings="settings" />
-        <FramePanel :settings="settings" :cells="cells" />
+        <InTurn><BoardPanel :settings="settings" /></InTurn>
+        <InTurn><CardsPanel :settings="settings" :made="preview" /></InTurn>
+        <InTurn><FillPanel :settings="settings" /></InTurn>
+        <InTurn><WayPanel :settings="settings" :laid="laid" /></InTurn>
+        <InTurn><DealtPanel v-if="dealer.ok" :settings="settings" /></InTurn>
+        <InTurn><FramePanel :settings="settings" :cells="cells" /></InTurn>
       </div>
       <!-- at the foot: there they move nothing that is about to be pressed as they come and go -->
       <FindingsList class="found" :findings="findings" />
     </aside>
-    <FairnessPanel class="below" :settings="settings" :ready="dealer.ok" />
+    <InTurn><FairnessPanel class="below" :settings="settings" :ready="dealer.ok" /></InTurn>
   </div>
 </template>
 

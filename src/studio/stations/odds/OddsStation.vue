@@ -3,6 +3,7 @@ import { ElButton, ElCheckbox, ElSegmented } from 'element-plus'
 import IconAgain from '~icons/ph/arrows-clockwise'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { useRouter } from 'vue-router'
+import InTurn from '../../parts/timing/InTurn.vue'
 import { isOfMinds } from '../../../core/findings/finding.ts'
 import { GAMES } from '../../../core/odds/games.ts'
 import { BOUNDS } from '../../../core/settings/settings.ts'
@@ -148,20 +149,20 @@ function edit(one: Mind | null): void {
         @watch="watchPlay"
       />
       <p v-else class="soft wait" role="status">The first games are being played …</p>
-      <SolveSentence
-        v-if="!problem"
-        v-model:who="who"
-        :subject="subject"
-        :minds="minds.map((one) => one.mind)"
-        :ready="ready"
-      />
-      <LadderCurve :subject="subject" :minds="playing" :who="mind.id" :ready="ready" />
+      <InTurn v-if="!problem"
+        ><SolveSentence
+          v-model:who="who"
+          :subject="subject"
+          :minds="minds.map((one) => one.mind)"
+          :ready="ready"
+      /></InTurn>
+      <InTurn><LadderCurve :subject="subject" :minds="playing" :who="mind.id" :ready="ready" /></InTurn>
     </div>
     <aside class="aside" tabindex="0" aria-label="What it hangs on, luck and deals">
       <template v-if="!problem">
-        <SensitivityPanel :subject="subject" :mind="mind" :ready="ready" />
-        <GamePanel v-if="ofMind" :name="mind.name" :odds="ofMind.odds" />
-        <LuckPanel :subject="subject" :mind="mind" :other="better" :ready="ready" />
+        <InTurn><SensitivityPanel :subject="subject" :mind="mind" :ready="ready" /></InTurn>
+        <InTurn><GamePanel v-if="ofMind" :name="mind.name" :odds="ofMind.odds" /></InTurn>
+        <InTurn><LuckPanel :subject="subject" :mind="mind" :other="better" :ready="ready" /></InTurn>
       </template>
     </aside>
     <MindSlip v-if="wasSlip" v-model="slip" :mind="editing" :minds="minds.map((one) => one.mind)" />

@@ -29,7 +29,7 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
     const asking = question()
     const { pairs, levels, ...level } = subject()
     const tables = (ladder ? levels : [level]).map(({ settings, rivals }) => ({ settings, rivals }))
-    return asking && plain({ pairs, levels: tables, seed: SEED, ...asking })
+    return asking && { pairs, levels: tables, seed: SEED, ...plain(asking) }
   }
   let input: OddsInput | null = null
   let key = ''

@@ -5,7 +5,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { useBench } from '../../store/bench.ts'
-import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
+import { lightPairs } from '../../workers/jobs/for-worker.ts'
 import { isBoolean, useChoice } from '../../parts/settings/useChoice.ts'
 
 /** How long to wait after an edit before everything is counted again by itself, in ms. */
@@ -51,13 +51,13 @@ export function useOddsSubject() {
   const keyOf = (subject: OddsSubject): string =>
     JSON.stringify([deckKey(subject), playedBy(subject), ...subject.levels.map(playedBy)])
   const key = computed(() => keyOf(now.value))
-  const subject = shallowRef<OddsSubject>(plain(now.value))
+  const subject = shallowRef(now.value)
   const askedKey = shallowRef(key.value)
   const isOld = computed(() => key.value !== askedKey.value)
 
   function ask(): void {
     clearTimeout(timer)
-    subject.value = plain(now.value)
+    subject.value = now.value
     askedKey.value = key.value
   }
   let timer = 0

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue'
+import InTurn from '../../parts/timing/InTurn.vue'
 import type { Cells } from '../../../core/deal/deal.ts'
 import { LAST_SECONDS } from '../../../core/play/clock.ts'
 import type { Round } from '../../../core/play/round.ts'
@@ -188,7 +189,7 @@ useKeys({
       :name-of="nameOf"
       @jump="tapes.jump"
     />
-    <PlaySide class="side" :table="seen" :tapes="tapes" @take="takeTape" @show="show" />
+    <InTurn><PlaySide class="side" :table="seen" :tapes="tapes" @take="takeTape" @show="show" /></InTurn>
   </div>
 </template>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import InTurn from '../../parts/timing/InTurn.vue'
 import { MOMENTS } from '../../../core/settings/settings.ts'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import IdleOwn from '../../parts/settings/IdleOwn.vue'
@@ -25,7 +26,7 @@ const on = computed(() => bench.settings!.sound.on)
       </template>
     </p>
     <ul v-if="on" aria-label="What is heard">
-      <HeardRow v-for="moment in MOMENTS" :key="moment" :moment="moment" />
+      <InTurn v-for="moment in MOMENTS" :key="moment"><HeardRow :moment="moment" /></InTurn>
     </ul>
   </div>
 </template>

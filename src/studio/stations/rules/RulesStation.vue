@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import InTurn from '../../parts/timing/InTurn.vue'
 import { useBench } from '../../store/bench.ts'
 import AndMenu from './AndMenu.vue'
 import BehindSentence from './BehindSentence.vue'
@@ -27,18 +28,21 @@ const bench = useBench()
       </header>
       <RuleStory />
       <h3>What players see</h3>
-      <HeadEditor />
+      <InTurn><HeadEditor /></InTurn>
       <h3>How it looks</h3>
       <p class="look">
-        <LookSentence /> <MotionSentence />
-        <RuleClause name="behind"><BehindSentence /></RuleClause>
-        <AndMenu :paragraph="7" about="how it looks" />
+        <InTurn><LookSentence />{{ ' ' }}</InTurn>
+        <InTurn>
+          <MotionSentence />
+          <RuleClause name="behind"><BehindSentence /></RuleClause>
+          <AndMenu :paragraph="7" about="how it looks" />
+        </InTurn>
       </p>
       <h3>What players hear</h3>
-      <HeardEditor />
+      <InTurn><HeardEditor /></InTurn>
     </section>
-    <MeaningAside class="meaning" />
-    <TimingStrip class="strip" />
+    <InTurn><MeaningAside class="meaning" /></InTurn>
+    <InTurn><TimingStrip class="strip" /></InTurn>
   </div>
 </template>
 

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { ElButton, ElInput } from 'element-plus'
+import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
 import { english } from '../../../core/texts/english.ts'
 import type { CreditPart } from '../../../core/texts/credit-part.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { download } from '../../parts/files/download.ts'
+import LinesField from '../../parts/settings/LinesField.vue'
 import { useBench } from '../../store/bench.ts'
 
 /** Who made what is inside: lines of the author's own, and what the page says of pictures, type and program. */
@@ -38,11 +39,8 @@ const summary = computed(() =>
 
 <template>
   <div class="credits">
-    <ElInput
+    <LinesField
       v-model="draft"
-      type="textarea"
-      :autosize="{ minRows: 1 }"
-      resize="none"
       aria-label="Credits of your own, a line each"
       placeholder="Lines of your own, such as: Drawn by Ada"
       @change="write"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import InTurn from '../../parts/timing/InTurn.vue'
 import type { Game } from '../../../core/game/game.ts'
 import { resolveLevel } from '../../../core/settings/levels.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
@@ -15,7 +16,7 @@ defineProps<{ game: Game }>()
     </p>
     <ul>
       <li v-for="level in game.levels" :key="level.id">
-        <BoardMini :board="resolveLevel(game, level).board" :cell="4" />
+        <InTurn><BoardMini :board="resolveLevel(game, level).board" :cell="4" /></InTurn>
         <strong>{{ level.name }}</strong>
         <code>?level={{ level.id }}</code>
       </li>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import InTurn from '../../parts/timing/InTurn.vue'
 import { useBench } from '../../store/bench.ts'
 import CreditsRow from './CreditsRow.vue'
 import FilesList from './FilesList.vue'
@@ -27,11 +28,11 @@ const game = computed(() => useBench().game!)
   </div>
   <div class="part">
     <h3>Speaks</h3>
-    <SpeaksRow />
+    <InTurn><SpeaksRow /></InTurn>
   </div>
   <div class="part">
     <h3>Says</h3>
-    <SaysTable />
+    <InTurn><SaysTable /></InTurn>
   </div>
   <div class="part">
     <h3>Keeps</h3>
@@ -39,15 +40,15 @@ const game = computed(() => useBench().game!)
   </div>
   <div v-if="page && !files" class="part">
     <h3>Weighs</h3>
-    <WeighsBar :weights="page.weights" />
+    <InTurn><WeighsBar :weights="page.weights" /></InTurn>
   </div>
   <div class="part">
     <h3>Credits</h3>
-    <CreditsRow :credits="page?.credits ?? []" :licenses="page?.licenses ?? ''" />
+    <InTurn><CreditsRow :credits="page?.credits ?? []" :licenses="page?.licenses ?? ''" /></InTurn>
   </div>
   <div class="part">
     <h3>Levels</h3>
-    <LevelAddresses :game="game" />
+    <InTurn><LevelAddresses :game="game" /></InTurn>
   </div>
 </template>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ElInput } from 'element-plus'
 import { ref, watch } from 'vue'
 import { directionOf, languageName, type Language } from '../../../core/texts/languages.ts'
+import LinesField from '../../parts/settings/LinesField.vue'
 
 /**
  * One text in one language: what the game says its own way, over what is said without it. `change` when it is finished.
@@ -25,12 +25,9 @@ function done(): void {
 </script>
 
 <template>
-  <ElInput
+  <LinesField
     v-model="draft"
     class="said"
-    type="textarea"
-    :autosize="{ minRows: 1 }"
-    resize="none"
     :lang="language"
     :dir="directionOf(language)"
     :placeholder="before"

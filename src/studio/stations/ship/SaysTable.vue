@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed, defineAsyncComponent, ref } from 'vue'
+import InTurn from '../../parts/timing/InTurn.vue'
 import { MAIN_MESSAGES } from '../../../core/game/message-table.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import { languageName } from '../../../core/texts/languages.ts'
@@ -30,14 +31,15 @@ const rows = Object.entries(MAIN_MESSAGES).map(([key, what]) => ({ id: `says/${k
         <tr v-for="{ id, what } in rows" :key="id">
           <th scope="row">{{ what }}</th>
           <td v-for="language in columns" :key="language">
-            <SaidField
-              :model-value="own(language, id)"
-              :language="language"
-              :before="before(language, id)"
-              :what="what"
-              :longest="LENGTHS.says"
-              @change="(text) => write(language, id, text)"
-            />
+            <InTurn
+              ><SaidField
+                :model-value="own(language, id)"
+                :language="language"
+                :before="before(language, id)"
+                :what="what"
+                :longest="LENGTHS.says"
+                @change="(text) => write(language, id, text)"
+            /></InTurn>
           </td>
         </tr>
       </tbody>

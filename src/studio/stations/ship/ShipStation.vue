@@ -3,6 +3,7 @@ import { ElButton } from 'element-plus'
 import IconDownload from '~icons/ph/download-simple'
 import IconPrint from '~icons/ph/printer'
 import { computed, onMounted, ref, watch } from 'vue'
+import InTurn from '../../parts/timing/InTurn.vue'
 import { unknownPictures } from '../../../core/findings/findings.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import type { Language } from '../../../core/texts/languages.ts'
@@ -75,7 +76,7 @@ onMounted(async () => {
       :html="html"
     />
     <div class="going">
-      <WhereTo v-model="chosen" :sizes="sizes" />
+      <InTurn><WhereTo v-model="chosen" :sizes="sizes" /></InTurn>
       <section class="details" :aria-label="destination.name">
         <header>
           <div class="what">
@@ -119,7 +120,7 @@ onMounted(async () => {
 
         <div class="part">
           <h3>Findings</h3>
-          <ShipFindings :findings="findings" :current="checks.current" />
+          <InTurn><ShipFindings :findings="findings" :current="checks.current" /></InTurn>
         </div>
       </section>
     </div>
