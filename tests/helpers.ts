@@ -6,11 +6,16 @@ import { PNG } from 'pngjs'
 const require = createRequire(import.meta.url)
 const AXE = readFileSync(require.resolve('axe-core/axe.min.js'), 'utf8')
 
+/** Every piece of the open station is in the page. */
+export const wholeStation = (page: Page): Promise<void> =>
+  expect(page.locator('main[aria-busy=true]')).toHaveCount(0)
+
 /**
  * Fails with what axe finds on the page as it stands, or in the dialog that lies over it: what is under that is looked
  * at where it lies open. Each view is looked at once in each of its states, by the test that goes there.
  */
 export async function expectNoViolations(page: Page, { whole = false } = {}): Promise<void> {
+  await wholeStation(page)
   // a page keeps it until it is loaded anew
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(AXE)
   const violations = await page.evaluate(async (isWhole) => {

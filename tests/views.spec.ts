@@ -13,6 +13,7 @@ import {
   shareOf,
   startAt,
   type,
+  wholeStation,
 } from './helpers.ts'
 import { test } from './test.ts'
 
@@ -129,6 +130,7 @@ test('on no screen anything runs out of its column or over another, however long
       await way()
       await expect(page).toHaveURL(new RegExp(`/games/${id}/${station}$`))
       await expect(page.getByRole('main').getByRole('heading', { level: 2 }).first()).toBeVisible()
+      await wholeStation(page)
       if (station.startsWith('odds'))
         await expect(page.getByRole('heading', { name: 'Deals', exact: true })).toBeVisible()
       for (const [width, height] of [
