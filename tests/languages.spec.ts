@@ -205,7 +205,18 @@ test('the player sees the language of the browser, another by the address or the
   await other.goto(url)
   // the browser of the tests reads American English
   await page.goto(url)
-  await expect(page.getByRole('dialog', { name: 'The Drawer' })).toBeVisible()
+  const opening = page.getByRole('dialog', { name: 'The Drawer' })
+  await expect(opening).toBeVisible()
+  // a name says which language it is in, where that is not the page's
+  await expect(opening.getByText('The Drawer', { exact: true })).toHaveAttribute('lang', 'en')
+  await opening.getByRole('button', { name: 'Choose a level' }).click()
+  for (const [name, language] of [
+    ['First steps', 'en'],
+    ['Top drawer', 'de'],
+  ] as const)
+    await expect(
+      page.getByRole('dialog', { name: 'Levels' }).getByText(name, { exact: true }),
+    ).toHaveAttribute('lang', language)
   await page.goto(`${url}?lang=de`)
   await expect(page).toHaveTitle('Der Kasten')
   await page.getByRole('button', { name: 'Los geht’s' }).click()

@@ -8,6 +8,7 @@ import type { MessageKey } from '../core/texts/messages.ts'
 import type { Best } from './best.ts'
 import { MINDS_PLAY } from './minds-play.ts'
 import { playerNames, type Table } from './table.ts'
+import { languageOf } from './words.ts'
 
 type FigureView = { box: HTMLElement; value: HTMLElement }
 export type HudActs = { pause(): void; levels(): void; sound(): void; turnBack(): void }
@@ -72,8 +73,8 @@ export class Hud {
     const { say } = table.speech
     const { round, settings, game, level } = table
     const at = game.levels.indexOf(level) + 1
-    this.#put(this.#game, settings.head.title ? game.title : '')
-    this.#put(this.#title, settings.head.level ? level.name : '')
+    this.#putName(this.#game, settings.head.title ? game.title : '')
+    this.#putName(this.#title, settings.head.level ? level.name : '')
     this.#put(
       this.#place,
       settings.head.level && game.levels.length > 1 ? say('place', { at, all: game.levels.length }) : '',
@@ -173,6 +174,11 @@ export class Hud {
       if (!now) seat.removeAttribute('aria-current')
       else if (!seat.hasAttribute('aria-current')) seat.setAttribute('aria-current', 'true')
     })
+  }
+
+  #putName(box: HTMLElement, name: string): void {
+    if (this.#last.get(box) !== name) box.lang = languageOf(this.table, name)
+    this.#put(box, name)
   }
 
   #put(box: HTMLElement, text: string): void {

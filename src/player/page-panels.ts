@@ -3,6 +3,7 @@ import { button, element } from './element.ts'
 import { howTo } from './how-to.ts'
 import { panel } from './panel-box.ts'
 import type { PanelActs } from './panel-acts.ts'
+import { languageOf } from './words.ts'
 import type { Table } from './table.ts'
 
 /** Before the first turn: the game's title, how to play, and the way in. */
@@ -10,8 +11,10 @@ export function openingPanel(table: Table, acts: PanelActs): HTMLElement {
   const { say } = table.speech
   const begin = button('lt-button lt-main', say('begin'), acts.begin, 'play')
   const levels = button('lt-button', say('levels'), () => acts.open('levels'), 'levels')
+  const title = element('span', '', table.game.title)
+  title.lang = languageOf(table, table.game.title)
   return panel(
-    table.game.title,
+    title,
     howTo(table).map((line) => element('p', '', line)),
     table.game.levels.length > 1 ? [begin, levels] : [begin],
     moreButtons(table, acts),

@@ -5,7 +5,7 @@ import { element } from './element.ts'
  * are seldom needed.
  */
 export function panel(
-  title: string,
+  title: string | Node,
   body: Node[],
   buttons: HTMLElement[],
   more: HTMLElement[] = [],

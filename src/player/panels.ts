@@ -11,7 +11,7 @@ import type { PanelActs } from './panel-acts.ts'
 import { panel } from './panel-box.ts'
 import { whoPanel } from './who-panel.ts'
 import { nextLevel, playerNames, type Table } from './table.ts'
-import { lostWords, tale } from './words.ts'
+import { languageOf, lostWords, tale } from './words.ts'
 
 /** The panel over the board now, or null. `best` are the results won so far. */
 export function panelFor(table: Table, acts: PanelActs, best: Best): HTMLElement | null {
@@ -167,10 +167,9 @@ function levelList(table: Table, acts: PanelActs, best: Best): HTMLElement {
     const pairs = openCells(resolveLevel(table.game, level).board).length / 2
     const won = best[level.id]
     const choose = button('lt-level-choice', '', () => acts.deal(level))
-    choose.append(
-      element('span', 'lt-level-title', level.name),
-      element('span', 'lt-level-note', say('pairs', { n: pairs })),
-    )
+    const title = element('span', 'lt-level-title', level.name)
+    title.lang = languageOf(table, level.name)
+    choose.append(title, element('span', 'lt-level-note', say('pairs', { n: pairs })))
     if (won)
       choose.append(
         won.stars === null

@@ -1,6 +1,7 @@
 import { pairOf } from '../core/deck/card.ts'
 import { faceOnCard, faceWords } from '../core/deck/face.ts'
 import { cellName } from '../core/board/cells.ts'
+import { languagesOf } from '../core/game/in-language.ts'
 import type { Event } from '../core/play/events.ts'
 import type { RoundResult } from '../core/play/result.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
@@ -8,6 +9,12 @@ import type { Speech } from '../core/texts/speech.ts'
 import { playerNames, type Table } from './table.ts'
 
 /** Everything the table says, in words of its language. */
+
+/** The language of a name in a game: the table's, or the game's first where the table's has no such name. */
+export const languageOf = ({ game, speech }: Table, name: string): string =>
+  JSON.stringify(game.texts?.own[speech.language] ?? '').includes(JSON.stringify(name))
+    ? speech.language
+    : languagesOf(game)[0]
 
 const nameOf = (table: Table, cell: number): string => cellName(cell, table.settings.board.columns)
 
