@@ -15,7 +15,7 @@ import { shipHtml, type BuiltPlayer } from '../ship/html.ts'
 import { atlasOf, KIT_DEFAULTS, kitCards, kitCardSize, type KitOptions } from '../ship/kit/cards.ts'
 import { kilobytes } from '../ship/kilobytes.ts'
 import { kitFiles } from '../ship/kit/files.ts'
-import { gatherArt, svgOf } from '../ship/pictures.ts'
+import { gatherArt, svgsOf } from '../ship/pictures.ts'
 import { projectFiles, type ProjectParts } from '../ship/project/files.ts'
 import { shipSite } from '../ship/site.ts'
 import { zipOf } from '../ship/zip.ts'
@@ -87,17 +87,18 @@ const MAKERS: Record<ShippedAs, Maker> = {
   },
   async project(game, art, built) {
     const parts = JSON.parse(built.text('project.json')) as ProjectParts
-    const svgs = Object.fromEntries(Object.entries(art).map(([name, url]) => [name, svgOf(url)]))
-    return zipped(projectFiles(game, svgs, parts, built.credits(game)))
+    return zipped(projectFiles(game, svgsOf(art), parts, built.credits(game)))
   },
-  async kit(game, _art, built, options, tell) {
+  async kit(game, art, built, options, tell) {
     const { width, ...counts } = { ...KIT_DEFAULTS, ...options }
     const cards = kitCards(game)
     const atlas = atlasOf(cards.length + 1, kitCardSize(game, width))
     if (!atlas.ok) return atlas
     const laid = { cards, atlas: atlas.value }
     const docs = { readme: built.text('../docs/kit.md'), shuffle: built.text('../docs/shuffle.md') }
-    const files = kitFiles(game, laid, { width, ...counts }, { docs, credits: built.credits(game) })
+    const { words } = await withWords(game, art)
+    const parts = { docs, credits: built.credits(game), words, svgs: svgsOf(art) }
+    const files = kitFiles(game, laid, { width, ...counts }, parts)
     if (!files.ok) return files
     const { drawKit } = await import('./draw.ts')
     const { images, undrawn } = await drawKit(game, laid, width)

@@ -19,8 +19,11 @@ function placeOf(game: Game, name: string): string {
 }
 
 const SVG_URL = 'data:image/svg+xml,'
-/** The SVG in the data URL of a picture, as `gatherArt` gives it. */
-export const svgOf = (url: string): string => decodeURIComponent(url.slice(SVG_URL.length))
+/** The drawings of pictures as SVG, by name, from their data URLs, as `gatherArt` gives them. */
+export const svgsOf = (art: Record<string, string>): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(art).map(([name, url]) => [name, decodeURIComponent(url.slice(SVG_URL.length))]),
+  )
 
 /** A picture of the library as a whole SVG, from its drawing. All are 32 × 32. */
 export const pictureSvg = (body: string): string =>

@@ -14,7 +14,7 @@ import { csvCell, rowsCsv } from './rows.ts'
  * column a language.
  */
 
-type TextsByLanguage = Partial<Record<Language, Messages>>
+export type TextsByLanguage = Partial<Record<Language, Messages>>
 
 /**
  * Each text with its place, what it is, and what each language says; where it says nothing of its own, the cell is

@@ -108,6 +108,12 @@ export function saidBefore(game: Game, id: string, messages: Messages): string {
   return (detail === 'alt' ? face?.alt : face?.kind === 'text' ? face.text : '') ?? ''
 }
 
+/** What a game says at a row in one of its languages, its own way or not; '' where the language has no such form. */
+export const saidIn = (game: Game, language: Language, id: string, messages: Messages): string =>
+  id.startsWith('says/') && !canSay(game, language, id)
+    ? ''
+    : ownSaid(game, language, id) || saidBefore(game, id, messages)
+
 /** A value at a path in plain data, or undefined. */
 const at = (value: unknown, path: string[]): unknown =>
   path.reduce<unknown>((one, key) => (one as Record<string, unknown> | undefined)?.[key], value)

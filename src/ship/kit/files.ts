@@ -1,21 +1,31 @@
 import { strToU8 } from 'fflate'
 import { cellName, openCells } from '../../core/board/cells.ts'
-import { FRAME_NAMES, frameOf, layoutIn } from '../../core/board/frames.ts'
+import { FRAME_NAMES, frameOf, FRAMES, layoutIn } from '../../core/board/frames.ts'
 import { prepareDeal, type Dealer } from '../../core/deal/deal.ts'
 import { faceWords } from '../../core/deck/face.ts'
 import { dealtText, seedsFrom } from '../../core/files/dealt-file.ts'
 import { gameFiles } from '../../core/files/game-zip.ts'
 import { rowsCsv, rowsJson } from '../../core/files/rows.ts'
+import type { TextsByLanguage } from '../../core/files/texts-file.ts'
 import type { Game } from '../../core/game/game.ts'
+import { languagesOf } from '../../core/game/in-language.ts'
+import { saidIn, saidRows } from '../../core/game/message-table.ts'
 import { bad, good, type Result } from '../../core/result.ts'
 import { resolveLevel, type Level } from '../../core/settings/levels.ts'
-import type { Settings } from '../../core/settings/settings.ts'
+import { MOMENTS, type Settings } from '../../core/settings/settings.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
 import { BACK, type Atlas, type KitCard, type KitOptions } from './cards.ts'
 import { testGame } from './test-games.ts'
 
 /** The pages that go into every kit: docs/kit.md and docs/shuffle.md. */
 export type KitDocs = { readme: string; shuffle: string }
+/** `words`: the messages of the game's languages; `svgs`: the drawings of its library pictures, by name. */
+export type KitParts = {
+  docs: KitDocs
+  credits: PlayerCredits
+  words: TextsByLanguage
+  svgs: Record<string, string>
+}
 
 /** The seeds of a kit's deals and test games. */
 const SEEDS = { deals: 'kit', games: 'test' } as const
@@ -35,11 +45,66 @@ function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, stri
   const { scale, width, height, frames } = atlas
   const byName = Object.fromEntries(names.map((name, i) => [name, frames[i]]))
   return {
-    'cards.csv': rowsCsv(rows),
-    'cards.json': rowsJson(rows),
+    ...tableFiles('cards', rows),
     'atlas.json': `${JSON.stringify({ image: 'atlas.png', scale, width, height, frames: byName }, null, 2)}\n`,
   }
 }
+
+/** What a game says and what it is called, in each of its languages, in rows. */
+function textRows(game: Game, words: TextsByLanguage): Record<string, string>[] {
+  const languages = languagesOf(game)
+  return saidRows(game).map(({ id, what }) => ({
+    id,
+    what,
+    ...Object.fromEntries(languages.map((one) => [one, saidIn(game, one, id, words[one]!)])),
+  }))
+}
+
+/** The file with the picture behind the cards of a level, if there is one. `plain`: with names in the place of files. */
+const behindOf = ({ look: { behind } }: Settings): string | null =>
+  behind && (behind.kind === 'picture' ? `behind/${behind.name}.svg` : behind.src)
+
+/** What is heard at each moment of a level, in rows, its volume in percent. */
+function soundRows(level: string, { sound, volumes }: Settings): object[] {
+  return MOMENTS.map((moment) => {
+    const heard = sound[moment]
+    const isOwn = typeof heard === 'object'
+    return {
+      level,
+      moment,
+      sound: !sound.on ? 'none' : isOwn ? heard.name : heard === 'family' ? sound.family : heard,
+      file: sound.on && isOwn ? heard.src : '',
+      volume: (sound.volume * volumes[moment]) / 100,
+    }
+  })
+}
+
+/** How the board of a level stands on each screen, in rows. */
+function screenRows(level: string, settings: Settings): object[] {
+  return FRAME_NAMES.map((screen) => {
+    const { width, height, card, gap, grid } = layoutIn(frameOf(screen), settings)
+    return {
+      level,
+      screen,
+      screenWidth: FRAMES[screen].width,
+      screenHeight: FRAMES[screen].height,
+      tableWidth: width,
+      tableHeight: height,
+      cardWidth: card.width,
+      cardHeight: card.height,
+      gapAcross: gap.across,
+      gapDown: gap.down,
+      gridX: grid.x,
+      gridY: grid.y,
+    }
+  })
+}
+
+/** A table as CSV and as JSON. */
+const tableFiles = (name: string, rows: readonly object[]): Record<string, string> => ({
+  [`${name}.csv`]: rowsCsv(rows),
+  [`${name}.json`]: rowsJson(rows),
+})
 
 /** Where the cells of a level lie on each screen. */
 function placesOf(settings: Settings): object[] {
@@ -66,10 +131,8 @@ function levelFiles(
     seedsFrom(SEEDS.deals, deals)
       .map((seed) => dealtText({ deck }, level, dealer, seed, format))
       .join('')
-  const places = placesOf(settings)
   return {
-    [`places/${level.id}.csv`]: rowsCsv(places),
-    [`places/${level.id}.json`]: rowsJson(places),
+    ...tableFiles(`places/${level.id}`, placesOf(settings)),
     [`deals/${level.id}.jsonl`]: dealt('json'),
     [`deals/${level.id}.csv`]: dealt('csv'),
     [`test-games/${level.id}.jsonl`]: jsonLines(
@@ -86,21 +149,34 @@ export function kitFiles(
   game: Game,
   { cards, atlas }: { cards: readonly KitCard[]; atlas: Atlas },
   options: KitOptions,
-  { docs, credits }: { docs: KitDocs; credits: PlayerCredits },
+  { docs, credits, words, svgs }: KitParts,
   progress: (share: number) => void = () => undefined,
 ): Result<Record<string, Uint8Array>> {
   const own = gameFiles(game)
   // with the names of its files in the place of images and sounds
   const plain = JSON.parse(new TextDecoder().decode(own['game.json'])) as Game
+  const levels = plain.levels.map((level) => {
+    const settings = resolveLevel(plain, level)
+    return { id: level.id, name: level.name, behind: behindOf(settings), settings }
+  })
   const texts: Record<string, string> = {
     'README.md': docs.readme,
     'SHUFFLE.md': docs.shuffle,
     'LICENSES.txt': licensesText(game, worksIn.kit(game, credits)),
     ...cardFiles(cards, atlas),
-    'levels.json': rowsJson(
-      plain.levels.map((level) => ({ id: level.id, name: level.name, settings: resolveLevel(plain, level) })),
+    ...tableFiles('texts', textRows(game, words)),
+    ...tableFiles(
+      'screens',
+      levels.flatMap(({ id, settings }) => screenRows(id, settings)),
     ),
+    ...tableFiles(
+      'sounds',
+      levels.flatMap(({ id, settings }) => soundRows(id, settings)),
+    ),
+    'levels.json': rowsJson(levels),
   }
+  for (const { look } of [game.house, ...game.levels])
+    if (look?.behind?.kind === 'picture') texts[`behind/${look.behind.name}.svg`] = svgs[look.behind.name]!
   for (const [i, level] of game.levels.entries()) {
     progress(i / game.levels.length)
     const settings = resolveLevel(game, level)

@@ -1,5 +1,12 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { readFileSync } from 'node:fs'
+import { FRAME_NAMES } from '../../core/board/frames.ts'
+import { layout, tableSurface } from '../../core/board/geometry.ts'
+import { writeWav } from '../../core/files/wav.ts'
+import { STANDS, type Settings } from '../../core/settings/settings.ts'
+import { de } from '../../core/texts/words/de.ts'
+import { en } from '../../core/texts/words/en.ts'
 import { readAnyGame } from '../../core/files/any-game.ts'
 import { readDeals } from '../../core/files/deal-file.ts'
 import { gameWith, pairsNamed } from '../../core/testing/games.ts'
@@ -11,6 +18,7 @@ import { atlasOf, BACK, kitCards, kitCardSize, KIT_BOUNDS, type AtlasFrame } fro
 import { kitFiles } from './files.ts'
 
 const docs = { readme: '# How', shuffle: '# From a seed' }
+const parts = { docs, credits, words: { en, de }, svgs: { gear: '<svg/>' } }
 const related = (i: number): boolean => i % 3 === 1
 
 describe('the cards of a kit', () => {
@@ -72,6 +80,58 @@ describe('the cards of a kit', () => {
   })
 })
 
+/** How cards lie on a table, as README.md says it under *Screens*, step by step. */
+function byTheReadme(
+  width: number,
+  height: number,
+  rows: number,
+  columns: number,
+  set: Settings['layout'],
+  [gapUsual, marginUsual] = [
+    between(4, 12, Math.min(width, height) / 52),
+    between(8, 28, Math.min(width, height) / 26),
+  ],
+): { card: { width: number; height: number }; gap: { across: number; down: number }; x: number; y: number } {
+  let [across, down, margin] = [set.gapAcross ?? gapUsual, set.gapDown ?? gapUsual, set.margin ?? marginUsual]
+  let card = set.size
+  if ([set.gapAcross, set.gapDown, set.margin, set.size].some((one) => one !== null)) {
+    const factorIn = (room: number, count: number, gap: number, side?: number): number => {
+      const around = 2 * margin + (count - 1) * gap
+      return side === undefined ? room / 2 / around : room / (around + count * side)
+    }
+    const factor = Math.min(
+      1,
+      factorIn(width, columns, across, card?.width),
+      factorIn(height, rows, down, card?.height),
+    )
+    const smaller = (length: number): number => Math.floor(length * factor)
+    card &&= { width: Math.max(1, smaller(card.width)), height: Math.max(1, smaller(card.height)) }
+    ;[across, down, margin] = [smaller(across), smaller(down), smaller(margin)]
+  }
+  if (!card) {
+    const fits = (one: number): boolean =>
+      columns * one + (columns - 1) * across <= width - 2 * margin &&
+      rows * Math.round(one / set.ratio) + (rows - 1) * down <= height - 2 * margin
+    let wide = 1
+    while (fits(wide + 1)) wide++
+    card = { width: wide, height: Math.max(1, Math.round(wide / set.ratio)) }
+  }
+  if (Math.min(card.width, card.height) < 44 && (gapUsual !== 4 || marginUsual !== 8))
+    return byTheReadme(width, height, rows, columns, set, [4, 8])
+  const roomAcross = width - columns * card.width - (columns - 1) * across
+  const roomDown = height - rows * card.height - (rows - 1) * down
+  const at = (room: number, low: boolean, high: boolean): number =>
+    low ? margin : high ? room - margin : Math.floor(room / 2)
+  return {
+    card,
+    gap: { across, down },
+    x: at(roomAcross, set.stands.endsWith('left'), set.stands.endsWith('right')),
+    y: at(roomDown, set.stands.startsWith('top'), set.stands.startsWith('bottom')),
+  }
+}
+const between = (least: number, most: number, length: number): number =>
+  Math.max(least, Math.min(most, Math.round(length)))
+
 describe('the files of a kit', () => {
   const pairs = pairsNamed(8, related)
   pairs[2]!.a = {
@@ -80,13 +140,24 @@ describe('the files of a kit', () => {
     alt: 'A "red" one',
   }
   const game = gameWith({ board: { rows: 3, columns: 4, gaps: ['B2', 'C2'] } }, pairs)
+  const own = {
+    name: 'Tick',
+    src: `data:audio/wav;base64,${fromUint8Array(writeWav(new Float32Array(8), 8000))}`,
+  }
+  game.house.look.behind = { kind: 'picture', name: 'gear' }
+  Object.assign(game.house.sound, { family: 'wood', volume: 50, flip: own, miss: 'none', win: 'glass' })
+  game.house.volumes.flip = 30
+  game.texts = {
+    languages: ['en', 'de'],
+    own: { de: { pairs: { p0: { name: 'Paar 0' } }, says: { won: 'Fertig!' } } },
+  }
   const cards = kitCards(game)
   const atlas = atlasOf(cards.length + 1, kitCardSize(game, 50))
   const made = kitFiles(
     game,
     { cards, atlas: atlas.ok ? atlas.value : (null as never) },
     { width: 50, deals: 7, games: 3 },
-    { docs, credits },
+    parts,
   )
   const files = made.ok ? made.value : {}
   const text = (name: string): string => new TextDecoder().decode(files[name])
@@ -128,6 +199,68 @@ describe('the files of a kit', () => {
     expect(Object.keys(files)).toContain('art/1.png')
     expect(text('game.json')).toContain('"src": "art/1.png"')
   })
+  test('have every text in each language, as it is said', () => {
+    const rows = json('texts.json') as { id: string; en: string; de: string }[]
+    const row = (id: string) => rows.find((one) => one.id === id)!
+    expect(row('pairs/p0/name')).toMatchObject({ en: 'Pair 0', de: 'Paar 0' })
+    expect(row('pairs/p1/name')).toMatchObject({ en: 'Pair 1', de: 'Pair 1' })
+    expect(row('says/won')).toMatchObject({ en: en.won, de: 'Fertig!' })
+    expect(row('says/pairs/one')).toMatchObject({ en: '{n} pair', de: '{n} Paar' })
+    expect(rows.filter((one) => !one.en && !one.de).map(({ id }) => id)).toEqual([
+      'says/opening',
+      'says/howTo',
+    ])
+  })
+  test('say which sound is heard when, and have the picture behind the cards', () => {
+    expect(text('sounds.csv').trim().split('\r\n')).toEqual([
+      'level,moment,sound,file,volume',
+      'first,deal,wood,,50',
+      'first,flip,Tick,sound/2.wav,15',
+      'first,match,wood,,50',
+      'first,miss,none,,50',
+      'first,streak,none,,50',
+      'first,lastSeconds,none,,50',
+      'first,win,glass,,50',
+      'first,loss,wood,,50',
+    ])
+    expect(Object.keys(files)).toContain('sound/2.wav')
+    expect([json('levels.json')[0].behind, text('behind/gear.svg')]).toEqual(['behind/gear.svg', '<svg/>'])
+  })
+  test('have the sizes of the screens that README.md names, and it says how cards lie on any table', () => {
+    const readme = readFileSync('docs/kit.md', 'utf8').replace(/\s+/g, ' ')
+    const rows = json('screens.json') as Record<string, number>[]
+    expect(rows).toHaveLength(FRAME_NAMES.length)
+    for (const { screen, screenWidth, screenHeight } of rows)
+      expect(readme).toContain(`\`${screen}\` ${screenWidth} × ${screenHeight}`)
+    const length = (max: number) => fc.option(fc.integer({ min: 0, max }))
+    fc.assert(
+      fc.property(
+        fc.tuple(fc.integer({ min: 1, max: 1400 }), fc.integer({ min: 1, max: 1100 })),
+        fc.tuple(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 1, max: 20 })),
+        fc.record({
+          size: fc.option(
+            fc.record({
+              width: fc.integer({ min: 20, max: 400 }),
+              height: fc.integer({ min: 20, max: 400 }),
+            }),
+          ),
+          ratio: fc.constantFrom(0.7, 0.84, 1, 1.4),
+          gapAcross: length(60),
+          gapDown: length(60),
+          margin: length(100),
+          stands: fc.constantFrom(...STANDS),
+        }),
+        ([width, height], [rows, columns], set) => {
+          const { card, grid, gap } = layout(
+            tableSurface(width, height, { board: { rows, columns }, layout: set }),
+            rows,
+            columns,
+          )
+          expect({ card, gap, x: grid.x, y: grid.y }).toEqual(byTheReadme(width, height, rows, columns, set))
+        },
+      ),
+    )
+  })
   test('have test games that use the rules in every way, and give their game back', () => {
     const games = text('test-games/first.jsonl')
       .trim()
@@ -146,7 +279,7 @@ describe('the files of a kit', () => {
       odd,
       { cards, atlas: atlas.ok ? atlas.value : (null as never) },
       { width: 50, deals: 1, games: 1 },
-      { docs, credits },
+      parts,
     )
     expect(wrong.ok ? '' : wrong.problem.at).toBe('First')
   })

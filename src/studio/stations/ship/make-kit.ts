@@ -1,11 +1,14 @@
 import type { Game } from '../../../core/game/game.ts'
+import { languagesOf } from '../../../core/game/in-language.ts'
 import { problemLine } from '../../../core/result.ts'
+import { messagesIn } from '../../../core/texts/ready.ts'
 import { atlasOf, kitCards, kitCardSize, type KitOptions } from '../../../ship/kit/cards.ts'
+import { svgsOf } from '../../../ship/pictures.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import type { KitFilesInput, KitFilesOutput } from '../../workers/jobs/kit-files.worker.ts'
 import type { ZipInput } from '../../workers/jobs/zip.worker.ts'
 import { drawKitImages } from '../../workers/painting/kit-images.ts'
-import { playerCredits } from './shipped-parts.ts'
+import { artOf, playerCredits } from './shipped-parts.ts'
 
 /** A kit as a zip, how many files it has, and the cards on which words stand in the place of an image. */
 export type MadeKit = { content: Uint8Array<ArrayBuffer>; count: number; undrawn: string[] }
@@ -31,13 +34,19 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
     const atlas = atlasOf(cards.length + 1, kitCardSize(game, options.width))
     if (!atlas.ok) throw new Error(problemLine(atlas.problem))
     const laid = { cards, atlas: atlas.value }
-    const credits = await playerCredits(game)
+    const [credits, art, words] = await Promise.all([
+      playerCredits(game),
+      artOf(game),
+      messagesIn(languagesOf(game)),
+    ])
+    if (!art.ok) throw new Error(problemLine(art.problem))
+    const parts = { credits, words, svgs: svgsOf(art.value) }
     if (isCancelled) throw new Cancelled()
     const [files, { images, undrawn }] = await Promise.all([
       run(
         startJob<KitFilesInput, KitFilesOutput>(
           new Worker(new URL('../../workers/jobs/kit-files.worker.ts', import.meta.url), { type: 'module' }),
-          { game, laid, options, credits },
+          { game, laid, options, parts },
         ),
       ),
       run(drawKitImages(game, laid, options.width, (share) => progress(share * DRAWING))),

@@ -1,7 +1,7 @@
 import type { Game } from '../../../core/game/game.ts'
 import { good, type Result } from '../../../core/result.ts'
 import type { ProjectParts } from '../../../ship/project/files.ts'
-import { svgOf } from '../../../ship/pictures.ts'
+import { svgsOf } from '../../../ship/pictures.ts'
 import { artOf, playerCredits } from './shipped-parts.ts'
 import type { MadeSite } from './make-site.ts'
 
@@ -15,7 +15,6 @@ export async function makeProject(game: Game): Promise<Result<MadeSite>> {
     import('../../../../dist/project.json?raw'),
     playerCredits(game),
   ])
-  const svgs = Object.fromEntries(Object.entries(art.value).map(([name, url]) => [name, svgOf(url)]))
-  const files = projectFiles(game, svgs, JSON.parse(built) as ProjectParts, credits)
+  const files = projectFiles(game, svgsOf(art.value), JSON.parse(built) as ProjectParts, credits)
   return good({ files, content: zipOf(files) as Uint8Array<ArrayBuffer> })
 }
