@@ -5,6 +5,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { createServer } from 'node:net'
 import type { AddressInfo } from 'node:net'
 import { join } from 'node:path'
+import { writeWav } from '../src/core/files/wav.ts'
 import { downloadOf, openStation } from './helpers.ts'
 import { test } from './test.ts'
 import { shipped, unpacked } from './zips.ts'
@@ -26,6 +27,7 @@ async function freePort(): Promise<number> {
 test.describe.serial('a project from its zip', () => {
   let folder: string
   let running: ChildProcess | undefined
+  let address = ''
   const npm = (...args: string[]) =>
     spawnSync('npm', args, { cwd: folder, env, encoding: 'utf8', timeout: 150_000 })
   test.beforeAll(async () => {
@@ -37,7 +39,7 @@ test.describe.serial('a project from its zip', () => {
   })
 
   test('installs without an error, is type-checked and built, and its checks pass', () => {
-    const installed = npm('install', '--no-audit', '--no-fund', '--prefer-offline')
+    const installed = npm('ci', '--no-audit', '--no-fund', '--prefer-offline')
     expect(`${installed.status} ${installed.stderr.replace(/^npm warn.*$/gm, '').trim()}`).toBe('0 ')
     const tested = npm('test')
     expect(tested.stdout + tested.stderr).toMatch(/Tests {2}4 passed/)
@@ -83,7 +85,7 @@ test.describe.serial('a project from its zip', () => {
       detached: true,
       stdio: 'ignore',
     })
-    const address = `http://localhost:${port}/`
+    address = `http://localhost:${port}/`
     await expect
       .poll(async () => (await page.request.get(address).catch(() => null))?.status() ?? 0)
       .toBe(200)
@@ -109,6 +111,40 @@ test.describe.serial('a project from its zip', () => {
     await expect(page.getByRole('status')).toHaveText('All pairs found!')
     await page.getByLabel('Level').selectOption('Cabinet')
     await expect(cards).toHaveCount(32)
+    // the back has its pattern
+    await expect(cards.first()).toHaveCSS('background-image', /^url\("data:image\/svg\+xml/)
+  })
+
+  test('calls players by their names, plays own sounds, and shows the name of a picture that is not there', async ({
+    page,
+  }) => {
+    const path = join(folder, 'public/game.json')
+    const game = JSON.parse(readFileSync(path, 'utf8'))
+    game.house.players.names = ['Ada', 'Ben']
+    const src = `data:audio/wav;base64,${Buffer.from(writeWav(new Float32Array(80), 8000)).toString('base64')}`
+    game.house.sound.flip = { name: 'tick', src }
+    const [first] = game.deck.pairs
+    first.a = { kind: 'picture', name: 'not-there' }
+    game.levels[0].fill = { use: { pairs: game.deck.pairs.slice(0, 6).map(({ id }: { id: string }) => id) } }
+    writeFileSync(path, JSON.stringify(game))
+    const heard: string[] = []
+    await page.exposeFunction('heard', (what: string) => heard.push(what))
+    await page.addInitScript(() => {
+      const { play } = HTMLMediaElement.prototype
+      HTMLMediaElement.prototype.play = function () {
+        void (window as unknown as { heard(src: string): void }).heard(this.src)
+        return play.call(this)
+      }
+    })
+    await page.goto(address)
+    const cards = page.getByRole('group', { name: 'Board' }).getByRole('button')
+    await expect(cards.getByText(first.name)).toHaveCount(first.b ? 1 : 2)
+    const names = await cards.evaluateAll((all) => all.map((one) => one.ariaLabel!.split(', ')[1]))
+    await expect(cards.first()).toHaveAccessibleName('A1, face down')
+    await cards.first().click()
+    await cards.nth(names.findIndex((name) => name !== names[0])).click()
+    await expect(page.getByRole('status')).toHaveText('Ben is next')
+    await expect.poll(() => heard).toEqual([src, src])
   })
 })
 

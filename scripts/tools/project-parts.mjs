@@ -1,6 +1,7 @@
 // dist/project.json: what is the same in every project to go on with, its files by path and the packages it asks for.
 import { readFileSync, writeFileSync } from 'node:fs'
 import { posix } from 'node:path'
+import { isDeepStrictEqual } from 'node:util'
 import { ROOT } from './root.mjs'
 
 const TEMPLATES = 'src/project-page/project'
@@ -26,6 +27,7 @@ export function writeProjectParts() {
     'index.html': textOf(`${TEMPLATES}/index.html`),
     'tsconfig.json': textOf(`${TEMPLATES}/tsconfig.json`),
     'tests/checks.test.ts': textOf(`${TEMPLATES}/checks.test.ts.txt`),
+    'package-lock.json': textOf(`${TEMPLATES}/package-lock.json`),
     '.gitignore': 'node_modules\ndist\n',
     ...Object.fromEntries(withImports('src/project-page/main.ts')),
   }
@@ -38,5 +40,11 @@ export function writeProjectParts() {
       vitest: VITEST,
     },
   }
+  const { dependencies: locked, devDependencies: lockedToo } = JSON.parse(files['package-lock.json'])
+    .packages['']
+  if (!isDeepStrictEqual({ dependencies: locked, devDependencies: lockedToo }, packages))
+    throw new Error(
+      `${TEMPLATES}/package-lock.json has other packages than projects ask for: CONTRIBUTING.md says how it is renewed`,
+    )
   writeFileSync(`${ROOT}/dist/project.json`, JSON.stringify({ files, packages }))
 }

@@ -1,7 +1,7 @@
 import { NO_CARD } from '../core/deck/card.ts'
+import { backBackground } from '../core/deck/back-look.ts'
 import { faceOnCard } from '../core/deck/face.ts'
 import { layout, ratioOf, tableSurface } from '../core/board/geometry.ts'
-import { backBackground } from './back.ts'
 import { BehindView } from './behind.ts'
 import { element } from './element.ts'
 import { faceElement } from './face.ts'

@@ -42,6 +42,8 @@ export function showTable(place: HTMLElement, game: Game): void {
   place.replaceChildren(bar, board, said, back)
 
   let table: OnTable
+  /** how many events were told so far */
+  let told = 0
   again.onclick = levels.onchange = layOut
   back.onclick = () => {
     turnBack(table.round, now())
@@ -65,6 +67,8 @@ export function showTable(place: HTMLElement, game: Game): void {
     const settings = orThrow(settingsOf(game, level))
     const round = orThrow(startRound(game, dealt))
     table = { settings, dealt, round, began: performance.now() }
+    told = 0
+    hear('deal', settings)
     place.style.setProperty('--table', settings.look.table)
     board.style.setProperty('--columns', String(dealt.columns))
     board.style.setProperty('--rows', String(dealt.rows))
@@ -77,7 +81,8 @@ export function showTable(place: HTMLElement, game: Game): void {
     const { ink, paper } = game.deck.back
     card.style.setProperty('--back-ink', ink)
     card.style.setProperty('--back-paper', paper)
-    card.append(drawnFace(orThrow(faceOf(game, table.dealt.cards[cell]!))))
+    const name = wordsOn(game, table.dealt.cells[cell]!)
+    card.append(drawnFace(orThrow(faceOf(game, table.dealt.cards[cell]!)), name))
     card.onclick = () => {
       press(table.round, now(), cell)
       draw()
@@ -97,9 +102,12 @@ export function showTable(place: HTMLElement, game: Game): void {
       card.ariaLabel = isOpen ? `${where}, ${wordsOn(game, dealt.cells[cell]!)}` : `${where}, face down`
       if (state === 'gone') card.ariaLabel = `${where}, taken`
     }
+    for (const { kind } of eventsOf(round).slice(told))
+      if (kind in MOMENTS) hear(MOMENTS[kind as 'flip'], settings)
+    told = eventsOf(round).length
     figures.textContent = figuresOf(round, settings)
     // a screen reader reads each writing anew
-    const line = lineFor(round)
+    const line = lineFor(round, settings)
     if (said.textContent !== line) said.textContent = line
     back.hidden = !(round.phase === 'judged' && !round.judgedMatch && settings.turn.onMiss === 'button')
   }
@@ -122,35 +130,51 @@ function figuresOf(round: Round, { clock, limits }: LevelSettings): string {
 }
 
 /** What to say of the last thing that happened. */
-function lineFor(round: Round): string {
+function lineFor(round: Round, { players }: LevelSettings): string {
   if (round.phase === 'first-look') return 'Look well …'
   const lastEvent = eventsOf(round).findLast(({ kind }) => kind in LINES)
   // each line takes its own kind of event
-  return lastEvent ? LINES[lastEvent.kind as keyof typeof LINES](lastEvent as never) : ''
+  return lastEvent ? LINES[lastEvent.kind as keyof typeof LINES](lastEvent as never, players.names) : ''
 }
 const LINES = {
   match: ({ how }: RoundEvent & { kind: 'match' | 'miss' }) =>
     how === 'lucky' ? 'A lucky pair!' : 'A pair!',
   miss: ({ how }: RoundEvent & { kind: 'match' | 'miss' }) =>
     how === 'slip' ? 'Not a pair, and you had seen one of them' : 'Not a pair',
-  passed: ({ to }: RoundEvent & { kind: 'passed' }) => `Player ${to + 1} is next`,
+  passed: ({ to }: RoundEvent & { kind: 'passed' }, names: readonly string[]) => `${names[to]} is next`,
   won: () => 'All pairs found!',
   lost: ({ by }: RoundEvent & { kind: 'lost' }) =>
     ({ clock: 'Time is up.', lives: 'No lives left.', turns: 'No turns left.' })[by],
 }
 
+/** The moments that have a sound, by the events that bring them. */
+const MOMENTS = { flip: 'flip', match: 'match', miss: 'miss', won: 'win', lost: 'loss' } as const
+
+/** Plays a moment's own sound, if the level has one. Our families are made by the player of a shipped page. */
+function hear(
+  moment: 'deal' | (typeof MOMENTS)[keyof typeof MOMENTS],
+  { sound, volumes }: LevelSettings,
+): void {
+  const heard = sound[moment]
+  if (!sound.on || typeof heard !== 'object') return
+  const player = new Audio(heard.src)
+  player.volume = (sound.volume * volumes[moment]) / 100 ** 2
+  // before the first press a browser refuses to make a sound
+  void player.play().catch(() => undefined)
+}
+
 /**
- * A face, as large as its card: a picture of the library is a file, an own image is in the game. Text never becomes
- * HTML.
+ * A face, as large as its card: a picture of the library is a file, an own image is in the game. In the place of one
+ * that is not there stands its name. Text never becomes HTML.
  */
-function drawnFace(face: Face): HTMLElement {
+function drawnFace(face: Face, name: string): HTMLElement {
   const box = element('span', { className: `face ${face.kind}` })
   if (face.paper) box.style.background = face.paper
   if (face.ink) box.style.color = face.ink
   if (face.kind === 'text') box.textContent = face.text
   else {
     const src = face.kind === 'picture' ? `pictures/${face.name}.svg` : face.src
-    box.append(element('img', { src, alt: '', draggable: false }))
+    box.append(element('img', { src, alt: '', draggable: false, onerror: () => box.replaceChildren(name) }))
   }
   return box
 }

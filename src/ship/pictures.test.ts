@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { PATTERNS } from '../core/deck/back.ts'
 import { checkSvg } from '../core/files/image.ts'
-import { backBackground } from '../player/back.ts'
+import { backBackground } from '../core/deck/back-look.ts'
 import { pictureSvg } from './pictures.ts'
 
 const complaint = (markup: string): string => {

@@ -1,6 +1,8 @@
 import { strToU8 } from 'fflate'
 import { writeGame } from '../../core/files/game-file.ts'
 import { IN_PROJECT } from '../../core/files/game-zip.ts'
+import { backBackground } from '../../core/deck/back-look.ts'
+import type { Back } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
 import { fileStem } from '../../core/game/names.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
@@ -15,10 +17,12 @@ export type ProjectParts = {
   packages: { dependencies: Record<string, string>; devDependencies: Record<string, string> }
 }
 
+const nameOf = (game: Game): string => fileStem(game).slice(0, 60)
+
 const manifest = (game: Game, packages: ProjectParts['packages']): string =>
   `${JSON.stringify(
     {
-      name: fileStem(game).slice(0, 60),
+      name: nameOf(game),
       version: '0.1.0',
       private: true,
       type: 'module',
@@ -29,8 +33,20 @@ const manifest = (game: Game, packages: ProjectParts['packages']): string =>
     2,
   )}\n`
 
+/** The lock file of every project, under the name of this one. */
+function lockFile(game: Game, text: string): string {
+  const lock = JSON.parse(text) as { name: string; packages: Record<string, { name?: string }> }
+  lock.name = lock.packages['']!.name = nameOf(game)
+  return `${JSON.stringify(lock, null, 2)}\n`
+}
+
+/** The look of a game's backs, for the cards of a project. */
+const backStyle = (back: Back): string =>
+  `.card {\n  background: ${backBackground(back, (name) => `pictures/${name}.svg`)};\n}\n`
+
 /**
- * A project to go on with: the engine's source, a table of its own, the game with its kept checks, and its pictures.
+ * A project to go on with: the engine's source, a table of its own, the game with its kept checks, its pictures and its
+ * back.
  * In: the game; the drawings of its library pictures, as SVG by name; what is the same in every project. Out: its
  * files, by path.
  */
@@ -44,7 +60,9 @@ export function projectFiles(
     ...files,
     'README.md': files['README.md']!.replaceAll('TITLE', game.title),
     'package.json': manifest(game, packages),
+    'package-lock.json': lockFile(game, files['package-lock.json']!),
     'LICENSES.txt': licensesText(game, worksIn.project(game, credits)),
+    'public/back.css': backStyle(game.deck.back),
     [IN_PROJECT]: writeGame(game),
     ...Object.fromEntries(picturesOf(game).map((name) => [`public/pictures/${name}.svg`, svgs[name]!])),
   }

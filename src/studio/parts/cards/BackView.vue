@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Back } from '../../../core/deck/pair.ts'
-import { backBackground } from '../../../player/back.ts'
+import { backBackground } from '../../../core/deck/back-look.ts'
 import { drawnBack, soundness } from '../../store/sound-images.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 

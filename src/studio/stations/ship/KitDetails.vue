@@ -24,9 +24,10 @@ const undrawn = computed(() => {
 })
 const FILES: [string, string][] = [
   ['cards', 'each front and the back as PNG in three sizes; one image of all, with the place of each'],
-  ['places', 'where each cell is on six screens'],
+  ['places', 'where each cell is on six screens, and how cards lie on any other'],
   ['deals', 'boards of every level, as JSON lines and CSV'],
-  ['levels', 'every setting of every level'],
+  ['levels', 'every setting of every level, and the picture behind the cards'],
+  ['texts, sounds', 'every text in each language; which sound is heard when'],
   ['test games', 'what was pressed, every event and the result, to test your own rules against'],
   ['README', 'how to use each, the rules in words, and how a deal follows from its seed'],
 ]
