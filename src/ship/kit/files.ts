@@ -18,7 +18,7 @@ import { BACK, type Atlas, type KitCard, type KitOptions } from './cards.ts'
 import { testGame } from './test-games.ts'
 
 /** The pages that go into every kit: docs/kit.md and docs/shuffle.md. */
-export type KitDocs = { readme: string; shuffle: string }
+type KitDocs = { readme: string; shuffle: string }
 /** `words`: the messages of the game's languages; `svgs`: the drawings of its library pictures, by name. */
 export type KitParts = {
   docs: KitDocs
