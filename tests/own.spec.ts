@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { DEFAULTS, SECTIONS, type Settings } from '../src/core/settings/settings.ts'
 import { SETTING_WORDS } from '../src/studio/parts/settings/setting-words.ts'
-import { fileOf } from './helpers.ts'
+import { fileOf, wholeStation } from './helpers.ts'
 import { test } from './test.ts'
 
 const KEYS = SECTIONS.flatMap((section) =>
@@ -35,6 +35,7 @@ async function tabsAt(page: Page, station: string): Promise<string[]> {
   await expect(
     page.getByRole('button', { name: /: own, set for this level; follow the house rules again$/ }).first(),
   ).toBeVisible()
+  await wholeStation(page)
   const names = await page
     .getByRole('button', { name: /: own, set for this level/ })
     .evaluateAll((tabs) => tabs.map((tab) => tab.getAttribute('aria-label')!))

@@ -9,6 +9,8 @@ function placeOf(zip: Uint8Array, signature: number): number {
   const view = new DataView(zip.buffer, zip.byteOffset, zip.byteLength)
   return zip.findIndex((_, at) => at + 4 <= zip.length && view.getUint32(at) === signature)
 }
+/** The name of a file. What writes the zips here, fflate, cannot write one name. */
+const NAME = fc.string({ minLength: 1, unit: 'grapheme' }).filter((name) => name !== '__proto__')
 const DIRECTORY = 0x504b0102
 const messages = (zip: Uint8Array): string[] => {
   const read = unzip(zip)
@@ -21,7 +23,7 @@ describe('a zip', () => {
   test('gives its files, packed or not, whatever their names', () => {
     fc.assert(
       fc.property(
-        fc.dictionary(fc.string({ minLength: 1, unit: 'grapheme' }), fc.uint8Array({ maxLength: 3000 })),
+        fc.dictionary(NAME, fc.uint8Array({ maxLength: 3000 })),
         fc.constantFrom(0, 6),
         (files, level) => {
           const read = unzip(zipSync(files as Record<string, Uint8Array>, { level: level as 0 | 6 }))

@@ -97,7 +97,8 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
       <!-- at the foot: there they move nothing that is about to be pressed as they come and go -->
       <FindingsList class="found" :findings="findings" />
     </aside>
-    <InTurn><FairnessPanel class="below" :settings="settings" :ready="dealer.ok" /></InTurn>
+    <!-- at once: the board takes the room that it leaves -->
+    <FairnessPanel class="below" :settings="settings" :ready="dealer.ok" />
   </div>
 </template>
 
