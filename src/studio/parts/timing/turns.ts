@@ -26,8 +26,13 @@ async function run(): Promise<void> {
     await new Promise((go) => setTimeout(go))
     const began = performance.now()
     do {
-      waiting.shift()?.()
-      await nextTick()
+      try {
+        waiting.shift()?.()
+        await nextTick()
+      } catch (error) {
+        // the other pieces come all the same
+        reportError(error)
+      }
     } while (waiting.length && performance.now() - began < SLICE)
   }
   busy.value = false
