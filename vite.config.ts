@@ -13,5 +13,7 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     modulePreload: { polyfill: false },
   },
+  // each job of the worker is loaded when it is asked for
+  worker: { format: 'es' },
   server: { host: '127.0.0.1' },
 })

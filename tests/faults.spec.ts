@@ -68,7 +68,7 @@ test('a worker that fails is told of in its own words, and the page can be loade
       body: 'onmessage = () => { throw new Error("no such rule") }',
     }),
   )
-  await page.route('**/figures.worker*', (route) =>
+  await page.route('**/jobs.worker*', (route) =>
     route.fulfill({
       contentType: 'text/javascript',
       body: 'onmessage = () => postMessage({ failed: "a board of no cells" })',

@@ -38,11 +38,11 @@ function dateOf(files: Record<string, Uint8Array>): string {
 }
 
 /** Files as a zip. Images are packed already. */
-export function zipOf(files: Record<string, Uint8Array>): Uint8Array {
+export function zipOf(files: Record<string, Uint8Array>): Uint8Array<ArrayBuffer> {
   const mtime = dateOf(files)
   const entries = Object.entries(files).map(([name, content]) => [
     name,
     [content, { level: name.endsWith('.png') ? 0 : 6, mtime }],
   ])
-  return zipSync(Object.fromEntries(entries) as Zippable)
+  return zipSync(Object.fromEntries(entries) as Zippable) as Uint8Array<ArrayBuffer>
 }

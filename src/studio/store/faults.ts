@@ -20,19 +20,21 @@ export function noteFault(error: unknown): void {
   if (error instanceof Error && !(error instanceof DOMException)) fault.value = error.message
 }
 
-/** What went wrong in a worker; one that says nothing of it could not be loaded. */
-export function workerError({ message }: ErrorEvent): Error {
-  if (message) return new Error(message.replace(/^(Uncaught )?(\w*Error: )?/, ''))
+/** Notes that a part of the app did not come, and gives that as an error. */
+export function lostPart(): Error {
   partLost()
   return new Error(SERVER_GONE)
 }
+
+/** What went wrong in a worker; one that says nothing of it could not be loaded. */
+export const workerError = ({ message }: ErrorEvent): Error =>
+  message ? new Error(message.replace(/^(Uncaught )?(\w*Error: )?/, '')) : lostPart()
 
 /** Asks the server for a file of the app. Throws if it does not answer. */
 export async function fileOfApp(path: string): Promise<Response> {
   try {
     return await fetch(path)
   } catch {
-    partLost()
-    throw new Error(SERVER_GONE)
+    throw lostPart()
   }
 }

@@ -7,7 +7,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
 import { useBench } from '../../store/bench.ts'
 import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
-import { askOdds } from '../../workers/jobs/ask-odds.ts'
+import { askOdds } from '../../workers/jobs/odds.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
 
 /** How long to wait for another change before levels are solved anew, in ms. */

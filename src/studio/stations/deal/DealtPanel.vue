@@ -2,12 +2,12 @@
 import { ElButton, ElProgress } from 'element-plus'
 import IconCopy from '~icons/ph/copy'
 import IconSave from '~icons/ph/download-simple'
-import { computed, onBeforeUnmount, ref, shallowRef } from 'vue'
+import { computed, ref } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { isSeed } from '../../../core/deal/seed.ts'
 import { seedsFrom, type DealtFormat } from '../../../core/files/dealt-file.ts'
 import { fileStem } from '../../../core/game/names.ts'
-import { problemLine, type Result } from '../../../core/result.ts'
+import { problemLine } from '../../../core/result.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { download } from '../../parts/files/download.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -16,8 +16,8 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import { useView } from '../../store/view.ts'
 import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
-import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
-import type { DealtInput } from '../../workers/jobs/messages.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import { useJob } from '../../workers/jobs/useJob.ts'
 
 /** The deal on screen, or many from its seed, to export: for another program, or for people. */
 const props = defineProps<{ settings: Settings }>()
@@ -38,8 +38,9 @@ const FILES: Record<DealtFormat, [ending: string, type: string]> = {
   grid: ['txt', 'text/plain'],
   csv: ['csv', 'text/csv'],
 }
-const job = shallowRef<Job<Result<string>> | null>(null)
-const share = ref(0)
+const { share, run, cancel } = useJob((message) =>
+  say(`The deals could not be made: ${message}`, { tone: 'wrong' }),
+)
 const seeds = computed(() => {
   const all = seedsFrom(view.seed, count.value)
   return count.value === 1
@@ -55,30 +56,17 @@ async function make(): Promise<string | null> {
     return null
   }
   const { board, fill, deal } = props.settings
-  share.value = 0
-  const started = startJob<DealtInput, Result<string>>(
-    new Worker(new URL('../../workers/jobs/dealt.worker.ts', import.meta.url), { type: 'module' }),
-    {
-      pairs: lightPairs(bench.game!.deck.pairs),
-      settings: plain({ board, fill, deal }),
-      level: { id: bench.level?.id ?? 'house', name: bench.level?.name ?? 'House rules' },
-      seed,
-      count: count.value,
-      format: format.value,
-    },
-    (done) => (share.value = done),
-  )
-  job.value = started
-  try {
-    const boards = await started.done
-    if (boards.ok) return boards.value
-    say(`This cannot be dealt: ${problemLine(boards.problem)}`, { tone: 'wrong' })
-  } catch (error) {
-    if (!(error instanceof Cancelled))
-      say(`The deals could not be made: ${(error as Error).message}`, { tone: 'wrong' })
-  } finally {
-    if (job.value === started) job.value = null
+  const input = {
+    pairs: lightPairs(bench.game!.deck.pairs),
+    settings: plain({ board, fill, deal }),
+    level: { id: bench.level?.id ?? 'house', name: bench.level?.name ?? 'House rules' },
+    seed,
+    count: count.value,
+    format: format.value,
   }
+  const boards = await run((progress) => startJob('writeDeals', input, { progress }))
+  if (boards?.ok) return boards.value
+  if (boards) say(`This cannot be dealt: ${problemLine(boards.problem)}`, { tone: 'wrong' })
   return null
 }
 const deals = (): string => (count.value === 1 ? 'The deal is' : `${countWords(count.value, 'deal')} are`)
@@ -98,7 +86,6 @@ async function save(): Promise<void> {
   const [ending, type] = FILES[format.value]
   download(`${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-deals.${ending}`, text, type)
 }
-onBeforeUnmount(() => job.value?.cancel())
 </script>
 
 <template>
@@ -110,9 +97,9 @@ onBeforeUnmount(() => job.value?.cancel())
         {{ count === 1 ? 'deal' : 'deals' }} as
         <ChoiceWord v-model="format" label="Format of the deals" :choices="FORMATS" />
       </span>
-      <span v-if="job" class="buttons">
+      <span v-if="share !== null" class="buttons">
         <ElProgress class="going" :percentage="share * 100" :show-text="false" aria-label="Dealing" />
-        <ElButton class="btn" @click="job?.cancel()">Stop</ElButton>
+        <ElButton class="btn" @click="cancel">Stop</ElButton>
       </span>
       <span v-else class="buttons">
         <ElButton class="btn" aria-label="Copy the deals" @click="copy"><IconCopy />Copy</ElButton>

@@ -34,7 +34,7 @@ const CHOICES = WAYS.map((way) => [way, NAMES[way]] as const)
 const way = computed(() => props.settings.deal.way)
 /** whether the way depends on steps between twins */
 const stepped = computed(() => way.value === 'apart' || way.value === 'close')
-const { figures, working } = useFigures('deal', () => ({
+const { figures, working } = useFigures('dealFigures', () => ({
   pairs: bench.game!.deck.pairs,
   settings: props.settings,
 }))

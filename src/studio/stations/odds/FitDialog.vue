@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ElButton, ElCheckbox } from 'element-plus'
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { problemLine } from '../../../core/result.ts'
 import { TOO_FEW, type Fitted } from '../../../core/odds/fit.ts'
@@ -14,8 +14,9 @@ import { useToasts } from '../../parts/toast/useToasts.ts'
 import { useBench } from '../../store/bench.ts'
 import { useTapeStore } from '../../store/tapes.ts'
 import { bareGame, plain } from '../../workers/jobs/for-worker.ts'
-import type { FitInput, FitOutput } from '../../workers/jobs/fit.worker.ts'
-import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import { useJob } from '../../workers/jobs/useJob.ts'
+import type { FittedRecords } from '../../workers/jobs/work/records.ts'
 import FitTold from './FitTold.vue'
 
 /** The mind that fits played games: dropped records, tapes of Play, and the game's own kept checks. */
@@ -33,9 +34,11 @@ const withChecks = ref(false)
 /** your own tapes; games of a mind that you watched do not count */
 const tapes = computed(() => useTapeStore().kept.filter(({ by }) => by === ''))
 const withTapes = ref(true)
-const answer = shallowRef<FitOutput | null>(null)
-const working = ref(false)
-let job: Job<FitOutput> | null = null
+const answer = shallowRef<FittedRecords | null>(null)
+const { share, run, cancel } = useJob((message) =>
+  say(`These records could not be read: ${message}`, { tone: 'wrong' }),
+)
+const working = computed(() => share.value !== null)
 
 async function take(given: Iterable<File> = []): Promise<void> {
   const next = [...files.value]
@@ -48,29 +51,17 @@ async function take(given: Iterable<File> = []): Promise<void> {
   files.value = next
 }
 async function fit(): Promise<void> {
-  job?.cancel()
+  cancel()
   answer.value = null
   const kept = [...(withTapes.value ? tapes.value : []), ...(withChecks.value ? checks.value : [])].map(
     (record) => ({ name: record.name, record }),
   )
-  working.value = open.value && (files.value.length > 0 || kept.length > 0)
-  if (!working.value) return
-  const mine = startJob<FitInput, FitOutput>(
-    new Worker(new URL('../../workers/jobs/fit.worker.ts', import.meta.url), { type: 'module' }),
-    plain({ game: bareGame(bench.game!), files: files.value, kept }),
-  )
-  job = mine
-  try {
-    answer.value = await mine.done
-  } catch (error) {
-    // another fit replaced it, or the dialog was closed
-    if (error instanceof Cancelled) return
-    say(`These records could not be read: ${(error as Error).message}`, { tone: 'wrong' })
-  }
-  working.value = false
+  if (!open.value || (files.value.length === 0 && kept.length === 0)) return
+  const input = plain({ game: bareGame(bench.game!), files: files.value, kept })
+  const fitted = await run(() => startJob('fitRecords', input))
+  if (fitted) answer.value = fitted
 }
 watch([files, withChecks, withTapes, tapes, open], () => void fit(), { immediate: true })
-onBeforeUnmount(() => job?.cancel())
 
 const mind = computed((): Mind | null => {
   const { notice, fade, first, second, spread } = answer.value?.fit ?? {}

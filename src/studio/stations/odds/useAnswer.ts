@@ -1,9 +1,9 @@
 import { ref, shallowRef } from 'vue'
 import { SEED } from '../../../core/odds/games.ts'
-import type { OddsAnswers, OddsInput, OddsQuestion } from '../../workers/jobs/odds.worker.ts'
 import { plain } from '../../workers/jobs/for-worker.ts'
-import { askOdds } from '../../workers/jobs/ask-odds.ts'
+import { askOdds } from '../../workers/jobs/odds.ts'
 import { useLatestJob } from '../../workers/jobs/useLatestJob.ts'
+import type { OddsAnswers, OddsInput, OddsQuestion } from '../../workers/jobs/work/odds.ts'
 import type { OddsSubject } from './useOddsSubject.ts'
 
 /** How long to wait for another change of the question, in ms. */

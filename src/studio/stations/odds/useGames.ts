@@ -5,7 +5,7 @@ import type { Mind } from '../../../core/settings/mind.ts'
 import { problemLine } from '../../../core/result.ts'
 import { plain } from '../../workers/jobs/for-worker.ts'
 import { playLots } from '../../workers/jobs/games.ts'
-import type { GamesLot, ExactFigures } from '../../workers/jobs/games.worker.ts'
+import type { GamesLot, ExactFigures } from '../../workers/jobs/work/games.ts'
 import { Cancelled, type Job } from '../../workers/jobs/job.ts'
 import { deckKey, playedBy, type OddsSubject } from './useOddsSubject.ts'
 

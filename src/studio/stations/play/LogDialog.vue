@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { ElButton, ElProgress } from 'element-plus'
-import { onBeforeUnmount, ref, shallowRef, watch } from 'vue'
-import { bad, problemLine } from '../../../core/result.ts'
+import { ref, shallowRef, watch } from 'vue'
+import type { LogAudit } from '../../../core/audit/log.ts'
+import { bad, problemLine, type Result } from '../../../core/result.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
 import LongText from '../../parts/files/LongText.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { textOf } from '../../parts/files/text-of.ts'
 import { useBench } from '../../store/bench.ts'
 import { bareGame, plain } from '../../workers/jobs/for-worker.ts'
-import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
-import type { LogInput, LogOutput } from '../../workers/jobs/log.worker.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import { useJob } from '../../workers/jobs/useJob.ts'
 
 /** The log of a game that another program played, read line by line against the rules of this game. */
 const open = defineModel<boolean>({ required: true })
@@ -17,9 +18,8 @@ const bench = useBench()
 const picker = ref<InstanceType<typeof FilePicker>>()
 const text = ref('')
 const name = ref('')
-const read = shallowRef<LogOutput | null>(null)
-const share = ref(0)
-const job = shallowRef<Job<LogOutput> | null>(null)
+const read = shallowRef<Result<LogAudit> | null>(null)
+const { share, run, cancel } = useJob((message) => (read.value = bad('', message)))
 const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["cog/a","key/a","cog/a","key/a"]}
 {"at":812,"do":"press","cell":"A1","shows":"cog/a"}
 {"at":1490,"do":"press","cell":"B1","shows":"key/a"}
@@ -27,25 +27,11 @@ const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["c
 {"at":9000,"end":"won"}`
 
 async function judge(): Promise<void> {
-  job.value?.cancel()
   read.value = null
-  share.value = 0
-  const started = startJob<LogInput, LogOutput>(
-    new Worker(new URL('../../workers/jobs/log.worker.ts', import.meta.url), { type: 'module' }),
-    { game: plain(bareGame(bench.game!)), text: text.value },
-    (done) => (share.value = done),
-  )
-  job.value = started
-  try {
-    read.value = await started.done
-  } catch (error) {
-    if (!(error instanceof Cancelled)) read.value = bad('', (error as Error).message)
-  } finally {
-    if (job.value === started) job.value = null
-  }
+  const input = { game: plain(bareGame(bench.game!)), text: text.value }
+  read.value ??= await run((progress) => startJob('readLog', input, { progress }))
 }
-watch(open, (isOpen) => !isOpen && job.value?.cancel())
-onBeforeUnmount(() => job.value?.cancel())
+watch(open, (isOpen) => !isOpen && cancel())
 async function take(files: Iterable<File> = []): Promise<void> {
   const [file] = files
   if (!file) return
@@ -77,16 +63,16 @@ async function take(files: Iterable<File> = []): Promise<void> {
       @dragover.prevent
     />
     <div class="row">
-      <ElButton class="btn main" :disabled="!text.trim() || job !== null" @click="judge"
+      <ElButton class="btn main" :disabled="!text.trim() || share !== null" @click="judge"
         >Check this log</ElButton
       >
       <ElButton class="btn" @click="picker?.choose()">Open a file</ElButton>
       <FilePicker ref="picker" label="Log to open" accept=".jsonl,.json,.txt,.log" @take="take" />
       <span class="soft">cells as A1; times in ms since the deal</span>
     </div>
-    <div v-if="job" class="going">
+    <div v-if="share !== null" class="going">
       <ElProgress :percentage="share * 100" :show-text="false" aria-label="Reading the log" />
-      <ElButton class="btn" @click="job.cancel()">Stop</ElButton>
+      <ElButton class="btn" @click="cancel">Stop</ElButton>
     </div>
     <div role="status">
       <p v-if="read && !read.ok" class="bad">

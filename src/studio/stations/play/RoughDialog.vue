@@ -1,19 +1,18 @@
 <script setup lang="ts">
 import { ElButton, ElProgress, ElTable, ElTableColumn } from 'element-plus'
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { INVARIANTS } from '../../../core/play/invariants.ts'
 import { NASTY, type Nasty, type RoughReport } from '../../../core/play/rough.ts'
 import { REFUSALS, type Input } from '../../../core/play/events.ts'
-import type { Result } from '../../../core/result.ts'
 import { findLevel, resolveLevel, type Level } from '../../../core/settings/levels.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import { useBench } from '../../store/bench.ts'
 import { REFUSAL_WORDS } from './ledger-words.ts'
 import { lightPairs, plain } from '../../workers/jobs/for-worker.ts'
-import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
-import type { RoughInput } from '../../workers/jobs/messages.ts'
+import { startJob } from '../../workers/jobs/job.ts'
+import { useJob } from '../../workers/jobs/useJob.ts'
 
 /** Very many random and nasty presses on this level, with the rules checked after each. */
 const open = defineModel<boolean>({ required: true })
@@ -26,10 +25,9 @@ const COUNTS: [number, string][] = [
   [10_000_000, '10,000,000'],
 ]
 const count = ref(1_000_000)
-const share = ref<number | null>(null)
 const report = ref<RoughReport | null>(null)
 const problem = ref('')
-let job: Job<Result<RoughReport>> | null = null
+const { share, run, cancel } = useJob((message) => (problem.value = message))
 
 const WORDS: Record<Nasty, string> = {
   twice: 'the same card pressed twice',
@@ -53,31 +51,19 @@ const refused = computed(() =>
   }),
 )
 
-async function run(): Promise<void> {
+async function start(): Promise<void> {
   report.value = null
   problem.value = ''
-  share.value = 0
-  const input: RoughInput = {
+  const input = {
     pairs: lightPairs(bench.game!.deck.pairs),
     settings: plain(resolveLevel(bench.game!, findLevel(bench.game!, props.level.id))),
     seed: `rough-${Date.now()}`,
     inputs: count.value,
   }
-  job = startJob(
-    new Worker(new URL('../../workers/jobs/rough.worker.ts', import.meta.url), { type: 'module' }),
-    input,
-    (done) => (share.value = done),
-  )
-  try {
-    const answer = await job.done
-    if (answer.ok) report.value = answer.value
-    else problem.value = answer.problem.message
-  } catch (error) {
-    if (!(error instanceof Cancelled)) problem.value = (error as Error).message
-  }
-  share.value = null
+  const result = await run((progress) => startJob('handleLevel', input, { progress }))
+  if (result?.ok) report.value = result.value
+  else if (result) problem.value = result.problem.message
 }
-onBeforeUnmount(() => job?.cancel())
 </script>
 
 <template>
@@ -90,12 +76,12 @@ onBeforeUnmount(() => job?.cancel())
       <span
         >Inputs <ChoiceWord v-model="count" label="Inputs" :choices="COUNTS" :disabled="share !== null"
       /></span>
-      <ElButton v-if="share === null" class="btn main" @click="run">
+      <ElButton v-if="share === null" class="btn main" @click="start">
         {{ report ? 'Start again' : 'Start' }}
       </ElButton>
       <template v-else>
         <ElProgress :percentage="share * 100" :show-text="false" aria-label="Inputs tried" />
-        <ElButton class="btn" @click="job?.cancel()">Cancel</ElButton>
+        <ElButton class="btn" @click="cancel">Cancel</ElButton>
       </template>
     </div>
     <p v-if="problem" class="bad" role="alert">{{ problem }}</p>

@@ -23,11 +23,9 @@ export function useChecks(game: () => Game) {
         checked.value = new Map()
         return null
       }
-      return startJob<Game, Checked[]>(
-        new Worker(new URL('../../workers/jobs/checks.worker.ts', import.meta.url), { type: 'module' }),
-        bareGame(game()),
-        (share) => (running.value = Math.round(share * count)),
-      )
+      return startJob('runChecks', bareGame(game()), {
+        progress: (share) => (running.value = Math.round(share * count)),
+      })
     },
     take: (all) => {
       checked.value = new Map(all.map((one) => [one.id, one]))

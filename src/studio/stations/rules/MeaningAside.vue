@@ -19,7 +19,7 @@ const pairs = computed(() => Math.floor(openCells(settings.value.board).length /
 const luck = computed(() => par(Math.min(200, pairs.value)).lucky)
 
 /** From the machine itself; null while the level cannot be dealt, or no figures are there yet. */
-const { figures, working } = useFigures('rules', () => ({
+const { figures, working } = useFigures('ruleFigures', () => ({
   pairs: bench.game!.deck.pairs,
   settings: settings.value,
 }))

@@ -9,7 +9,7 @@ import type { MadeKit } from './make-kit.ts'
 
 /** What a kit is made with, and how far it is. */
 const options = defineModel<KitOptions>({ required: true })
-const props = defineProps<{ kit: MadeKit | null; problem: string; share: number; making: boolean }>()
+const props = defineProps<{ kit: MadeKit | null; problem: string; share: number | null }>()
 defineEmits<{ cancel: [] }>()
 const bench = useBench()
 const set = (change: Partial<KitOptions>): void => {
@@ -59,13 +59,13 @@ const FILES: [string, string][] = [
       />
       test {{ options.games === 1 ? 'game' : 'games' }}.
     </p>
-    <div v-if="making" class="going">
+    <div v-if="share !== null" class="going">
       <ElProgress :percentage="share * 100" :show-text="false" aria-label="Making the kit" />
       <ElButton class="btn" @click="$emit('cancel')">Stop</ElButton>
     </div>
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="kit" role="status">{{ kit.count.toLocaleString('en') }} files, ready to download.</p>
-    <p v-else-if="!making" class="soft">{{ countWords(cards, 'front') }} to draw.</p>
+    <p v-else-if="share === null" class="soft">{{ countWords(cards, 'front') }} to draw.</p>
     <p v-if="undrawn" class="problem" role="alert">
       These cards have an image that cannot be drawn, and show words instead: {{ undrawn }}. Replace the
       images in Deck.

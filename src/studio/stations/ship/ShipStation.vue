@@ -43,7 +43,7 @@ watch(
 )
 const shipping = useShipping(chosen, language, () => screen.value === 'paper')
 const { page, site, project, paper, paperOptions, names, sizes, act, problem, printing } = shipping
-const { options, kit, problem: kitProblem, share, isMaking, cancel } = shipping.kit
+const { options, kit, problem: kitProblem, share, cancel } = shipping.kit
 /** the page, if it is of the game as it is now */
 const html = computed(() => (page.isCurrent.value ? (page.made.value?.html ?? null) : null))
 
@@ -112,7 +112,6 @@ onMounted(async () => {
             :kit="kit"
             :problem="kitProblem"
             :share="share"
-            :making="isMaking"
             @cancel="cancel"
           />
           <FileDetails v-else />

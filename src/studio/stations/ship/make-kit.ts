@@ -5,8 +5,6 @@ import { messagesIn } from '../../../core/texts/ready.ts'
 import { atlasOf, kitCards, kitCardSize, type KitOptions } from '../../../ship/kit/cards.ts'
 import { svgsOf } from '../../../ship/pictures.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
-import type { KitFilesInput, KitFilesOutput } from '../../workers/jobs/kit-files.worker.ts'
-import type { ZipInput } from '../../workers/jobs/zip.worker.ts'
 import { drawKitImages } from '../../workers/painting/kit-images.ts'
 import { artOf, playerCredits } from './shipped-parts.ts'
 
@@ -43,24 +41,13 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
     const parts = { credits, words, svgs: svgsOf(art.value) }
     if (isCancelled) throw new Cancelled()
     const [files, { images, undrawn }] = await Promise.all([
-      run(
-        startJob<KitFilesInput, KitFilesOutput>(
-          new Worker(new URL('../../workers/jobs/kit-files.worker.ts', import.meta.url), { type: 'module' }),
-          { game, laid, options, parts },
-        ),
-      ),
+      run(startJob('writeKit', { game, laid, options, parts })),
       run(drawKitImages(game, laid, options.width, (share) => progress(share * DRAWING))),
     ])
     if (!files.ok) throw new Error(problemLine(files.problem))
     const all = { ...files.value, ...images }
-    const content = await run(
-      startJob<ZipInput, Uint8Array<ArrayBuffer>>(
-        new Worker(new URL('../../workers/jobs/zip.worker.ts', import.meta.url), { type: 'module' }),
-        all,
-        undefined,
-        Object.values(images).map(({ buffer }) => buffer as ArrayBuffer),
-      ),
-    )
+    const handOver = Object.values(images).map(({ buffer }) => buffer as ArrayBuffer)
+    const content = await run(startJob('packFiles', all, { handOver }))
     return { content, count: Object.keys(all).length, undrawn }
   }
   return {

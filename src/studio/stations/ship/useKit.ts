@@ -1,7 +1,7 @@
-import { computed, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import { KIT_BOUNDS, KIT_DEFAULTS, type KitOptions } from '../../../ship/kit/cards.ts'
 import { useBench } from '../../store/bench.ts'
-import { Cancelled, type Job } from '../../workers/jobs/job.ts'
+import { useJob } from '../../workers/jobs/useJob.ts'
 import type { MadeKit } from './make-kit.ts'
 import { isShape, isWithin, useChoice } from '../../parts/settings/useChoice.ts'
 
@@ -21,28 +21,13 @@ export function useKit() {
   )
   const kit = shallowRef<MadeKit | null>(null)
   const problem = ref('')
-  const share = ref(0)
-  const job = shallowRef<Job<MadeKit> | null>(null)
-  const isMaking = computed(() => job.value !== null)
+  const { share, run, cancel } = useJob((message) => (problem.value = message))
 
   async function make(): Promise<void> {
     const { makeKit } = await import('./make-kit.ts')
     problem.value = ''
-    share.value = 0
-    const mine = makeKit(bench.game!, { ...options.value }, (done) => (share.value = done))
-    job.value = mine
-    try {
-      const result = await mine.done
-      if (job.value === mine) kit.value = result
-    } catch (error) {
-      if (!(error instanceof Cancelled)) problem.value = (error as Error).message
-    } finally {
-      if (job.value === mine) job.value = null
-    }
-  }
-  function cancel(): void {
-    job.value?.cancel()
-    job.value = null
+    const result = await run((progress) => makeKit(bench.game!, { ...options.value }, progress))
+    if (result) kit.value = result
   }
   watch(
     [() => bench.game, options],
@@ -53,6 +38,5 @@ export function useKit() {
     },
     { deep: 1 },
   )
-  onBeforeUnmount(cancel)
-  return { options, kit, problem, share, isMaking, make, cancel }
+  return { options, kit, problem, share, make, cancel }
 }

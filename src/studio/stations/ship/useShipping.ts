@@ -152,7 +152,7 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     kit: () =>
       kit.kit.value
         ? { label: 'Download the kit', ready: true, run: () => saveZip(kit.kit.value!) }
-        : { label: 'Make the kit', ready: !kit.isMaking.value, run: kit.make },
+        : { label: 'Make the kit', ready: kit.share.value === null, run: kit.make },
     file: () =>
       whenMade(file, 'Download the game file', 'Writing the game file…', (text) =>
         save(text, 'application/json'),

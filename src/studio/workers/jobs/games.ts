@@ -1,7 +1,7 @@
 import type { Result } from '../../../core/result.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
-import type { GamesInput, GamesLot } from './games.worker.ts'
-import { startJob, workerCount, type Job } from './job.ts'
+import { joinJobs, startJob, workerCount, type Job } from './job.ts'
+import type { GamesInput, GamesLot } from './work/games.ts'
 
 /** The first lots are small, so that first figures come soon; all minds play each lot. */
 const LOTS = [50, 150] as const
@@ -31,19 +31,14 @@ export function playLots(
 ): Job<Result<null>> {
   const count = workerCount()
   const all = lotsOf(games)
-  const jobs = Array.from({ length: count }, (_, at) =>
-    startJob<GamesInput, Result<null>, GamesLot>(
-      new Worker(new URL('./games.worker.ts', import.meta.url), { type: 'module' }),
-      { ...level, minds, seed, lots: all.filter((_lot, i) => i % count === at) },
-      undefined,
-      [],
-      take,
+  const { done, cancel } = joinJobs(
+    Array.from({ length: count }, (_, at) =>
+      startJob<'playGames', GamesLot>(
+        'playGames',
+        { ...level, minds, seed, lots: all.filter((_lot, i) => i % count === at) },
+        { part: take },
+      ),
     ),
   )
-  const cancel = (): void => jobs.forEach((job) => job.cancel())
-  const done = Promise.all(jobs.map((job) => job.done)).then((ends) => ends.find(({ ok }) => !ok) ?? ends[0]!)
-  // one that fails stops the others; each reports its own end
-  done.catch(cancel)
-  for (const job of jobs) job.done.catch(() => undefined)
-  return { done, cancel }
+  return { done: done.then((ends) => ends.find(({ ok }) => !ok) ?? ends[0]!), cancel }
 }

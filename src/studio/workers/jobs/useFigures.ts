@@ -2,8 +2,8 @@ import { ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Pair } from '../../../core/deck/pair.ts'
 import type { Settings } from '../../../core/settings/settings.ts'
 import { lightPairs } from './for-worker.ts'
-import type { Figures, FiguresInput } from './figures.worker.ts'
 import { startJob } from './job.ts'
+import type { JobOutput } from './jobs.worker.ts'
 import { useLatestJob } from './useLatestJob.ts'
 
 /** How long to wait after an edit before the figures follow, in ms. */
@@ -13,13 +13,13 @@ const PAUSE = 60
  * Figures of a level that may take long to work out: they follow its settings in a worker, and the next change cancels
  * the work on the last. `working`: the shown figures are not of the level as it is now.
  */
-export function useFigures<What extends keyof Figures>(
-  what: What,
+export function useFigures<Name extends 'dealFigures' | 'ruleFigures'>(
+  name: Name,
   level: () => { pairs: readonly Pair[]; settings: Settings },
-): { figures: Readonly<ShallowRef<Figures[What] | null>>; working: Readonly<Ref<boolean>> } {
-  const figures = shallowRef(null) as ShallowRef<Figures[What] | null>
+): { figures: Readonly<ShallowRef<JobOutput<Name> | null>>; working: Readonly<Ref<boolean>> } {
+  const figures = shallowRef(null) as ShallowRef<JobOutput<Name> | null>
   const working = ref(true)
-  useLatestJob<Figures[What]>({
+  useLatestJob<JobOutput<Name>>({
     follow: () => {
       const { pairs, settings } = level()
       return [pairs, settings]
@@ -28,10 +28,7 @@ export function useFigures<What extends keyof Figures>(
     changed: () => (working.value = true),
     start: () => {
       const { pairs, settings } = level()
-      return startJob<FiguresInput, Figures[What]>(
-        new Worker(new URL('./figures.worker.ts', import.meta.url), { type: 'module' }),
-        { what, pairs: lightPairs(pairs), settings },
-      )
+      return startJob(name, { pairs: lightPairs(pairs), settings })
     },
     take: (found) => {
       figures.value = found

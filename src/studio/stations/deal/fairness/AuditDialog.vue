@@ -1,62 +1,47 @@
 <script setup lang="ts">
 import { ElButton, ElProgress } from 'element-plus'
 import IconFile from '~icons/ph/upload-simple'
-import { defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import { problemLine } from '../../../../core/result.ts'
 import FilePicker from '../../../parts/files/FilePicker.vue'
 import LongText from '../../../parts/files/LongText.vue'
 import ModalDialog from '../../../parts/look/ModalDialog.vue'
 import { textOf } from '../../../parts/files/text-of.ts'
-import { Cancelled, startJob, type Job } from '../../../workers/jobs/job.ts'
-import type { AuditInput, AuditOutput } from '../../../workers/jobs/audit.worker.ts'
+import { startJob } from '../../../workers/jobs/job.ts'
+import { useJob } from '../../../workers/jobs/useJob.ts'
+import type { AuditedBoards } from '../../../workers/jobs/work/deals.ts'
 import BoardsAsRead from './BoardsAsRead.vue'
 
 /** Boards that another program dealt: dropped, opened or pasted, shown as they were read, and checked like our own. */
 const open = defineModel<boolean>({ required: true })
 const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
-type Read = Extract<AuditOutput, { ok: true }>['value']
 
 const text = ref('')
 const source = ref('')
 const given = ref<{ rows: number; columns: number } | null>(null)
-const share = ref(0)
 const problem = ref('')
 const over = ref(false)
-const job = shallowRef<Job<AuditOutput> | null>(null)
-const found = shallowRef<Read | null>(null)
+const { share, run, cancel } = useJob((message) => (problem.value = message))
+const found = shallowRef<AuditedBoards | null>(null)
 const picker = ref<InstanceType<typeof FilePicker>>()
 
 const EXAMPLE = 'A B B C A C\nC A B A C B\n…'
 watch(open, (isOpen) => {
-  if (!isOpen) return job.value?.cancel()
+  if (!isOpen) return cancel()
   text.value = source.value = problem.value = ''
   found.value = null
   given.value = null
 })
-onBeforeUnmount(() => job.value?.cancel())
 
 async function read(): Promise<void> {
-  job.value?.cancel()
   problem.value = ''
-  share.value = 0
-  const started = startJob<AuditInput, AuditOutput>(
-    new Worker(new URL('../../../workers/jobs/audit.worker.ts', import.meta.url), { type: 'module' }),
-    { text: text.value, size: given.value ? { ...given.value } : {} },
-    (done) => (share.value = done),
-  )
-  job.value = started
-  try {
-    const answer = await started.done
-    if (answer.ok) {
-      found.value = answer.value
-      const { rows, columns } = answer.value.read.board
-      given.value = { rows, columns }
-    } else problem.value = problemLine(answer.problem)
-  } catch (error) {
-    if (!(error instanceof Cancelled)) problem.value = (error as Error).message
-  } finally {
-    if (job.value === started) job.value = null
-  }
+  const input = { text: text.value, size: given.value ? { ...given.value } : {} }
+  const answer = await run((progress) => startJob('auditBoards', input, { progress }))
+  if (answer?.ok) {
+    found.value = answer.value
+    const { rows, columns } = answer.value.read.board
+    given.value = { rows, columns }
+  } else if (answer) problem.value = problemLine(answer.problem)
 }
 
 async function take(files: Iterable<File> = []): Promise<void> {
@@ -134,16 +119,16 @@ function resize(side: 'rows' | 'columns', value: number): void {
         />
       </template>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
-      <div v-if="job" class="going">
+      <div v-if="share !== null" class="going">
         <ElProgress :percentage="share * 100" :show-text="false" aria-label="Reading boards" />
-        <ElButton class="btn" @click="job.cancel()">Stop</ElButton>
+        <ElButton class="btn" @click="cancel">Stop</ElButton>
       </div>
       <FilePicker ref="picker" label="File with boards" @take="take" />
     </div>
     <template #buttons>
       <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
       <ElButton v-if="found" class="btn" @click="askForOthers">Other boards</ElButton>
-      <ElButton v-else class="btn main" :disabled="!text.trim() || job !== null" @click="read">
+      <ElButton v-else class="btn main" :disabled="!text.trim() || share !== null" @click="read">
         Check these boards
       </ElButton>
     </template>

@@ -2,14 +2,14 @@
 import { ElButton, ElProgress } from 'element-plus'
 import IconAudit from '~icons/ph/magnifying-glass'
 import IconRun from '~icons/ph/cards-three'
-import { computed, defineAsyncComponent, onBeforeUnmount, ref, shallowRef, watch } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef, watch } from 'vue'
 import type { Settings } from '../../../../core/settings/settings.ts'
 import ChoiceWord from '../../../parts/settings/ChoiceWord.vue'
 import { useBench } from '../../../store/bench.ts'
 import { useView } from '../../../store/view.ts'
 import { measureFairness } from '../../../workers/jobs/fairness.ts'
-import { Cancelled, type Job } from '../../../workers/jobs/job.ts'
-import type { Fairness } from '../../../workers/jobs/messages.ts'
+import { useJob } from '../../../workers/jobs/useJob.ts'
+import type { Fairness } from '../../../workers/jobs/work/deals.ts'
 import AuditDialog from './AuditDialog.vue'
 
 /**
@@ -23,8 +23,7 @@ const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
 
 const COUNTS = [1e3, 1e4, 1e5, 1e6].map((n) => [String(n), n.toLocaleString('en')] as const)
 const count = ref('10000')
-const share = ref(0)
-const job = shallowRef<Job<Fairness> | null>(null)
+const { share, run, cancel } = useJob((message) => (failure.value = message))
 const result = shallowRef<(Fairness & { way: Settings['deal']['way']; count: number }) | null>(null)
 const failure = ref('')
 const auditOpen = ref(false)
@@ -33,29 +32,17 @@ const names = computed(() => bench.game!.deck.pairs.map(({ name }) => name))
 const dealt = computed(() => props.settings.deal.way !== 'in-order' && props.settings.deal.way !== 'arranged')
 const claim = computed(() => (result.value && result.value.way !== 'shuffled' ? 'by-steps' : 'shuffled'))
 
-async function run(): Promise<void> {
-  job.value?.cancel()
+async function start(): Promise<void> {
   failure.value = ''
   result.value = null
-  share.value = 0
   const { way } = props.settings.deal
-  const started = measureFairness(
-    bench.game!.deck.pairs,
-    props.settings,
-    Number(count.value),
-    `fairness-${view.seedFor('every-play')}`,
-    (done) => (share.value = done),
+  const deals = Number(count.value)
+  const seed = `fairness-${view.seedFor('every-play')}`
+  const fairness = await run((progress) =>
+    measureFairness(bench.game!.deck.pairs, props.settings, deals, seed, progress),
   )
-  job.value = started
-  try {
-    result.value = { ...(await started.done), way, count: Number(count.value) }
-  } catch (error) {
-    if (!(error instanceof Cancelled)) failure.value = (error as Error).message
-  } finally {
-    if (job.value === started) job.value = null
-  }
+  if (fairness) result.value = { ...fairness, way, count: deals }
 }
-const cancel = (): void => job.value?.cancel()
 
 // a measurement of another board or deck does not apply to this one
 watch(
@@ -68,11 +55,14 @@ watch(
     result.value = null
   },
 )
-onBeforeUnmount(cancel)
 </script>
 
 <template>
-  <section class="fairness panel" :class="{ idle: !result && !job }" aria-labelledby="fairness-title">
+  <section
+    class="fairness panel"
+    :class="{ idle: !result && share === null }"
+    aria-labelledby="fairness-title"
+  >
     <div class="run">
       <h2 id="fairness-title">Fairness</h2>
       <p v-if="dealt" class="soft">
@@ -81,12 +71,12 @@ onBeforeUnmount(cancel)
         times.
       </p>
       <p v-else class="soft">This level is not shuffled: there is nothing to test.</p>
-      <div v-if="job" class="going">
+      <div v-if="share !== null" class="going">
         <ElProgress :percentage="share * 100" :show-text="false" aria-label="Dealing" />
         <ElButton class="btn" @click="cancel">Stop</ElButton>
       </div>
       <span v-else class="buttons">
-        <ElButton v-if="dealt" class="btn main" :disabled="!ready" @click="run">
+        <ElButton v-if="dealt" class="btn main" :disabled="!ready" @click="start">
           <IconRun />{{ result ? 'Once more' : 'Deal them' }}
         </ElButton>
         <ElButton class="btn" @click="auditOpen = true"><IconAudit />Other boards…</ElButton>

@@ -1,10 +1,10 @@
-import { prepareDeal } from '../../../core/deal/deal.ts'
-import type { Pair } from '../../../core/deck/pair.ts'
-import { evenOut } from '../../../core/odds/even-out.ts'
-import { oddsOf, type Odds } from '../../../core/odds/odds-of.ts'
-import { GAMES, joinGames, playGames, type Playable } from '../../../core/odds/games.ts'
-import { sensitivities, type Sensitivity } from '../../../core/odds/sensitivity.ts'
-import type { Lever } from '../../../core/odds/levers.ts'
+import { prepareDeal } from '../../../../core/deal/deal.ts'
+import type { Pair } from '../../../../core/deck/pair.ts'
+import { evenOut } from '../../../../core/odds/even-out.ts'
+import { oddsOf, type Odds } from '../../../../core/odds/odds-of.ts'
+import { GAMES, joinGames, playGames, type Playable } from '../../../../core/odds/games.ts'
+import { sensitivities, type Sensitivity } from '../../../../core/odds/sensitivity.ts'
+import type { Lever } from '../../../../core/odds/levers.ts'
 import {
   betterShare,
   kindToHard,
@@ -12,11 +12,11 @@ import {
   playDeals,
   type Luck,
   type ToldDeal,
-} from '../../../core/odds/luck.ts'
-import { countWithin, solve, type Effort, type Solved, type Wanted } from '../../../core/odds/solve.ts'
-import type { Mind } from '../../../core/settings/mind.ts'
-import type { Settings } from '../../../core/settings/settings.ts'
-import { answer } from './answer.ts'
+} from '../../../../core/odds/luck.ts'
+import { countWithin, solve, type Effort, type Solved, type Wanted } from '../../../../core/odds/solve.ts'
+import type { Mind } from '../../../../core/settings/mind.ts'
+import type { Settings } from '../../../../core/settings/settings.ts'
+import type { Report } from './messages.ts'
 
 /** What is worked out of a level, or of a ladder, besides its games. */
 export type OddsQuestion =
@@ -61,7 +61,8 @@ const LADDER: Effort = { most: GAMES, fewest: 200, turns: 10_000_000 }
 const PLAYS = 5
 const DEALS: Effort = { most: 1000, fewest: 50, turns: 500_000 }
 
-answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
+/** The answer to a question about odds. */
+export function answerOdds(input: OddsInput, { progress }: Report): OddsAnswers[keyof OddsAnswers] {
   const { pairs, seed } = input
   const levels = input.levels.map(({ settings, rivals }): Playable | null => {
     const dealer = prepareDeal(pairs, settings, true)
@@ -84,7 +85,7 @@ answer<OddsInput, OddsAnswers[keyof OddsAnswers]>((input, progress) => {
   if (input.ask === 'solve') return solve(level, input.wanted, seed, progress)
   if (input.ask === 'hangs') return sensitivities(level, input.mind, seed, STEP_GAMES, progress)
   return luckTold(level, input.mind, input.other, seed, progress)
-})
+}
 
 const mean = (values: ArrayLike<number>): number =>
   Array.from(values).reduce((sum, value) => sum + value, 0) / values.length
