@@ -125,9 +125,9 @@ export function auditDeals(
   options: { rows?: number; columns?: number; json?: boolean },
   shell: Shell,
 ): number {
-  const read = boardsAt(path, options, shell)
-  const { board, boards, names, guessed, problems, leftOut, twinsKnown } = read
-  const audit = auditBoards(read)
+  const given = boardsAt(path, options, shell)
+  const { board, boards, names, guessed, problems, leftOut, twinsKnown } = given
+  const audit = auditBoards(given)
   const { report, reason } = audit
   for (const problem of problems) shell.tell(`${path}: ${problem}: left out`)
   if (leftOut > problems.length) shell.tell(`${path}: and ${leftOut - problems.length} more lines left out`)
@@ -137,7 +137,7 @@ export function auditDeals(
     )
   if (!twinsKnown) shell.tell(`${path}: every card has a name of its own, so twins are not known`)
   if (report.verdict === 'too-few') throw new Unusable(`${path}: ${verdictWords(report, 'shuffled')}`)
-  if (options.json) shell.print(JSON.stringify(auditJson(read, audit)))
+  if (options.json) shell.print(JSON.stringify(auditJson(given, audit)))
   else {
     shell.print(
       `${countWords(boards.length, 'board')} of ${board.rows} × ${board.columns}, ${countWords(names.length, 'pair')}`,

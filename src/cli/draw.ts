@@ -93,7 +93,7 @@ export async function drawKit(
 ): Promise<{ images: Record<string, Uint8Array>; undrawn: string[] }> {
   const size = kitCardSize(game, width)
   const images: Record<string, Uint8Array> = {}
-  const undrawn: string[] = []
+  const failures: string[] = []
   const whole = createCanvas(atlas.width, atlas.height)
   const sheet = whole.getContext('2d')
   const draw = async (file: string, card: LoadedFace | LoadedBack, place: number): Promise<void> => {
@@ -107,10 +107,10 @@ export async function drawKit(
   }
   for (const [i, { card, file, face }] of cards.entries()) {
     const loaded = await loadFace(face)
-    if (face.kind !== 'text' && !loaded.image) undrawn.push(card)
+    if (face.kind !== 'text' && !loaded.image) failures.push(card)
     await draw(file, loaded, i)
   }
   await draw(BACK, await loadBack(game.deck.back), cards.length)
   images['atlas.png'] = new Uint8Array(await whole.encode('png'))
-  return { images, undrawn }
+  return { images, undrawn: failures }
 }

@@ -94,23 +94,23 @@ const MAKERS: Record<ShippedAs, Maker> = {
     const cards = kitCards(game)
     const atlas = atlasOf(cards.length + 1, kitCardSize(game, width))
     if (!atlas.ok) return atlas
-    const laid = { cards, atlas: atlas.value }
+    const layout = { cards, atlas: atlas.value }
     const docs = { readme: built.text('../docs/kit.md'), shuffle: built.text('../docs/shuffle.md') }
     const { words } = await withWords(game, art)
     const parts = { docs, credits: built.credits(game), words, svgs: svgsOf(art) }
-    const files = kitFiles(game, laid, { width, ...counts }, parts)
+    const files = kitFiles(game, layout, { width, ...counts }, parts)
     if (!files.ok) return files
     const { drawKit } = await import('./draw.ts')
-    const { images, undrawn } = await drawKit(game, laid, width)
+    const { images, undrawn } = await drawKit(game, layout, width)
     for (const card of undrawn) tell(`${card}: its image cannot be drawn; its words stand there`)
     return zipped({ ...files.value, ...images })
   },
 }
 
 /** A game in the languages that are asked for, its own first; in those it names itself if none are. */
-function speaking(game: Game, asked: readonly string[] | undefined): Game {
-  if (!asked) return game
-  const languages = [...new Set(asked)]
+function speaking(game: Game, tags: readonly string[] | undefined): Game {
+  if (!tags) return game
+  const languages = [...new Set(tags)]
   const wrong = languages.find((tag) => !isLanguage(tag))
   if (wrong !== undefined)
     throw new Unusable(`--lang: ${quoted(wrong)} is none of the languages, which are ${LANGUAGES.join(', ')}`)

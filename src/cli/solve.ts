@@ -34,12 +34,13 @@ export function solve(path: string, options: SolveOptions, shell: Shell): number
   }
   const mind = mindOf(options.mind, shell)
   const { by, win: share } = options
-  const solved = solveFor(playable.value, { mind, by, share }, options.seed ?? SEED)
-  if (options.json) shell.print(JSON.stringify({ level: level.id, mind: mind.id, by, win: share, ...solved }))
-  else shell.print(solvedWords(solved, by))
-  if (!solved.ok) return 1
+  const solution = solveFor(playable.value, { mind, by, share }, options.seed ?? SEED)
+  if (options.json)
+    shell.print(JSON.stringify({ level: level.id, mind: mind.id, by, win: share, ...solution }))
+  else shell.print(solvedWords(solution, by))
+  if (!solution.ok) return 1
   if (options.write !== undefined) {
-    const { section, patch } = leverPatch(by, solved.value)
+    const { section, patch } = leverPatch(by, solution.value)
     writeAt(options.write, writeGame(writeSettings(game, level.id, section, patch)), shell)
   }
   return 0
@@ -48,18 +49,18 @@ export function solve(path: string, options: SolveOptions, shell: Shell): number
 const valueWords = (by: Lever, value: number): string =>
   by === 'lives' || by === 'turns' ? `${value} ${by}` : `${by} ${value / 1000} s`
 
-function solvedWords(solved: Solved, by: Lever): string {
-  const { share, interval, games } = solved.wins
+function solvedWords(solution: Solved, by: Lever): string {
+  const { share, interval, games } = solution.wins
   const wins = `wins ${percent(share)} of 100 (${percent(interval[0])} to ${percent(interval[1])}) of ${games} fresh games`
-  if (solved.ok) {
-    const [from, to] = solved.range.map((value) => valueWords(by, value))
-    return `${valueWords(by, solved.value)}; ${wins}; ${from} to ${to} would do as well`
+  if (solution.ok) {
+    const [from, to] = solution.range.map((value) => valueWords(by, value))
+    return `${valueWords(by, solution.value)}; ${wins}; ${from} to ${to} would do as well`
   }
   const why =
-    solved.why === 'no-effect'
+    solution.why === 'no-effect'
       ? 'this rule changes nothing here'
-      : `most other games end by ${solved.most ?? 'nothing'}`
-  return `no value works; the best is ${valueWords(by, solved.value)}, which ${wins}: ${why}`
+      : `most other games end by ${solution.most ?? 'nothing'}`
+  return `no value works; the best is ${valueWords(by, solution.value)}, which ${wins}: ${why}`
 }
 
 /** The mind that fits the records of a game; 1 if there are too few for any figure. */

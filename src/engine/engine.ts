@@ -79,7 +79,7 @@ export type Deal = ReadOnly<{
   cards: Card[]
 }>
 
-const missing = (level: string): Result<never> => bad('level', `no level ${quoted(level)} in this game`)
+const noLevel = (level: string): Result<never> => bad('level', `no level ${quoted(level)} in this game`)
 
 /**
  * All settings of a level: its own, and the house rules for the rest. In: a game, and the level's id. Wrong: there is
@@ -91,7 +91,7 @@ export function settingsOf(game: Game, level: string): Result<LevelSettings> {
 
 function rulesOf(game: Game, level: string): Result<Settings> {
   const match = findLevel(game, level)
-  if (!match) return missing(level)
+  if (!match) return noLevel(level)
   const settings = resolveLevel(game, match)
   const { board, fill } = settings
   const problem =
@@ -164,11 +164,11 @@ export function faceOf(game: Game, card: Card): Result<Face> {
  * `pause`, `resume` and `advance` only. In: a game, and a level with its cards by name as `deal` gives them. Wrong: no
  * such level, or these cards do not make its board.
  */
-export function startRound(game: Game, dealt: Pick<Deal, 'level' | 'cells'>): Result<Round> {
-  const settings = rulesOf(game, dealt.level)
+export function startRound(game: Game, deal: Pick<Deal, 'level' | 'cells'>): Result<Round> {
+  const settings = rulesOf(game, deal.level)
   if (!settings.ok) return settings
-  if (!Array.isArray(dealt.cells)) return bad('cells', 'are missing')
-  const cells = arrangedCells(game.deck.pairs, settings.value.board, dealt.cells)
+  if (!Array.isArray(deal.cells)) return bad('cells', 'are missing')
+  const cells = arrangedCells(game.deck.pairs, settings.value.board, deal.cells)
   return cells.ok
     ? good(newRound(settings.value, cells.value))
     : bad(cells.problem.at.replace('arranged', 'cells'), cells.problem.message)
@@ -214,9 +214,9 @@ export const resultOf = (round: Round): RoundResult => figuresOf(round as OpenRo
 export function replay(
   game: Game,
   record: PlayRecord,
-  given: Given = {},
+  expected: Given = {},
 ): Result<{ result: RoundResult; events: readonly RoundEvent[] }> {
-  const problem = partProblem(record) ?? givenProblem(record, given) ?? inOrder(record)
+  const problem = partProblem(record) ?? givenProblem(record, expected) ?? inOrder(record)
   if (problem) return { ok: false, problem }
   const settings = rulesOf(game, record.level)
   if (!settings.ok) return settings
@@ -229,8 +229,9 @@ export function replay(
 const ACTS: readonly unknown[] = ['press', 'turn-back', 'pause', 'resume'] satisfies Input['do'][]
 
 /** The first part that a record has to have and this one has not; it may come from anywhere. */
-function partProblem({ deal: laid, seed, inputs }: Partial<PlayRecord>): Problem | null {
-  if (laid !== undefined && !Array.isArray(laid)) return { at: 'deal', message: 'is not a list of cards' }
+function partProblem({ deal: recordDeal, seed, inputs }: Partial<PlayRecord>): Problem | null {
+  if (recordDeal !== undefined && !Array.isArray(recordDeal))
+    return { at: 'deal', message: 'is not a list of cards' }
   if (!isSeed(seed)) return { at: 'seed', message: 'is not a text of 1 to 64 characters' }
   if (!Array.isArray(inputs)) return { at: 'inputs', message: 'are missing' }
   return firstOf(inputs as Partial<Input & { cell: number }>[], (input, i) =>
@@ -245,11 +246,11 @@ function partProblem({ deal: laid, seed, inputs }: Partial<PlayRecord>): Problem
  * repeated pairs, or deals that are not shuffled. Wrong: as `deal`.
  */
 export function parOf(game: Game, level: string): Result<Par | null> {
-  const dealt = deal(game, level, 'par')
+  const sample = deal(game, level, 'par')
   const settings = rulesOf(game, level)
-  if (!dealt.ok) return dealt
+  if (!sample.ok) return sample
   if (!settings.ok) return settings
-  const { cards } = dealt.value
+  const { cards } = sample.value
   return good(
     parHolds(settings.value, cards) ? par(cards.filter((card) => card !== NO_CARD).length / 2) : null,
   )

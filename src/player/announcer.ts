@@ -5,7 +5,7 @@ import { element } from './element.ts'
 import type { Hud } from './hud.ts'
 import { playSound, prepareSounds, soundOf } from './sound.ts'
 import type { Table } from './table.ts'
-import { isMinor, shown, spoken } from './words.ts'
+import { eventLine, eventWords, isMinor } from './words.ts'
 
 /** ms */
 const SECOND = 1000
@@ -20,7 +20,7 @@ export function newAnnouncer(table: Table, hud: Hud) {
   const isFirstLook = (): boolean => table.round?.phase === 'first-look'
 
   /** A new round lies on the table, or the problem that it cannot be dealt. */
-  function dealt(): void {
+  function announceDeal(): void {
     hud.say(isFirstLook() ? table.speech.say('lookWell') : '', 'plain')
     live.textContent = ''
     second = Infinity
@@ -36,13 +36,13 @@ export function newAnnouncer(table: Table, hud: Hud) {
     for (const event of events) {
       const sound = soundOf(event, table.settings.sound)
       if (sound && table.sound) playSound(sound, table.settings)
-      const word = spoken(table, event)
+      const word = eventWords(table, event)
       const now = performance.now()
       if (word && !(isMinor(event) && now - minorAt < SECOND)) {
         words.push(word)
         if (isMinor(event)) minorAt = now
       }
-      const line = shown(table.speech, event)
+      const line = eventLine(table.speech, event)
       if (line) hud.say(line.text, line.tone)
     }
     if (words.length) live.textContent = words.join(' ')
@@ -60,5 +60,5 @@ export function newAnnouncer(table: Table, hud: Hud) {
   /** The last message no longer holds. */
   const hush = (): void => hud.say('', 'plain')
 
-  return { live, dealt, looks, tell, watchClock, hush }
+  return { live, dealt: announceDeal, looks, tell, watchClock, hush }
 }

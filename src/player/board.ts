@@ -94,16 +94,16 @@ export class BoardView {
     if (this.#placedFor === `${width} ${height}`) return
     this.#placedFor = `${width} ${height}`
     const surface = tableSurface(width, height, table.settings)
-    const laid = layout(surface, rows, columns)
-    root.style.setProperty('--card-width', `${laid.card.width}px`)
+    const surfaceLayout = layout(surface, rows, columns)
+    root.style.setProperty('--card-width', `${surfaceLayout.card.width}px`)
     const order = look.dealIn === 'from-middle' ? fromMiddle(rows, columns) : null
     this.#cards.forEach((view, cell) => {
       if (!view) return
-      const { x, y, width: w, height: h } = laid.places[cell]!
+      const { x, y, width: w, height: h } = surfaceLayout.places[cell]!
       Object.assign(view.button.style, { left: `${x}px`, top: `${y}px`, width: `${w}px`, height: `${h}px` })
       view.button.style.setProperty('--order', String(order?.[cell] ?? cell))
     })
-    this.behind.place(laid)
+    this.behind.place(surfaceLayout)
   }
 
   draw(): void {

@@ -36,47 +36,47 @@ const TOLD: Partial<Record<Event['kind'], string>> = {
  * In: the text of `?host=`, null if there is none. Out: what the table calls after each change, and when the player
  * leaves.
  */
-export function newHost(asked: string | null) {
-  const origin = originIn(asked)
+export function newHost(hostOrigin: string | null) {
+  const origin = originIn(hostOrigin)
   let round: Table['round'] = null
-  let heard = 0
+  let inputCount = 0
   /** whether the next round is the current one, in another language */
   let goesOn = false
 
   /** `always` goes to whoever holds the frame. */
   function post(event: string, table: Readonly<Table>, about: object = {}, always: object = {}): void {
     const { level, seed } = table
-    const given = { luckyTwin: 1, event, level: level.id, ...always }
+    const message = { luckyTwin: 1, event, level: level.id, ...always }
     const ended = event === 'won' || event === 'lost' || event === 'left'
     const result = ended && table.round ? resultOf(table.round) : {}
     // a game against a chosen rival is not the level's own, and no record says so
     const record = ended && !table.rival && { record: recordOf(table) }
     parent.postMessage(
-      origin ? { ...given, seed, ...about, ...result, ...record } : { ...given, ...result },
+      origin ? { ...message, seed, ...about, ...result, ...record } : { ...message, ...result },
       origin ?? '*',
     )
   }
-  const recordOf = ({ game, level, seed, inputs, round: played }: Readonly<Table>) => ({
+  const recordOf = ({ game, level, seed, inputs, round: round }: Readonly<Table>) => ({
     ...recordHead,
     game: game.id,
     level: level.id,
     seed,
     inputs,
-    until: played?.at,
+    until: round?.at,
   })
 
-  function changed(table: Readonly<Table>): void {
+  function tell(table: Readonly<Table>): void {
     if (!table.round) return
     if (table.round !== round) {
-      if (round === null) post('ready', table, {}, asked !== null && !origin ? { problem: 'host' } : {})
+      if (round === null) post('ready', table, {}, hostOrigin !== null && !origin ? { problem: 'host' } : {})
       if (!goesOn) {
-        heard = 0
+        inputCount = 0
         post('dealt', table)
       }
       round = table.round
       goesOn = false
     }
-    for (const event of round.events!.slice(heard)) {
+    for (const event of round.events!.slice(inputCount)) {
       const name = TOLD[event.kind]
       if (!name) continue
       const about =
@@ -85,7 +85,7 @@ export function newHost(asked: string | null) {
           : {}
       post(name, table, about)
     }
-    heard = round.events!.length
+    inputCount = round.events!.length
   }
 
   /** Does what the page around asks for. Anything else is left alone, and costs hardly anything. */
@@ -108,5 +108,5 @@ export function newHost(asked: string | null) {
     )
   }
   const goOn = (): void => void (goesOn = true)
-  return { changed, listen, goOn, left: (table: Readonly<Table>) => post('left', table) }
+  return { changed: tell, listen, goOn, left: (table: Readonly<Table>) => post('left', table) }
 }

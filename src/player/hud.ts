@@ -116,15 +116,15 @@ export class Hud {
   }
 
   /** The figures that the level shows, in its order. */
-  #drawFigures(round: Round, left: number | null): void {
+  #drawFigures(round: Round, msLeft: number | null): void {
     const { settings, level, speech } = this.table
     const { say, number, clock } = speech
-    const shown = figuresOf(settings)
+    const figureList = figuresOf(settings)
     if (this.#shownFor !== round) {
       this.#shownFor = round
-      this.#row.replaceChildren(...shown.map((name) => this.#figure(name).box))
-      this.#row.classList.toggle('lt-many', shown.length > MANY)
-      if (shown.includes('best')) {
+      this.#row.replaceChildren(...figureList.map((name) => this.#figure(name).box))
+      this.#row.classList.toggle('lt-many', figureList.length > MANY)
+      if (figureList.includes('best')) {
         const best = this.best()[level.id]
         this.#put(this.#figure('best').value, best ? number(best.score) : '–')
       }
@@ -134,7 +134,7 @@ export class Hud {
       most === null ? number(value) : say('outOf', { n: value, most })
     // only the visible ones are worked out: this runs once a frame
     const texts: Record<Exclude<Figure, 'best'>, () => string> = {
-      'time-left': () => (left === null ? '' : clock(left, true)),
+      'time-left': () => (msLeft === null ? '' : clock(msLeft, true)),
       'time-used': () => clock(timeUsed(round), false),
       turns: () => of(round.turns, turns),
       flips: () => number(round.flips),
@@ -143,10 +143,10 @@ export class Hud {
       streak: () => number(round.streak),
       lives: () => of(round.lives ?? 0, lives),
     }
-    for (const name of shown) if (name !== 'best') this.#put(this.#figure(name).value, texts[name]())
+    for (const name of figureList) if (name !== 'best') this.#put(this.#figure(name).value, texts[name]())
     this.#figures['time-left']?.box.classList.toggle(
       'lt-short',
-      left !== null && left <= 10_000 && !isOver(round),
+      msLeft !== null && msLeft <= 10_000 && !isOver(round),
     )
   }
 

@@ -334,8 +334,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     table.takesKeyboard = true
   }
 
-  const stored = options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
-  const openGame = options.open ?? stored
+  const openBefore =
+    options.seed === undefined && options.level === undefined ? readOpen(keepGame, game) : null
+  const openGame = options.open ?? openBefore
   if (openGame) table.asksWho = table.opens = false
   if (MINDS_PLAY) table.rival = openGame?.rival
   if (!openGame) deal(undefined, options.seed)

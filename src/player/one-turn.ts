@@ -20,7 +20,7 @@ export type OneTurn = { cells: Cells; inputs: readonly Input[]; until: number }
 export function playTurns(
   host: HTMLElement,
   { game, art, turns, speed }: { game: Game; art: Art; turns: readonly OneTurn[]; speed: number },
-  told: (turn: number, at: number) => void,
+  onTurn: (turn: number, at: number) => void,
 ): () => void {
   const table = newTable(game, art, game.levels[0]!, english)
   const board = new BoardView(table)
@@ -51,7 +51,7 @@ export function playTurns(
     while (waiting[0] && waiting[0].at <= now) apply(round, waiting.shift()!)
     advance(round, now)
     board.draw()
-    told(at, now)
+    onTurn(at, now)
     if (now >= turns[at]!.until) next()
     frame = requestAnimationFrame(step)
   }

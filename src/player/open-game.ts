@@ -25,7 +25,7 @@ export function openGameOf({ level, seed, inputs, round, rival }: Readonly<Table
  */
 export function newOpenKeeper(keep: Keep | null, table: Table) {
   let timer: ReturnType<typeof setTimeout> | undefined
-  let kept = ''
+  let lastText = ''
   let keptAt = -KEEP_EVERY
   function now(): void {
     clearTimeout(timer)
@@ -33,8 +33,8 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
     if (!keep || !table.round) return
     const open = openGameOf(table)
     const text = open ? JSON.stringify(open) : ''
-    if (text === kept) return
-    kept = text
+    if (text === lastText) return
+    lastText = text
     keptAt = performance.now()
     keep.write(text)
   }
@@ -47,15 +47,15 @@ export function newOpenKeeper(keep: Keep | null, table: Table) {
 /** The game that was left open, or null; unreadable data counts as none. */
 export function readOpen(keep: Keep | null, game: Game): OpenGame | null {
   try {
-    const stored = JSON.parse(keep?.read() || 'null') as OpenGame | null
+    const openGame = JSON.parse(keep?.read() || 'null') as OpenGame | null
     const sound =
-      stored &&
-      typeof stored.seed === 'string' &&
-      isSeed(stored.seed) &&
-      findLevel(game, stored.level) &&
-      Array.isArray(stored.inputs) &&
-      Number.isInteger(stored.at)
-    return sound ? stored : null
+      openGame &&
+      typeof openGame.seed === 'string' &&
+      isSeed(openGame.seed) &&
+      findLevel(game, openGame.level) &&
+      Array.isArray(openGame.inputs) &&
+      Number.isInteger(openGame.at)
+    return sound ? openGame : null
   } catch {
     return null
   }

@@ -12,7 +12,7 @@ import { neighbour } from './input.ts'
 import { soundOf } from './sound.ts'
 import { newOpenKeeper, readOpen, type OpenGame } from './open-game.ts'
 import { act, dealTable, newTable, nextDue, nextLevel, runAt, standTable, tick, type Table } from './table.ts'
-import { cardLabel, isMinor, shown, spoken, tale } from './words.ts'
+import { cardLabel, eventLine, eventWords, isMinor, tale } from './words.ts'
 
 const settings = settingsWith({
   board: { rows: 2, columns: 3, gaps: ['B1', 'C2'] },
@@ -48,7 +48,7 @@ describe('what the table says', () => {
     const one = table()
     press(one, 0, 0)
     press(one, 1, 0)
-    const said = (): string => spoken(one, one.round!.events!.at(-1)!)
+    const said = (): string => eventWords(one, one.round!.events!.at(-1)!)
     expect(said()).toBe('A1, A0')
     press(one, 2, 1)
     expect(said()).toBe('B1, no card')
@@ -56,9 +56,9 @@ describe('what the table says', () => {
     const own: Table = { ...table(), speech, game: structuredClone(game) }
     own.game.deck.pairs[0]!.a.alt = 'A cog.'
     press(own, 0, 0)
-    expect(spoken(own, own.round!.events!.at(-1)!)).toBe('A1: A cog.')
-    expect(spoken(own, { at: 0, phase: 'won', kind: 'won', bonus: 0 })).toBe('Every clock ticks!')
-    expect(spoken(one, { at: 0, phase: 'won', kind: 'won', bonus: 0 })).toBe('All pairs found')
+    expect(eventWords(own, own.round!.events!.at(-1)!)).toBe('A1: A cog.')
+    expect(eventWords(own, { at: 0, phase: 'won', kind: 'won', bonus: 0 })).toBe('Every clock ticks!')
+    expect(eventWords(one, { at: 0, phase: 'won', kind: 'won', bonus: 0 })).toBe('All pairs found')
     expect(
       isMinor({ at: 0, phase: 'ready', kind: 'settled', first: 0, second: 1, to: 'down', by: 'time' }),
     ).toBe(true)
@@ -73,7 +73,7 @@ describe('what the table says', () => {
     press(one, 2000, 0)
     press(one, 2001, 2)
     const events = one.round!.events!
-    expect(events.map((event) => spoken(one, event)).filter(Boolean)).toEqual([
+    expect(events.map((event) => eventWords(one, event)).filter(Boolean)).toEqual([
       'A1: A0.',
       'A2: A1.',
       'No match.',
@@ -86,7 +86,7 @@ describe('what the table says', () => {
       'A match, by luck.',
       'All pairs found',
     ])
-    expect(events.flatMap((event) => shown(english, event)?.text || [])).toEqual([
+    expect(events.flatMap((event) => eventLine(english, event)?.text || [])).toEqual([
       'Not a pair',
       'A lucky pair!',
       'A lucky pair!',

@@ -148,9 +148,9 @@ export async function hearSound(name: SoundName, { sound, volumes }: Sounds): Pr
  * anything is heard.
  */
 export function playSound(name: SoundName, { sound, volumes }: Sounds): boolean {
-  const heard = sound[momentOf(name)]
+  const own = sound[momentOf(name)]
   const volume = (sound.volume / 100) * (volumes[momentOf(name)] / 100)
-  if (heard === 'none' || !sound.on || volume === 0) return false
+  if (own === 'none' || !sound.on || volume === 0) return false
   // before the first press a browser refuses to make a sound
   if (typeof AudioContext === 'undefined' || navigator.userActivation?.hasBeenActive === false) return false
   context ??= new AudioContext()
@@ -158,8 +158,8 @@ export function playSound(name: SoundName, { sound, volumes }: Sounds): boolean 
   const out = context.createGain()
   out.gain.value = volume
   out.connect(context.destination)
-  if (typeof heard === 'object') return playOwn(context, heard.src, out)
-  const voice = VOICES[heard === 'family' ? sound.family : heard]
+  if (typeof own === 'object') return playOwn(context, own.src, out)
+  const voice = VOICES[own === 'family' ? sound.family : own]
   for (const note of TUNES[name]) playNote(context, voice, note, out)
   return true
 }

@@ -171,10 +171,10 @@ export function runAt(table: Table, speed: number): void {
 /** Replays these inputs on the same deal up to a time in ms, and holds the round there. */
 export function standTable(table: Table, inputs: readonly Input[], at: number): void {
   if (!table.round) return
-  const { round, inputs: used } = standingWhen(table.settings, table.round.cells, inputs, at)
+  const { round, inputs: lastInputs } = standingWhen(table.settings, table.round.cells, inputs, at)
   table.round = round
   seatRivals(table)
-  table.inputs = used
+  table.inputs = lastInputs
   table.heard = round.events!.length
   table.endsAt = NaN
   table.panel = 'none'

@@ -19,13 +19,13 @@ export function readNames(keep: Keep | null): string[] {
 
 /** Asks before the game who sits where. An empty field leaves the game's own name. */
 export function whoPanel(table: Table, name: (names: string[]) => void): HTMLElement {
-  const fields = givenNames(table).map((given, at) => {
+  const fields = givenNames(table).map((name, at) => {
     const field = element('input', 'lt-name')
     field.maxLength = LENGTHS.player
-    field.placeholder = given
+    field.placeholder = name
     field.value = table.ownNames[at] ?? ''
     field.autocomplete = 'off'
-    const label = element('label', 'lt-who', element('span', '', given), field)
+    const label = element('label', 'lt-who', element('span', '', name), field)
     if (MINDS_PLAY && table.settings.players.minds[at]) label.style.display = 'none'
     return { field, label }
   })

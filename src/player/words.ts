@@ -51,7 +51,7 @@ const unstopped = (text: string): string => text.replace(/[.。]$/, '')
 export const isMinor = ({ kind }: Event): boolean => kind === 'settled' || kind === 'refused'
 
 /** What a screen reader hears of an event; empty if it is not announced. */
-export function spoken(table: Table, event: Event): string {
+export function eventWords(table: Table, event: Event): string {
   const { say } = table.speech
   switch (event.kind) {
     case 'flip':
@@ -87,7 +87,7 @@ export function spoken(table: Table, event: Event): string {
 }
 
 /** The short line under the board. `tone` picks its colour and sign. */
-export function shown(
+export function eventLine(
   { say }: Speech,
   event: Event,
 ): { text: string; tone: 'luck' | 'good' | 'plain' } | null {

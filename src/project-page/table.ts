@@ -35,15 +35,15 @@ export function showTable(place: HTMLElement, game: Game): void {
   const again = element('button', { textContent: 'Deal' })
   const figures = element('p', { className: 'figures' })
   const board = element('div', { className: 'board', role: 'group', ariaLabel: 'Board' })
-  const said = element('p', { className: 'said', role: 'status' })
+  const status = element('p', { className: 'said', role: 'status' })
   const back = element('button', { textContent: 'Turn them back' })
   const bar = element('div', { className: 'bar' })
   bar.append(levels, again, figures)
-  place.replaceChildren(bar, board, said, back)
+  place.replaceChildren(bar, board, status, back)
 
   let table: OnTable
   /** how many events were told so far */
-  let told = 0
+  let eventCount = 0
   again.onclick = levels.onchange = layOut
   back.onclick = () => {
     turnBack(table.round, now())
@@ -63,16 +63,16 @@ export function showTable(place: HTMLElement, game: Game): void {
   function layOut(): void {
     const level = levels.value
     const seed = orThrow(seedFor(game, level, Date.now(), Math.floor(Math.random() * 2 ** 32)))
-    const dealt = orThrow(deal(game, level, seed))
+    const firstDeal = orThrow(deal(game, level, seed))
     const settings = orThrow(settingsOf(game, level))
-    const round = orThrow(startRound(game, dealt))
-    table = { settings, dealt, round, began: performance.now() }
-    told = 0
+    const round = orThrow(startRound(game, firstDeal))
+    table = { settings, dealt: firstDeal, round, began: performance.now() }
+    eventCount = 0
     hear('deal', settings)
     place.style.setProperty('--table', settings.look.table)
-    board.style.setProperty('--columns', String(dealt.columns))
-    board.style.setProperty('--rows', String(dealt.rows))
-    board.replaceChildren(...dealt.cells.map((card, cell) => (card === null ? gap() : cardAt(cell))))
+    board.style.setProperty('--columns', String(firstDeal.columns))
+    board.style.setProperty('--rows', String(firstDeal.rows))
+    board.replaceChildren(...firstDeal.cells.map((card, cell) => (card === null ? gap() : cardAt(cell))))
     draw()
   }
 
@@ -102,13 +102,13 @@ export function showTable(place: HTMLElement, game: Game): void {
       card.ariaLabel = isOpen ? `${where}, ${wordsOn(game, dealt.cells[cell]!)}` : `${where}, face down`
       if (state === 'gone') card.ariaLabel = `${where}, taken`
     }
-    for (const { kind } of eventsOf(round).slice(told))
+    for (const { kind } of eventsOf(round).slice(eventCount))
       if (kind in MOMENTS) hear(MOMENTS[kind as 'flip'], settings)
-    told = eventsOf(round).length
+    eventCount = eventsOf(round).length
     figures.textContent = figuresOf(round, settings)
     // a screen reader reads each writing anew
     const line = lineFor(round, settings)
-    if (said.textContent !== line) said.textContent = line
+    if (status.textContent !== line) status.textContent = line
     back.hidden = !(round.phase === 'judged' && !round.judgedMatch && settings.turn.onMiss === 'button')
   }
 }
@@ -155,9 +155,9 @@ function hear(
   moment: 'deal' | (typeof MOMENTS)[keyof typeof MOMENTS],
   { sound, volumes }: LevelSettings,
 ): void {
-  const heard = sound[moment]
-  if (!sound.on || typeof heard !== 'object') return
-  const player = new Audio(heard.src)
+  const own = sound[moment]
+  if (!sound.on || typeof own !== 'object') return
+  const player = new Audio(own.src)
   player.volume = (sound.volume * volumes[moment]) / 100 ** 2
   // before the first press a browser refuses to make a sound
   void player.play().catch(() => undefined)

@@ -21,10 +21,10 @@ export function weigh(
   const own = JSON.stringify(game)
   const inGame = [...own.matchAll(/"data:(?:image|audio)[^"]*"/g)].reduce((sum, [url]) => sum + url.length, 0)
   const pictures = lengthOf(JSON.stringify(art)) + inGame
-  const said = lengthOf(
+  const textBytes = lengthOf(
     JSON.stringify(Object.values(words).map((messages: object) => Object.values(messages))),
   )
   const data = lengthOf(own) - inGame
-  const table = lengthOf(html) - type - pictures - said - data
-  return { table, type, pictures, words: said, game: data }
+  const table = lengthOf(html) - type - pictures - textBytes - data
+  return { table, type, pictures, words: textBytes, game: data }
 }

@@ -10,16 +10,16 @@ export type Audit = { tally: Tally; report: Report; reason: Reason | null }
  * Audits boards that another program dealt: are they a fair shuffle of their cards, and if not, why. `progress` is
  * called with the share done.
  */
-export function auditBoards(read: ReadBoards, progress: (share: number) => void = () => undefined): Audit {
-  const counter = new Counter(read.board, read.names.length, read.boards.length)
-  read.boards.forEach((cells, i) => {
+export function auditBoards(input: ReadBoards, progress: (share: number) => void = () => undefined): Audit {
+  const counter = new Counter(input.board, input.names.length, input.boards.length)
+  input.boards.forEach((cells, i) => {
     counter.add(cells)
-    if (i % 2000 === 0) progress(i / read.boards.length)
+    if (i % 2000 === 0) progress(i / input.boards.length)
   })
   const { tally } = counter
-  if (!read.twinsKnown) Object.assign(tally, { untwinned: 0 })
-  const report = reportOf(tally, 'shuffled', logArrangements(read.boards[0]!))
-  return { tally, report, reason: reasonOf(tally, report, read.boards, read.names) }
+  if (!input.twinsKnown) Object.assign(tally, { untwinned: 0 })
+  const report = reportOf(tally, 'shuffled', logArrangements(input.boards[0]!))
+  return { tally, report, reason: reasonOf(tally, report, input.boards, input.names) }
 }
 
 /** The logarithm of the number of ways to lay exactly these cards. */

@@ -16,12 +16,12 @@ export function pairClasses(
 ): Uint8Array {
   const classes = new Uint8Array(pairs.length)
   const selection = drawnPairs(pairs, fill)
-  const needed = openCells(board).length / 2
-  if (deal.way !== 'apart' || !comeAgain(selection, needed) || !selection.length) return classes
+  const pairCount = openCells(board).length / 2
+  if (deal.way !== 'apart' || !comeAgain(selection, pairCount) || !selection.length) return classes
   const copies = new Map<number, number>()
   // which pairs get an extra copy is left to chance, or is always the same
-  if (!fillIsRandom(selection.length, needed, fill))
-    for (const pair of fillPairs(selection, needed, fill, streamOf('', 'picking')))
+  if (!fillIsRandom(selection.length, pairCount, fill))
+    for (const pair of fillPairs(selection, pairCount, fill, streamOf('', 'picking')))
       copies.set(pair, (copies.get(pair) ?? 0) + 1)
   const names = new Map<string, number>()
   for (const pair of selection) {

@@ -67,13 +67,13 @@ export function auditLog(
   const head = lines.findIndex((line) => line.trim() !== '')
   if (head < 0) return bad('', 'the log is empty')
   const deal = parsed(lines[head]!)
-  const dealt = deal.ok ? readWith(dealSchema, deal.value) : deal
-  if (!dealt.ok)
+  const dealLine = deal.ok ? readWith(dealSchema, deal.value) : deal
+  if (!dealLine.ok)
     return bad(
-      `line ${head + 1}${dealt.problem.at ? `, ${dealt.problem.at}` : ''}`,
-      `the first line must be the deal, as "deal" prints it (${dealt.problem.message})`,
+      `line ${head + 1}${dealLine.problem.at ? `, ${dealLine.problem.at}` : ''}`,
+      `the first line must be the deal, as "deal" prints it (${dealLine.problem.message})`,
     )
-  const { level, seed, cells } = dealt.value
+  const { level, seed, cells } = dealLine.value
   const table = tableOf(game, { level, seed, deal: cells })
   if (!table.ok) return bad(`line ${head + 1}, ${table.problem.at}`, table.problem.message)
   const { rules, cells: board } = table.value
@@ -85,15 +85,15 @@ export function auditLog(
     if (i % TOLD_EVERY === 0) progress(i / lines.length)
     if (lines[i]!.trim() === '') continue
     const json = parsed(lines[i]!)
-    const read = json.ok ? readWith(lineSchema, json.value) : json
-    if (!read.ok) {
+    const lineValue = json.ok ? readWith(lineSchema, json.value) : json
+    if (!lineValue.ok) {
       if (++torn <= MOST_TOLD)
         audit.torn.push(
-          `line ${i + 1}${read.problem.at ? `, ${read.problem.at}` : ''}: ${read.problem.message}`,
+          `line ${i + 1}${lineValue.problem.at ? `, ${lineValue.problem.at}` : ''}: ${lineValue.problem.message}`,
         )
       continue
     }
-    const line = read.value
+    const line = lineValue.value
     audit.lines++
     if ('do' in line && line.do === 'press') audit.presses++
     const message =
@@ -145,11 +145,11 @@ function breachOf(game: Game, round: Round, line: Line): string {
   const input: Input = { at: line.at, do: 'press', cell }
   apply(round, input)
   if (line.shows === undefined) return ''
-  const turned = round.flips > flips
+  const hasTurned = round.flips > flips
   const refused = round.events!.slice(refusals).find((event) => event.kind === 'refused')
-  if (!turned && line.shows !== null)
+  if (!hasTurned && line.shows !== null)
     return `${cut(line.cell)} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSED_BECAUSE[refused.reason] : 'that press only turns the missed cards back'}`
-  if (!turned) return ''
+  if (!hasTurned) return ''
   const is = cardName(round.cells[cell]!, game.deck.pairs)
   if (line.shows === null) return `${cut(line.cell)} stayed as it was, but by the rules it turns up ${is}`
   return line.shows === is ? '' : `${cut(line.cell)} turned up ${line.shows}, but ${is} was dealt there`

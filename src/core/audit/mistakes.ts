@@ -34,26 +34,26 @@ const SORTS = {
   },
   /** halves are sorted and merged */
   merge: (deck, stream) => {
-    const sorted = (cards: number[]): number[] => {
+    const inOrder = (cards: number[]): number[] => {
       if (cards.length < 2) return cards
-      const right = sorted(cards.splice(cards.length >> 1))
-      const lower = sorted(cards)
+      const right = inOrder(cards.splice(cards.length >> 1))
+      const lower = inOrder(cards)
       const merged: number[] = []
       while (lower.length && right.length) merged.push((draw(stream, 2) ? lower : right).shift()!)
       return merged.concat(lower, right)
     }
-    deck.push(...sorted(deck.splice(0)))
+    deck.push(...inOrder(deck.splice(0)))
   },
   /** split by a middle card, again and again */
   quick: (deck, stream) => {
-    const sorted = (cards: number[]): number[] => {
+    const inOrder = (cards: number[]): number[] => {
       if (cards.length < 2) return cards
       const [middle] = cards.splice(cards.length >> 1, 1)
       const [before, after]: [number[], number[]] = [[], []]
       for (const card of cards) (draw(stream, 2) ? before : after).push(card)
-      return [...sorted(before), middle!, ...sorted(after)]
+      return [...inOrder(before), middle!, ...inOrder(after)]
     }
-    deck.push(...sorted(deck.splice(0)))
+    deck.push(...inOrder(deck.splice(0)))
   },
 } satisfies Record<string, Mistake>
 export type SortName = keyof typeof SORTS
@@ -183,17 +183,17 @@ export function likeMistakes(
   boards: number,
   pairs: number,
 ): { name: MistakeName; way: string; likeness: number }[] {
-  const seen = deviations(at, boards, pairs)
-  const backward = Float64Array.from(seen, (_, i) => {
+  const observed = deviations(at, boards, pairs)
+  const backward = Float64Array.from(observed, (_, i) => {
     const place = 2 * pairs - 1 - Math.floor(i / pairs)
-    return seen[place * pairs + (i % pairs)]!
+    return observed[place * pairs + (i % pairs)]!
   })
   const noise = noiseOf(pairs, boards)
-  const seenPower = dot(seen, seen) - noise
+  const seenPower = dot(observed, observed) - noise
   if (seenPower < CLEAR * noise) return []
   return marksOn(pairs)
     .map(({ name, way, table, power }) => {
-      const fit = Math.max(bestFit(seen, table, pairs), bestFit(backward, table, pairs))
+      const fit = Math.max(bestFit(observed, table, pairs), bestFit(backward, table, pairs))
       return { name, way, likeness: fit / Math.sqrt(seenPower * power) }
     })
     .sort((a, b) => b.likeness - a.likeness)

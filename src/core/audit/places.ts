@@ -24,19 +24,19 @@ export function placesTest(tally: Tally, claim: Claim): PlacesTest | null {
   const groupOf = new Int32Array(pairs)
   present.forEach((pair, i) => (groupOf[pair] = Math.floor((i * groups) / present.length)))
 
-  const seen = new Float64Array(size * groups)
+  const counts = new Float64Array(size * groups)
   const total = new Float64Array(groups)
   for (const pair of present) {
     const group = groupOf[pair]!
     total[group]! += totals[pair]!
     for (let place = 0; place < size; place++)
-      seen[place * groups + group]! += tally.at[place * pairs + pair]!
+      counts[place * groups + group]! += tally.at[place * pairs + pair]!
   }
   let sum = 0
   for (let place = 0; place < size; place++)
     for (let group = 0; group < groups; group++) {
       const expected = total[group]! / size
-      sum += (seen[place * groups + group]! - expected) ** 2 / expected
+      sum += (counts[place * groups + group]! - expected) ** 2 / expected
     }
 
   const between = covarianceOfGroups(tally, present, groupOf, total)

@@ -201,8 +201,8 @@ function neverMoved({ still, board }: Tally): Reason | null {
   const open = openCells(board)
   const cells = open.filter((_, place) => still[place])
   if (!cells.length) return null
-  const named = cells.slice(0, 6).map((cell) => cellName(cell, board.columns))
-  const list = `${named.join(', ')}${cells.length > 6 ? ` and ${cells.length - 6} more` : ''}`
+  const cellNames = cells.slice(0, 6).map((cell) => cellName(cell, board.columns))
+  const list = `${cellNames.join(', ')}${cells.length > 6 ? ` and ${cells.length - 6} more` : ''}`
   return {
     code: 'never-moved',
     message: `The ${cells.length === 1 ? 'card' : 'cards'} at ${list} never moved from ${cells.length === 1 ? 'its place' : 'their places'}: the loop leaves ${cells.length === 1 ? 'it' : 'them'} out. Check where it begins and ends.`,

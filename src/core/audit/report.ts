@@ -108,9 +108,15 @@ function stepsTest(tally: Tally, theory: ReturnType<typeof theoryOf>, tested: bo
     return byStep
   }
   const mean = (shares: number[]): number => shares.reduce((sum, part, i) => sum + part * (i + 1), 0)
-  const seen = share(tally.kinds)
+  const observedShare = share(tally.kinds)
   const target = share(expected)
-  const result = { seen, expected: target, meanSeen: mean(seen), meanExpected: mean(target), p: 1 }
+  const result = {
+    seen: observedShare,
+    expected: target,
+    meanSeen: mean(observedShare),
+    meanExpected: mean(target),
+    p: 1,
+  }
   if (!tested) return result
   const covariance = covarianceOfKinds(theory, tally)
   const deviation = expected.map((count, kind) => tally.kinds[kind]! - count)
@@ -130,22 +136,23 @@ function repeatsTest(tally: Tally, logDeals: number | null): Report['repeats'] {
   const { deals } = tally
   const prints = tally.prints.slice(0, deals).sort()
   let distinct = 0
-  let seen = 0
+  let observations = 0
   for (let i = 0, run = 0; i < deals; i++) {
     run = i > 0 && prints[i] === prints[i - 1] ? run + 1 : 0
     if (run === 0) distinct++
-    seen += run
+    observations += run
   }
-  if (logDeals === null) return { distinct, seen, expected: null, p: null }
+  if (logDeals === null) return { distinct, seen: observations, expected: null, p: null }
   const kinds = Math.exp(logDeals)
   const expected = (deals * (deals - 1)) / 2 / kinds
   // where the pairs vary, some fills may be likelier than others, and then so are their deals
-  if (kinds < 1.5 || (tally.varied && expected > 0.01)) return { distinct, seen, expected, p: null }
+  if (kinds < 1.5 || (tally.varied && expected > 0.01))
+    return { distinct, seen: observations, expected, p: null }
   if (deals >= LEAST_EXPECTED * kinds) {
-    const spread = (kinds * (2 * seen + deals)) / deals - deals
-    return { distinct, seen, expected, p: chiSquareTail(spread, Math.round(kinds) - 1) }
+    const spread = (kinds * (2 * observations + deals)) / deals - deals
+    return { distinct, seen: observations, expected, p: chiSquareTail(spread, Math.round(kinds) - 1) }
   }
-  return { distinct, seen, expected, p: poissonTail(seen, expected) }
+  return { distinct, seen: observations, expected, p: poissonTail(observations, expected) }
 }
 
 /**

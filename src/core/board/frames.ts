@@ -99,9 +99,9 @@ export function touchSize(frame: Frame, shown: FramedBoard): number {
  */
 export function nearestTouchable(
   frames: readonly Frame[],
-  shown: FramedBoard,
+  framed: FramedBoard,
 ): { rows: number; columns: number } | null {
-  const { rows, columns } = shown.board
+  const { rows, columns } = framed.board
   const [low, high] = BOUNDS.side
   let best: { rows: number; columns: number } | null = null
   let bestCost = Infinity
@@ -109,7 +109,7 @@ export function nearestTouchable(
     for (let c: number = low; c <= high; c++) {
       if ((r * c) % 2 || r * c > rows * columns) continue
       const board = { rows: r, columns: c }
-      if (frames.some((frame) => touchSize(frame, { ...shown, board }) < TOUCHABLE)) continue
+      if (frames.some((frame) => touchSize(frame, { ...framed, board }) < TOUCHABLE)) continue
       const cost = (rows * columns - r * c) * 100 + Math.abs(r - rows) + Math.abs(c - columns)
       if (cost < bestCost) {
         best = { rows: r, columns: c }

@@ -16,33 +16,33 @@ const SELDOM = 0.05
  * random: up to `most` times for one, on 9 of 10 boards within `likely`. By counts: their sum. Null if no pair repeats,
  * or there are no pairs.
  */
-export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], needed: number): Copies | null {
-  const drawn = drawnPairs(pairs, fill)
-  if (fill.repeat === 'counts') return { how: 'counts', sum: drawn.length }
-  if (fill.repeat === 'never' || drawn.length === 0 || !comeAgain(drawn, needed)) return null
-  const size = drawn.length
+export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], pairCount: number): Copies | null {
+  const selection = drawnPairs(pairs, fill)
+  if (fill.repeat === 'counts') return { how: 'counts', sum: selection.length }
+  if (fill.repeat === 'never' || selection.length === 0 || !comeAgain(selection, pairCount)) return null
+  const size = selection.length
   if (fill.repeat === 'at-random')
-    return { how: 'at-random', most: needed, likely: likelyCopies(needed, size) }
-  return { how: 'evenly', each: Math.floor(needed / size), more: needed % size, pick: fill.pick }
+    return { how: 'at-random', most: pairCount, likely: likelyCopies(pairCount, size) }
+  return { how: 'evenly', each: Math.floor(pairCount / size), more: pairCount % size, pick: fill.pick }
 }
 
 /**
  * The span that holds the copies of one pair on at least 9 of 10 boards, for `needed` draws among `size` pairs:
  * quantiles of the binomial distribution.
  */
-export function likelyCopies(needed: number, size: number): [number, number] {
-  if (size === 1) return [needed, needed]
+export function likelyCopies(pairCount: number, size: number): [number, number] {
+  if (size === 1) return [pairCount, pairCount]
   const share = 1 / size
-  let chance = (1 - share) ** needed
+  let chance = (1 - share) ** pairCount
   let below = 0
   let low = -1
-  for (let copies = 0; copies <= needed; copies++) {
+  for (let copies = 0; copies <= pairCount; copies++) {
     below += chance
     if (low < 0 && below >= SELDOM) low = copies
     if (below >= 1 - SELDOM) return [low, copies]
-    chance *= ((needed - copies) / (copies + 1)) * (share / (1 - share))
+    chance *= ((pairCount - copies) / (copies + 1)) * (share / (1 - share))
   }
-  return [Math.max(0, low), needed]
+  return [Math.max(0, low), pairCount]
 }
 
 /**
@@ -52,9 +52,9 @@ export function likelyCopies(needed: number, size: number): [number, number] {
 export function evenCounts(
   pairs: readonly Pair[],
   selection: readonly number[],
-  needed: number,
+  pairCount: number,
 ): Record<string, number> {
-  const each = Math.floor(needed / selection.length)
-  const more = needed % selection.length
+  const each = Math.floor(pairCount / selection.length)
+  const more = pairCount % selection.length
   return Object.fromEntries(selection.map((pair, i) => [pairs[pair]!.id, each + (i < more ? 1 : 0)]))
 }

@@ -54,29 +54,29 @@ export function logDeals(
   { board, fill, deal }: Pick<Settings, 'board' | 'fill' | 'deal'>,
 ): number | null {
   if (deal.way === 'arranged') return 0
-  const drawn = drawnPairs(pairs, fill)
-  const selection = [...new Set(drawn)]
+  const drawSet = drawnPairs(pairs, fill)
+  const selection = [...new Set(drawSet)]
   const cells = openCells(board)
-  const needed = cells.length / 2
+  const pairCount = cells.length / 2
   const related = selection.filter((pair) => pairs[pair]!.b).length
   const stepwise = deal.way === 'apart' || deal.way === 'close'
-  if (stepwise && comeAgain(drawn, needed) && !(deal.way === 'apart' && deal.steps === 1)) return null
+  if (stepwise && comeAgain(drawSet, pairCount) && !(deal.way === 'apart' && deal.steps === 1)) return null
 
   /** the logarithm of 1 / the number of ways in which a pair's own cards can swap places without a difference */
   const weight = (copies: number, isRelated: boolean): number =>
     deal.way === 'in-order' ? 0 : isRelated ? -2 * logFactorial(copies) : -logFactorial(2 * copies)
-  const picked: Picks =
+  const selectionPicks: Picks =
     fill.repeat === 'counts'
       ? { kind: 'fixed', copies: (i) => fill.counts[pairs[selection[i]!]!.id]! }
-      : picks(fill, selection.length, needed)
+      : picks(fill, selection.length, pairCount)
   const weights = (isRelated: boolean, from: number, to: number): Logs =>
     Array.from({ length: to - from + 1 }, (_, i) => weight(from + i, isRelated))
   let sum: number
-  if (picked.kind === 'fixed') {
+  if (selectionPicks.kind === 'fixed') {
     sum = 0
-    selection.forEach((pair, i) => (sum += weight(picked.copies(i), pairs[pair]!.b !== undefined)))
+    selection.forEach((pair, i) => (sum += weight(selectionPicks.copies(i), pairs[pair]!.b !== undefined)))
   } else {
-    const { least, most, extra } = picked
+    const { least, most, extra } = selectionPicks
     const product = times(
       power(weights(true, least, most), related, extra),
       power(weights(false, least, most), selection.length - related, extra),
@@ -96,10 +96,10 @@ type Picks =
   | { kind: 'free'; least: number; most: number; extra: number }
 
 /** What can be picked: every pair `least` to `most` times, with `extra` pairs on top of `least` of each. */
-function picks(fill: Settings['fill'], size: number, needed: number): Picks {
-  const [each, extra] = [Math.floor(needed / size), needed % size]
-  if (size < needed && fill.repeat === 'at-random')
-    return { kind: 'free', least: 0, most: needed, extra: needed }
+function picks(fill: Settings['fill'], size: number, pairCount: number): Picks {
+  const [each, extra] = [Math.floor(pairCount / size), pairCount % size]
+  if (size < pairCount && fill.repeat === 'at-random')
+    return { kind: 'free', least: 0, most: pairCount, extra: pairCount }
   if (fill.pick === 'random') return { kind: 'free', least: each, most: each + 1, extra }
   return { kind: 'fixed', copies: (i) => each + (i < extra ? 1 : 0) }
 }

@@ -85,11 +85,11 @@ export function prepareDeal(
 ): Result<Dealer, DealProblem> {
   const { board, fill, deal } = settings
   const open = openCells(board)
-  const needed = open.length / 2
+  const pairCount = open.length / 2
   if (open.length % 2 === 1)
     return no('odd-board', 'board', '', `cards come in pairs, and the board has room for ${open.length}`)
   if (open.length < BOUNDS.cards[0]) return no('too-few-cards', 'board', '', 'no cell holds a card')
-  const base = { pairs: needed, rows: board.rows, columns: board.columns }
+  const base = { pairs: pairCount, rows: board.rows, columns: board.columns }
 
   if (deal.way === 'arranged') {
     const laid = arrangedCells(pairs, board, deal.arranged)
@@ -99,31 +99,31 @@ export function prepareDeal(
   }
 
   const selection = drawnPairs(pairs, fill)
-  const counted = fill.repeat === 'counts'
-  if (counted && selection.length !== needed)
+  const byCounts = fill.repeat === 'counts'
+  if (byCounts && selection.length !== pairCount)
     return no(
       'counts-sum',
       'fill',
       'counts',
-      `the counts add up to ${selection.length}, and the board needs ${needed}`,
+      `the counts add up to ${selection.length}, and the board needs ${pairCount}`,
     )
   if (selection.length === 0) return no('no-pairs', 'fill', 'use', 'no pair of the deck is chosen')
-  if (selection.length < needed && fill.repeat === 'never')
+  if (selection.length < pairCount && fill.repeat === 'never')
     return no(
       'too-few-pairs',
       'fill',
       'repeat',
-      `the board needs ${needed} pairs, and ${selection.length} are chosen`,
+      `the board needs ${pairCount} pairs, and ${selection.length} are chosen`,
     )
 
   const cardsOf = (chosen: number[]): Card[] => chosen.flatMap((pair) => twins(pairs, pair))
-  const random = fillIsRandom(selection.length, needed, fill)
-  const fixed = random ? null : cardsOf(fillPairs(selection, needed, fill, streamOf('', 'picking')))
+  const random = fillIsRandom(selection.length, pairCount, fill)
+  const fixed = random ? null : cardsOf(fillPairs(selection, pairCount, fill, streamOf('', 'picking')))
   const cardsFor = (seed: string): Card[] =>
-    fixed?.slice() ?? cardsOf(fillPairs(selection, needed, fill, streamOf(seed, 'picking')))
+    fixed?.slice() ?? cardsOf(fillPairs(selection, pairCount, fill, streamOf(seed, 'picking')))
   const way = wayToLay(
     settings,
-    comeAgain(selection, needed) ? () => fillsOf(pairs, selection, needed, fill) : null,
+    comeAgain(selection, pairCount) ? () => fillsOf(pairs, selection, pairCount, fill) : null,
     brief,
   )
   if (!way.ok) return way
@@ -149,19 +149,19 @@ export function prepareDeal(
 function fillsOf(
   pairs: readonly Pair[],
   selection: readonly number[],
-  needed: number,
+  pairCount: number,
   fill: Settings['fill'],
 ): Fills {
-  const fixed = fillPairs(selection, needed, { ...fill, pick: 'first' }, streamOf('', 'picking'))
-  if (!fillIsRandom(selection.length, needed, fill)) return [fixed.flatMap((pair) => twins(pairs, pair))]
+  const fixed = fillPairs(selection, pairCount, { ...fill, pick: 'first' }, streamOf('', 'picking'))
+  if (!fillIsRandom(selection.length, pairCount, fill)) return [fixed.flatMap((pair) => twins(pairs, pair))]
   const isRelated = (pair: number): boolean => pairs[pair]!.b !== undefined
   const identical = selection.filter((pair) => !isRelated(pair))
   const related = selection.filter(isRelated)
-  const extra = needed % selection.length
+  const extra = pairCount % selection.length
   const fills: Card[][] = []
   for (let some = Math.max(0, extra - related.length); some <= Math.min(extra, identical.length); some++) {
     const more = [...identical.slice(0, some), ...related.slice(0, extra - some)]
-    const all = Array.from({ length: Math.floor(needed / selection.length) }, () => selection).flat()
+    const all = Array.from({ length: Math.floor(pairCount / selection.length) }, () => selection).flat()
     fills.push([...all, ...more].sort((a, b) => a - b).flatMap((pair) => twins(pairs, pair)))
   }
   return fills
@@ -186,10 +186,10 @@ export function stepsReach(
   if (!inOrder.ok) return null
   const limits = { ...stepLimits(board), proved: true }
   const selection = drawnPairs(pairs, fill)
-  const needed = inOrder.value.pairs
-  if (!comeAgain(selection, needed)) return limits
+  const pairList = inOrder.value.pairs
+  if (!comeAgain(selection, pairList)) return limits
   if (fill.repeat === 'at-random') return { ...limits, apart: 1 }
-  const { steps, proved } = mostApart(board, fillsOf(pairs, selection, needed, fill))
+  const { steps, proved } = mostApart(board, fillsOf(pairs, selection, pairList, fill))
   return { ...limits, apart: steps, proved }
 }
 
@@ -251,15 +251,15 @@ function layOnMatching(cards: Card[], mates: readonly number[], stream: Stream):
     Array.from({ length: cards.length / 2 }, (_, i) => i),
     stream,
   )
-  const laid = new Array<Card>(cards.length)
+  const cells = new Array<Card>(cards.length)
   let next = 0
   for (let place = 0; place < mates.length; place++) {
     const mate = mates[place]!
     if (mate < place) continue
     const first = order[next++]! * 2
     const turned = draw(stream, 2)
-    laid[place] = cards[first + turned]!
-    laid[mate] = cards[first + 1 - turned]!
+    cells[place] = cards[first + turned]!
+    cells[mate] = cards[first + 1 - turned]!
   }
-  return laid
+  return cells
 }

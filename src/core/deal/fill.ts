@@ -15,7 +15,7 @@ export function fillIsRandom(selected: number, needed: number, fill: Settings['f
  */
 export function fillPairs(
   selection: readonly number[],
-  needed: number,
+  pairCount: number,
   fill: Settings['fill'],
   stream: Stream,
 ): number[] {
@@ -25,11 +25,11 @@ export function fillPairs(
       ? sample(size, count, stream)
       : Array.from({ length: count }, (_, i) => i)
   let places: number[]
-  if (size >= needed) places = some(needed)
-  else if (fill.repeat === 'at-random') places = Array.from({ length: needed }, () => draw(stream, size))
+  if (size >= pairCount) places = some(pairCount)
+  else if (fill.repeat === 'at-random') places = Array.from({ length: pairCount }, () => draw(stream, size))
   else {
-    places = some(needed % size)
-    for (let round = Math.floor(needed / size); round > 0; round--)
+    places = some(pairCount % size)
+    for (let round = Math.floor(pairCount / size); round > 0; round--)
       for (let i = 0; i < size; i++) places.push(i)
   }
   return places.sort((a, b) => a - b).map((place) => selection[place]!)

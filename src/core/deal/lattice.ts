@@ -19,14 +19,14 @@ export function layOnLattice(
   })
   const groups = new Map<number, Card[]>()
   for (const card of cards) groups.set(pairOf(card), [...(groups.get(pairOf(card)) ?? []), card])
-  const laid = new Array<Card | undefined>(open.length)
+  const board = new Array<Card | undefined>(open.length)
   const lay = (group: readonly Card[], places: number[]): void => {
-    for (const card of group) laid[places.shift()!] = card
+    for (const card of group) board[places.shift()!] = card
   }
   const over: Card[] = []
-  const free = [...sets.values()]
+  const remaining = [...sets.values()]
   for (const group of [...groups.values()].sort((a, b) => b.length - a.length)) {
-    const fits = free.filter((places) => places.length >= group.length)
+    const fits = remaining.filter((places) => places.length >= group.length)
     if (fits.length)
       lay(
         group,
@@ -35,5 +35,5 @@ export function layOnLattice(
     else over.push(...group)
   }
   let next = 0
-  return Array.from(laid, (card) => card ?? over[next++]!)
+  return Array.from(board, (card) => card ?? over[next++]!)
 }

@@ -137,8 +137,8 @@ function strictest(cards: readonly Card[]): Card[] {
 }
 
 /** Cards laid like others: each pair takes, by chance, the place of one with the same number of cards. */
-function inPlaceOf(laid: readonly Card[], cards: readonly Card[], stream: Stream): Card[] {
-  const model = contentsOf(laid)
+function inPlaceOf(board: readonly Card[], cards: readonly Card[], stream: Stream): Card[] {
+  const model = contentsOf(board)
   // related pairs only take each other's places, unless the model treats all pairs alike
   const apart = model.some(({ related }) => related) && model.some(({ related }) => !related)
   const groups = new Map<string, number[]>()
@@ -156,7 +156,7 @@ function inPlaceOf(laid: readonly Card[], cards: readonly Card[], stream: Stream
     sides[sideOf(card)].push(card)
     remaining.set(pairOf(card), sides)
   }
-  return laid.map((card) => {
+  return board.map((card) => {
     const sides = remaining.get(standsFor.get(pairOf(card))!)!
     return (sides[sideOf(card)].pop() ?? sides.a.pop() ?? sides.b.pop())!
   })

@@ -18,20 +18,20 @@ const PATIENCE = 50
  */
 export function swapApart(cards: Card[], close: TooClose, stream: Stream, blocks: number): boolean {
   const size = cards.length
-  const laid = new Arrangement(cards, close)
+  const arrangement = new Arrangement(cards, close)
   let odds = Math.max(2, Math.ceil(meanTooClose(cards, close.graph)))
-  for (let block = 1; laid.bad > 0; block++) {
+  for (let block = 1; arrangement.bad > 0; block++) {
     if (block > blocks) return false
     if (block % PATIENCE === 0) odds *= 2
     for (let tries = SWAPS * size; tries > 0; tries--) {
       const i = draw(stream, size)
       const j = draw(stream, size)
       if (i === j) continue
-      const worse = laid.worse(i, j)
+      const worse = arrangement.worse(i, j)
       if (worse === null) continue
       let taken = true
       for (let d = 0; taken && d < worse; d++) taken = draw(stream, odds) === 0
-      if (taken) laid.swap(i, j, worse)
+      if (taken) arrangement.swap(i, j, worse)
     }
   }
   return true
@@ -50,17 +50,17 @@ const rounds = (cards: number): number => Math.min(200, Math.round(1.6e6 / cards
  */
 export function mendApart(cards: Card[], close: TooClose, stream: Stream): boolean {
   const size = cards.length
-  const laid = new Arrangement(cards, close)
-  for (let round = rounds(size); laid.bad > 0 && round > 0; round--)
+  const arrangement = new Arrangement(cards, close)
+  for (let round = rounds(size); arrangement.bad > 0 && round > 0; round--)
     for (let place = 0; place < size; place++)
-      for (let tries = PARTNERS; tries > 0 && laid.badAt(place) > 0; tries--) {
+      for (let tries = PARTNERS; tries > 0 && arrangement.badAt(place) > 0; tries--) {
         const other = draw(stream, size)
-        const worse = place === other ? null : laid.worse(place, other)
+        const worse = place === other ? null : arrangement.worse(place, other)
         if (worse === null || worse > 0) continue
-        laid.swap(place, other, worse)
+        arrangement.swap(place, other, worse)
         break
       }
-  return laid.bad === 0
+  return arrangement.bad === 0
 }
 
 /** How many pairs of matching cards are too close in a shuffle, on average. */

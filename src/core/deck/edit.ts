@@ -17,11 +17,11 @@ export function withPairs(
   added: readonly Pair[],
   at = pairs.length,
 ): { pairs: Pair[]; ids: string[] } {
-  const taken = new Set(pairs.map(({ id }) => id))
+  const ids = new Set(pairs.map(({ id }) => id))
   const room = Math.max(0, BOUNDS.pairs[1] - pairs.length)
   const fresh = added.slice(0, room).map((pair) => {
-    const id = taken.has(pair.id) ? newId(pair.id, taken, 'pair') : pair.id
-    taken.add(id)
+    const id = ids.has(pair.id) ? newId(pair.id, ids, 'pair') : pair.id
+    ids.add(id)
     return { ...pair, id }
   })
   return { pairs: [...pairs.slice(0, at), ...fresh, ...pairs.slice(at)], ids: fresh.map(({ id }) => id) }

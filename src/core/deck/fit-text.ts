@@ -52,7 +52,7 @@ export function textSize(text: string, ratio: number): { byWidth: number; byHeig
 function breakInto(widths: number[], space: number, lines: number): { lines: number; width: number } {
   let low = Math.max(...widths)
   let high = widths.reduce((a, b) => a + b + space, 0)
-  const used = (limit: number): number => {
+  const widthUnder = (limit: number): number => {
     let count = 1
     let line = 0
     for (const width of widths) {
@@ -63,12 +63,12 @@ function breakInto(widths: number[], space: number, lines: number): { lines: num
     }
     return count
   }
-  if (used(low) > lines)
+  if (widthUnder(low) > lines)
     while (high - low > 0.01) {
       const middle = (low + high) / 2
-      if (used(middle) <= lines) high = middle
+      if (widthUnder(middle) <= lines) high = middle
       else low = middle
     }
   else high = low
-  return { lines: used(high), width: high }
+  return { lines: widthUnder(high), width: high }
 }

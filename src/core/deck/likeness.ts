@@ -29,13 +29,13 @@ export function looksOf(pixels: Uint8ClampedArray | Uint8Array): Record<Vision, 
   >
 }
 
-const seen = new Map<string, Map<number, [number, number, number]>>()
+const cache = new Map<string, Map<number, [number, number, number]>>()
 const REMEMBERED = 50_000
 
 /** The colour as `seenColour` gives it, cached, since drawings have few colours. */
 function remembered(vision: Vision, red: number, green: number, blue: number): [number, number, number] {
-  const cached = seen.get(vision) ?? new Map<number, [number, number, number]>()
-  seen.set(vision, cached)
+  const cached = cache.get(vision) ?? new Map<number, [number, number, number]>()
+  cache.set(vision, cached)
   const key = (red << 16) | (green << 8) | blue
   let colour = cached.get(key)
   if (!colour) {

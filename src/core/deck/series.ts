@@ -32,9 +32,9 @@ const COLOURS: [name: string, colour: string][] = [
   ['Mint', '#a7e3c4'],
   ['Walnut', '#5c3d24'],
 ]
-const polygon = (corners: number, radius: number, turned = 0, inner = 0): string =>
+const polygon = (corners: number, radius: number, turn = 0, inner = 0): string =>
   Array.from({ length: inner ? corners * 2 : corners }, (_, i) => {
-    const angle = -Math.PI / 2 + turned + (i * 2 * Math.PI) / (inner ? corners * 2 : corners)
+    const angle = -Math.PI / 2 + turn + (i * 2 * Math.PI) / (inner ? corners * 2 : corners)
     const r = inner && i % 2 ? inner : radius
     return `${(50 + r * Math.cos(angle)).toFixed(1)},${(50 + r * Math.sin(angle)).toFixed(1)}`
   }).join(' ')
@@ -103,9 +103,9 @@ export function seriesPairs(
   from: number,
   to: number,
   encode: Encode,
-  taken: readonly string[],
+  takenIds: readonly string[],
 ): Pair[] {
-  const ids = [...taken]
+  const ids = [...takenIds]
   const most = kind === 'numbers' && twin === 2 ? DOTS.length : SERIES_MOST[kind]
   const pairs: Pair[] = []
   for (let n = Math.max(1, from); n <= Math.min(to, most); n++) {

@@ -51,7 +51,7 @@ const backupSchema = z.strictObject({
 export function writeBackup(
   games: readonly BackedUp[],
   settings: Record<string, string>,
-  made: string,
+  madeAt: string,
 ): Uint8Array {
   const entries: Record<string, Uint8Array> = {}
   const list = games.map(({ key, touched, removed, game }, i) => {
@@ -59,7 +59,7 @@ export function writeBackup(
     entries[file] = strToU8(writeGame(game))
     return { file, title: game.title, key, touched, ...(removed ? { removed } : {}) }
   })
-  const head = { format: BACKUP_FORMAT, version: BACKUP_VERSION, made, games: list, settings }
+  const head = { format: BACKUP_FORMAT, version: BACKUP_VERSION, made: madeAt, games: list, settings }
   return zipSync({ [LIST]: strToU8(JSON.stringify(head, null, 2) + '\n'), ...entries }, { level: 6 })
 }
 
@@ -86,12 +86,12 @@ export function readBackup(bytes: Uint8Array): Result<Backup> {
   if (!json.ok) return bad(LIST, json.problem.message)
   const head = readHead(json.value, BACKUP_FORMAT, BACKUP_VERSION)
   if (!head.ok) return bad(`${LIST}, ${head.problem.at}`, head.problem.message)
-  const read = readWith(backupSchema, head.value.rest)
-  if (!read.ok) return bad(`${LIST}, ${read.problem.at}`, read.problem.message)
-  const { made, games } = read.value
+  const backupHead = readWith(backupSchema, head.value.rest)
+  if (!backupHead.ok) return bad(`${LIST}, ${backupHead.problem.at}`, backupHead.problem.message)
+  const { made, games } = backupHead.value
   return good({
     made,
-    ...settingsIn(read.value.settings),
+    ...settingsIn(backupHead.value.settings),
     games: games.map(({ file, title, key, touched, removed }) => ({
       key,
       touched,
@@ -130,9 +130,9 @@ function gameIn(files: ReadonlyMap<string, Result<Uint8Array>>, file: string): R
  * bytes, and what it was made of.
  */
 export function backupProblem(bytes: Uint8Array, games: readonly BackedUp[]): string {
-  const read = readBackup(bytes)
-  if (!read.ok) return problemLine(read.problem)
-  for (const [i, { game, name }] of read.value.games.entries()) {
+  const backup = readBackup(bytes)
+  if (!backup.ok) return problemLine(backup.problem)
+  for (const [i, { game, name }] of backup.value.games.entries()) {
     if (!game.ok) return `${name}: ${problemLine(game.problem)}`
     if (writeGame(game.value) !== writeGame(games[i]!.game)) return `${name} is not the same when read back`
   }

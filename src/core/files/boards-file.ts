@@ -33,7 +33,7 @@ const MOST_NAMES = BOUNDS.pairs[1]
  * gap. Names that end in /a and /b are the two faces of a related pair. Boards that do not fit the others are left out
  * and reported with their line. A problem if no board is left.
  */
-export function readBoards(text: string, given: GivenSize = {}): Result<ReadBoards> {
+export function readBoards(text: string, wantedSize: GivenSize = {}): Result<ReadBoards> {
   const problems: string[] = []
   let leftOut = 0
   const tell = (line: number, why: string): void => {
@@ -60,7 +60,7 @@ export function readBoards(text: string, given: GivenSize = {}): Result<ReadBoar
     return same
   })
   if (!alikeBoards.length) return bad('', problems[0] ?? 'no boards found')
-  const size = sizeOf(length, given, alikeBoards[0]!)
+  const size = sizeOf(length, wantedSize, alikeBoards[0]!)
   if (!size.ok) return size
   const { rows: r, columns: c, guessed } = size.value
   const holes = gaps === '' || gaps === undefined ? [] : gaps.split(',').map((i) => cellName(Number(i), c))
@@ -175,18 +175,18 @@ function commonest<T>(values: readonly T[]): T | undefined {
 /** Rows and columns as given, as the boards say, or the most even ones that multiply to the number of cells. */
 function sizeOf(
   cells: number,
-  given: GivenSize,
-  said: GivenSize,
+  size: GivenSize,
+  textSize: GivenSize,
 ): Result<{ rows: number; columns: number; guessed: boolean }> {
   const rows =
-    given.rows ??
-    (given.columns ? cells / given.columns : (said.rows ?? (said.columns && cells / said.columns)))
+    size.rows ??
+    (size.columns ? cells / size.columns : (textSize.rows ?? (textSize.columns && cells / textSize.columns)))
   if (rows !== undefined) {
-    const columns = given.columns ?? cells / rows
+    const columns = size.columns ?? cells / rows
     if (!Number.isInteger(rows) || !Number.isInteger(columns) || rows * columns !== cells)
       return bad(
         '',
-        `${given.rows ?? said.rows ?? '?'} × ${given.columns ?? said.columns ?? '?'} does not make ${cells} cells`,
+        `${size.rows ?? textSize.rows ?? '?'} × ${size.columns ?? textSize.columns ?? '?'} does not make ${cells} cells`,
       )
     return good({ rows, columns, guessed: false })
   }

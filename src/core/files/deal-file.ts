@@ -38,9 +38,9 @@ export function readDeal(
 ): Result<Omit<DealLine, 'cells'> & { cells: Cells }> {
   const json = parseJson(line)
   if (!json.ok) return json
-  const read = readWith(dealSchema, json.value)
-  if (!read.ok) return read
-  const deal = read.value
+  const fileDeal = readWith(dealSchema, json.value)
+  if (!fileDeal.ok) return fileDeal
+  const deal = fileDeal.value
   if (deal.cells.length !== deal.rows * deal.columns)
     return bad(
       'cells',

@@ -28,13 +28,13 @@ export function readGame(text: string): Result<Game> {
 export function gameFrom(value: unknown): Result<Game> {
   const head = readHead(value, GAME_FORMAT, GAME_VERSION)
   if (!head.ok) return head
-  const read = readWith(gameSchema, migrateGame(head.value.rest, head.value.version))
-  if (!read.ok) return read
+  const result = readWith(gameSchema, migrateGame(head.value.rest, head.value.version))
+  if (!result.ok) return result
   return (
-    ownFilesAreWrong(read.value) ??
-    gapsAreWrong(read.value) ??
-    mindsAreMissing(read.value) ??
-    good(read.value)
+    ownFilesAreWrong(result.value) ??
+    gapsAreWrong(result.value) ??
+    mindsAreMissing(result.value) ??
+    good(result.value)
   )
 }
 
@@ -44,10 +44,10 @@ function ownFilesAreWrong(game: Game): Result<never> | null {
     ...soundsOf(game).map((file) => ({ ...file, check: checkSoundUrl })),
   ]
   for (const { src, at, check } of checks) {
-    const checked = check(src)
-    if (!checked.ok) {
-      const where = checked.problem.at ? `${checked.problem.at}: ` : ''
-      return bad(at, where + checked.problem.message)
+    const result = check(src)
+    if (!result.ok) {
+      const where = result.problem.at ? `${result.problem.at}: ` : ''
+      return bad(at, where + result.problem.message)
     }
   }
   return null
@@ -63,12 +63,12 @@ function gapsAreWrong(game: Game): Result<never> | null {
   ]
   for (const { at, board } of boards) {
     if (!at) continue
-    const seen = new Set<string>()
+    const ids = new Set<string>()
     for (const [i, name] of board.gaps.entries()) {
       if (cellIndex(name, board.rows, board.columns) < 0)
         return bad(`${at}.gaps[${i}]`, `${name} is not on this board of ${board.rows} × ${board.columns}`)
-      if (seen.has(name)) return bad(`${at}.gaps[${i}]`, `${name} is named twice`)
-      seen.add(name)
+      if (ids.has(name)) return bad(`${at}.gaps[${i}]`, `${name} is named twice`)
+      ids.add(name)
     }
   }
   return null

@@ -30,11 +30,11 @@ export function readPairs(text: string): Result<Pair[]> {
   if (!json.ok) return json
   const head = readHead(json.value, PAIRS_FORMAT, PAIRS_VERSION)
   if (!head.ok) return head
-  const read = readWith(z.strictObject({ pairs: pairsFileSchema.shape.pairs }), head.value.rest)
-  if (!read.ok) return read
-  for (const { src, at } of imagesOf({ deck: { pairs: read.value.pairs } })) {
+  const result = readWith(z.strictObject({ pairs: pairsFileSchema.shape.pairs }), head.value.rest)
+  if (!result.ok) return result
+  for (const { src, at } of imagesOf({ deck: { pairs: result.value.pairs } })) {
     const checked = checkImageUrl(src)
     if (!checked.ok) return bad(at, checked.problem.message)
   }
-  return good(read.value.pairs as Pair[])
+  return good(result.value.pairs as Pair[])
 }

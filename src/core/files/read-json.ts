@@ -142,18 +142,18 @@ export function readHead(
 ): Result<{ rest: Record<string, unknown>; version: number }> {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
     return bad('', `not a ${format} file: an object is expected`)
-  const { format: found, version: given, ...rest } = value as Record<string, unknown>
-  if (found !== format)
+  const { format: fileFormat, version: fileVersion, ...rest } = value as Record<string, unknown>
+  if (fileFormat !== format)
     return bad(
       'format',
-      `"${format}" is expected, not ${found === undefined ? 'nothing' : quotedValue(found)}`,
+      `"${format}" is expected, not ${fileFormat === undefined ? 'nothing' : quotedValue(fileFormat)}`,
     )
-  if (!Number.isInteger(given) || (given as number) < 1)
+  if (!Number.isInteger(fileVersion) || (fileVersion as number) < 1)
     return bad('version', 'a whole number from 1 is expected')
-  if ((given as number) > version)
+  if ((fileVersion as number) > version)
     return bad(
       'version',
-      `${quotedValue(given)} is newer than this Lucky Twin reads (${version}); update it to open this file`,
+      `${quotedValue(fileVersion)} is newer than this Lucky Twin reads (${version}); update it to open this file`,
     )
-  return good({ rest, version: given as number })
+  return good({ rest, version: fileVersion as number })
 }

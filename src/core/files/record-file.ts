@@ -21,9 +21,9 @@ export function readRecord(text: string): Result<PlayRecord> {
   if (!json.ok) return json
   const head = readHead(json.value, recordHead.format, recordHead.version)
   if (!head.ok) return head
-  const read = readWith(recordSchema, head.value.rest)
-  if (!read.ok) return read
-  const record = read.value as PlayRecord
+  const result = readWith(recordSchema, head.value.rest)
+  if (!result.ok) return result
+  const record = result.value as PlayRecord
   const problem = inOrder(record)
   return problem ? { ok: false, problem } : good(record)
 }

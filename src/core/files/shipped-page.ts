@@ -53,11 +53,11 @@ export function gameElement(game: Game, { art, words, credits, drawings }: Besid
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
   const seatedMindList = minds.filter(({ id }) => seated.has(id))
-  const played = seatedMindList.length ? { ...rest, minds: seatedMindList } : rest
+  const shippedGame = seatedMindList.length ? { ...rest, minds: seatedMindList } : rest
   const players = mindsOf(game).filter(({ id }) => seated.has(id))
   const page = {
     version: GAME_VERSION,
-    game: played,
+    game: shippedGame,
     art,
     words: wordLists(game, words),
     credits,

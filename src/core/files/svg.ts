@@ -76,17 +76,17 @@ class Refused extends Error {}
 export function checkSvg(text: string, pixelsOf: (src: string) => Result<number> = noImages): Result<true> {
   if (text.length > SIZES.svg) return bad('', `is ${largerThan(SIZES.svg)}`)
   const parser = new SaxesParser()
-  let read = false
+  let wasRead = false
   try {
     const { root, ids } = readMarkup(parser, text, pixelsOf)
-    read = true
+    wasRead = true
     const drawn = drawnAt(root, { ids, known: new Map(), open: new Set(), asked: true })
     if (drawn.filtered > IMAGE_BOUNDS.filtered)
       return bad('', `filters more than ${IMAGE_BOUNDS.filtered} elements`)
     return good(true)
   } catch (error) {
     if (!(error instanceof Refused)) throw error
-    return bad(read ? '' : `line ${parser.line}`, error.message)
+    return bad(wasRead ? '' : `line ${parser.line}`, error.message)
   }
 }
 
@@ -193,24 +193,24 @@ function readMarkup(
   if (!root) return refuse('is not an SVG: no element in it')
 
   const by = (find: (rule: StyleRule) => string | undefined): Map<string, StyleRule[]> => {
-    const found = new Map<string, StyleRule[]>()
+    const rulesByName = new Map<string, StyleRule[]>()
     for (const rule of rules) {
       const key = find(rule)
-      if (key !== undefined) found.set(key, [...(found.get(key) ?? []), rule])
+      if (key !== undefined) rulesByName.set(key, [...(rulesByName.get(key) ?? []), rule])
     }
-    return found
+    return rulesByName
   }
   if (rules.length > IMAGE_BOUNDS.depth * 10) refuse('holds too many styles')
   const [byTag, byId, byClass] = [by(({ tag }) => tag), by(({ id }) => id), by((rule) => rule.class)]
   const forAll = rules.filter((rule) => rule.all)
   for (const { node, id, classes } of all) {
-    const chosen = [
+    const winners = [
       ...forAll,
       ...(byTag.get(node.tag) ?? []),
       ...(byId.get(id) ?? []),
       ...classes.flatMap((one) => byClass.get(one) ?? []),
     ]
-    for (const rule of chosen) {
+    for (const rule of winners) {
       for (const one of rule.says.refers) node.refers.add(one)
       node.filters += rule.says.filters.length
     }
@@ -288,15 +288,15 @@ function drawnAt(node: Node, following: Following): DrawingCost {
   for (const id of node.refers) {
     const other = ids.get(id)
     if (!other) continue
-    const drawn = drawnAt(other, { ...following, asked: true })
+    const copy = drawnAt(other, { ...following, asked: true })
     if (other.tag === 'filter') {
       checkFilter(other)
       all.filtered++
       all.filters = 1
       continue
     }
-    add(drawn, other.tag === 'marker' ? Math.max(1, node.corners) : 1)
-    noteDepth(drawn)
+    add(copy, other.tag === 'marker' ? Math.max(1, node.corners) : 1)
+    noteDepth(copy)
     if (other.tag === 'mask' || other.tag === 'clippath') masked = true
   }
   all.masks = masksIn + (masked ? 1 : 0)

@@ -104,7 +104,7 @@ type WordRow = { line: number; cells: string[]; torn: boolean }
  * aloud, or nothing. A row without a second face is an identical pair, or is left out. Rows beyond the limit are
  * reported.
  */
-export function wordPairs(text: string, taken: readonly string[], options: WordOptions = {}): WordPairs {
+export function wordPairs(text: string, takenIds: readonly string[], options: WordOptions = {}): WordPairs {
   const clean = firstLines(text).replace(/^\ufeff/, '')
   const separator = separatorOf(clean)
   const rows = rowsOf(clean, separator)
@@ -131,7 +131,7 @@ export function wordPairs(text: string, taken: readonly string[], options: WordO
     if (result.problems.length < MOST_TOLD) result.problems.push(`line ${line}: ${why}`)
   }
   const room = options.room ?? BOUNDS.pairs[1]
-  const ids = new Set(taken)
+  const ids = new Set(takenIds)
   let beyond = 0
   for (const { line, cells, torn } of body) {
     if (torn) {
@@ -203,11 +203,11 @@ function rowsOf(clean: string, separator: string): WordRow[] {
 
 /** A first row counts as headings if all of two, or most of more, are recognised. */
 function isHeader(row: WordRow | undefined): boolean {
-  const named = row?.cells.filter(Boolean) ?? []
-  const parts = named.map(partOfHead).filter((part) => part !== undefined)
+  const headingCells = row?.cells.filter(Boolean) ?? []
+  const parts = headingCells.map(partOfHead).filter((part) => part !== undefined)
   // "word" and "Wort" are a pair to learn, "word" and "Bedeutung" are headings
-  if (named.length === 2) return parts.length === 2 && parts[0] !== parts[1]
-  return named.length > 1 && parts.length > named.length / 2
+  if (headingCells.length === 2) return parts.length === 2 && parts[0] !== parts[1]
+  return headingCells.length > 1 && parts.length > headingCells.length / 2
 }
 
 /**
@@ -216,18 +216,18 @@ function isHeader(row: WordRow | undefined): boolean {
  */
 function guessParts(width: number, head: readonly string[], body: readonly WordRow[]): ColumnPart[] {
   const sample = body.slice(0, LOOKED_AT)
-  const taken = new Set<ColumnPart>()
+  const usedParts = new Set<ColumnPart>()
   const parts = Array.from({ length: width }, (_, i): ColumnPart | undefined => {
     const cells = sample.map(({ cells }) => cells[i] ?? '').filter(Boolean)
     const part = partOfHead(head[i] ?? '') ?? (width > 2 ? partOfCells(cells) : undefined)
-    if (!part || (part !== 'nothing' && taken.has(part))) return undefined
-    taken.add(part)
+    if (!part || (part !== 'nothing' && usedParts.has(part))) return undefined
+    usedParts.add(part)
     return part
   })
   return parts.map((part): ColumnPart => {
     if (part) return part
-    const face = (['a', 'b'] as const).find((one) => !taken.has(one)) ?? 'nothing'
-    taken.add(face)
+    const face = (['a', 'b'] as const).find((one) => !usedParts.has(one)) ?? 'nothing'
+    usedParts.add(face)
     return face
   })
 }

@@ -6,11 +6,11 @@ import type { Finding } from './finding.ts'
 /** A finding for each kept check that no longer comes out the same. */
 export function failedChecks(game: Game): Finding[] {
   return (game.checks ?? []).flatMap((check, i) => {
-    const checked = runCheck(game, check)
-    if (passed(checked)) return []
-    const [first] = checked.wrong
-    const why = checked.problem
-      ? checked.problem.message
+    const outcome = runCheck(game, check)
+    if (passed(outcome)) return []
+    const [first] = outcome.wrong
+    const why = outcome.problem
+      ? outcome.problem.message
       : `expected ${first!.key} ${quotedValue(first!.expected)}, but it is ${quotedValue(first!.actual)}`
     return [
       {

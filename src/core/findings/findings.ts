@@ -80,12 +80,12 @@ const [full, brief] = [new WeakMap<Level, CheckedLevel>(), new WeakMap<Level, Ch
 export function levelFindings(game: Game, level: Level, index: number | null, isBrief = false): Finding[] {
   const { house, deck } = game
   const cache = isBrief ? brief : full
-  let checked = cache.get(level)
-  if (checked?.house !== house || checked.pairs !== deck.pairs) {
-    checked = { house, pairs: deck.pairs, found: lookAt(game, level, isBrief) }
-    cache.set(level, checked)
+  let cached = cache.get(level)
+  if (cached?.house !== house || cached.pairs !== deck.pairs) {
+    cached = { house, pairs: deck.pairs, found: lookAt(game, level, isBrief) }
+    cache.set(level, cached)
   }
-  return checked.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
+  return cached.found.map((one) => ({ ...one, where: { ...one.where, level: index } }))
 }
 
 const resultsCache = new WeakMap<Level, Omit<CheckedLevel, 'found'> & { results: MindResults }>()
@@ -260,16 +260,16 @@ function unknownUses(
 function usedBy(game: Game, level: Level): Uint8Array {
   const { pairs } = game.deck
   const { board, fill, deal } = resolveLevel(game, level)
-  const used = new Uint8Array(pairs.length)
+  const uses = new Uint8Array(pairs.length)
   if (deal.way === 'arranged') {
     const laid = new Set(deal.arranged.map((name) => name?.slice(0, name.lastIndexOf('/'))))
-    pairs.forEach(({ id }, i) => laid.has(id) && (used[i] = 1))
-    return used
+    pairs.forEach(({ id }, i) => laid.has(id) && (uses[i] = 1))
+    return uses
   }
   const selection = drawnPairs(pairs, fill)
   const most = fill.pick === 'first' ? Math.ceil(openCells(board).length / 2) : selection.length
-  for (const pair of selection.slice(0, most)) used[pair] = 1
-  return used
+  for (const pair of selection.slice(0, most)) uses[pair] = 1
+  return uses
 }
 const keptUses = new WeakMap<Level, Omit<CheckedLevel, 'found'> & { used: Uint8Array }>()
 

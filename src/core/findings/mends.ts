@@ -77,9 +77,9 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
     case 'steps-by-chance':
       return [{ label: 'Repeat pairs evenly', to: say('fill', { repeat: 'evenly' }) }, shuffleInstead]
     case 'arranged-wrong': {
-      const laid = layAnew(game, settings)
+      const layout = layAnew(game, settings)
       return [
-        ...(laid ? [{ label: 'Lay the cards anew', to: say('deal', { arranged: laid }) }] : []),
+        ...(layout ? [{ label: 'Lay the cards anew', to: say('deal', { arranged: layout }) }] : []),
         shuffleInstead,
       ]
     }
@@ -154,23 +154,23 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
 
 /** Counts that add up to what the board needs: the least of them rise, or the largest fall, one after the other. */
 function countsThatFit({ deck }: Game, { board, fill }: Settings, say: Say): Mend[] {
-  const needed = openCells(board).length / 2
+  const pairCount = openCells(board).length / 2
   const counts = new Map(deck.pairs.map(({ id }) => [id, fill.counts[id] ?? 0]))
-  if (!counts.size || !Number.isInteger(needed)) return []
+  if (!counts.size || !Number.isInteger(pairCount)) return []
   let sum = [...counts.values()].reduce((all, one) => all + one, 0)
-  const chosen = [...counts].filter(([, count]) => count > 0 || sum === 0).map(([id]) => id)
+  const ids = [...counts].filter(([, count]) => count > 0 || sum === 0).map(([id]) => id)
   const extreme = (better: (a: number, b: number) => boolean): string =>
-    chosen.reduce((best, id) => (better(counts.get(id)!, counts.get(best)!) ? id : best))
-  for (; sum < needed; sum++) {
+    ids.reduce((best, id) => (better(counts.get(id)!, counts.get(best)!) ? id : best))
+  for (; sum < pairCount; sum++) {
     const id = extreme((a, b) => a < b)
     counts.set(id, counts.get(id)! + 1)
   }
-  for (; sum > needed; sum--) {
+  for (; sum > pairCount; sum--) {
     const id = extreme((a, b) => a >= b)
     counts.set(id, counts.get(id)! - 1)
   }
   const left = Object.fromEntries([...counts].filter(([, count]) => count > 0))
-  return [{ label: `Counts for ${countWords(needed, 'pair')}`, to: say('fill', { counts: left }) }]
+  return [{ label: `Counts for ${countWords(pairCount, 'pair')}`, to: say('fill', { counts: left }) }]
 }
 
 /**
@@ -263,12 +263,12 @@ function useMore(game: Game): Mend[] {
 
 /** Gives every image without words the name of its pair. */
 function missingAlt(game: Game): Mend[] {
-  const named = <F extends Game['deck']['pairs'][number]['a']>(face: F, name: string): F =>
+  const withName = <F extends Game['deck']['pairs'][number]['a']>(face: F, name: string): F =>
     face.kind === 'image' && !face.alt ? { ...face, alt: name } : face
-  const missing = game.deck.pairs.some(({ a, b }) =>
+  const hasNoName = game.deck.pairs.some(({ a, b }) =>
     [a, b].some((face) => face?.kind === 'image' && !face.alt),
   )
-  if (!missing) return []
+  if (!hasNoName) return []
   return [
     {
       label: 'Use pair names as alt text',
@@ -278,8 +278,8 @@ function missingAlt(game: Game): Mend[] {
           ...now.deck,
           pairs: now.deck.pairs.map((pair) => ({
             ...pair,
-            a: named(pair.a, pair.name),
-            ...(pair.b ? { b: named(pair.b, pair.name) } : {}),
+            a: withName(pair.a, pair.name),
+            ...(pair.b ? { b: withName(pair.b, pair.name) } : {}),
           })),
         },
       }),

@@ -31,18 +31,18 @@ function dealerOf({ house, deck }: Game, level: Level, rules: Settings): Prepare
  */
 export function tableOf(
   game: Game,
-  played: Pick<PlayedGame, 'level' | 'seed' | 'deal'>,
+  playedGame: Pick<PlayedGame, 'level' | 'seed' | 'deal'>,
 ): Result<{ rules: Settings; cells: Cells }> {
-  const level = findLevel(game, played.level)
-  if (!level) return bad('level', `no level ${quoted(played.level)} in this game`)
+  const level = findLevel(game, playedGame.level)
+  if (!level) return bad('level', `no level ${quoted(playedGame.level)} in this game`)
   const rules = resolveLevel(game, level)
-  if (played.deal) {
-    const cells = arrangedCells(game.deck.pairs, rules.board, played.deal)
+  if (playedGame.deal) {
+    const cells = arrangedCells(game.deck.pairs, rules.board, playedGame.deal)
     return cells.ok ? good({ rules, cells: cells.value }) : bad('deal', cells.problem.message)
   }
   const dealer = dealerOf(game, level, rules)
   if (!dealer.ok) return bad(dealer.problem.at, dealer.problem.message)
-  return good({ rules, cells: dealer.value.deal(played.seed) })
+  return good({ rules, cells: dealer.value.deal(playedGame.seed) })
 }
 
 /** The outcome of a kept check: an empty `wrong` is good. `turn` is where the game first differs, 0 if it does not. */
@@ -72,12 +72,12 @@ export function runCheck(game: Game, check: Check): Checked {
 }
 
 /** A game just played, as a check that expects the same outcome in every figure. What can go wrong: as `tableOf`. */
-export function checkOf(game: Game, played: PlayedGame, name: string): Check | null {
-  const table = tableOf(game, played)
+export function checkOf(game: Game, playedGame: PlayedGame, name: string): Check | null {
+  const table = tableOf(game, playedGame)
   if (!table.ok) return null
   const { rules, cells } = table.value
-  const round = replay(rules, cells, played)
-  const { level, seed, deal, inputs, until } = played
+  const round = replay(rules, cells, playedGame)
+  const { level, seed, deal, inputs, until } = playedGame
   return {
     id: newId(
       name,

@@ -8,7 +8,7 @@ export const languagesOf = ({ texts = DEFAULT_TEXTS }: Pick<Game, 'texts'>): [La
   texts.languages as [Language, ...Language[]]
 
 /** A face with another text and other words, where they are given. A picture has no text of its own to replace. */
-const spoken = (face: Face, own?: { text?: string; alt?: string }): Face => ({
+const translate = (face: Face, own?: { text?: string; alt?: string }): Face => ({
   ...face,
   ...(own?.alt !== undefined && { alt: own.alt }),
   ...(own?.text !== undefined && face.kind === 'text' && { text: own.text }),
@@ -33,13 +33,13 @@ export function gameIn(game: Game, language: Language): Game {
     deck: {
       ...game.deck,
       pairs: game.deck.pairs.map((pair) => {
-        const said = own.pairs?.[pair.id]
-        if (!said) return pair
+        const ownWords = own.pairs?.[pair.id]
+        if (!ownWords) return pair
         return {
           ...pair,
-          name: said.name ?? pair.name,
-          a: spoken(pair.a, said.a),
-          ...(pair.b && { b: spoken(pair.b, said.b) }),
+          name: ownWords.name ?? pair.name,
+          a: translate(pair.a, ownWords.a),
+          ...(pair.b && { b: translate(pair.b, ownWords.b) }),
         }
       }),
     },

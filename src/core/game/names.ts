@@ -6,13 +6,13 @@ import type { Game } from './game.ts'
  * A title that no other game has: "Word game", then "Word game 2", "Word game 3", … In: the wanted title, and those
  * already taken.
  */
-export function freeTitle(wanted: string, taken: Iterable<string>): string {
-  const used = new Set(taken)
-  if (!used.has(wanted)) return wanted
+export function freeTitle(wish: string, titles: Iterable<string>): string {
+  const takenTitles = new Set(titles)
+  if (!takenTitles.has(wish)) return wish
   for (let number = 2; ; number++) {
     const end = ` ${number}`
-    const title = wanted.slice(0, LENGTHS.title - end.length) + end
-    if (!used.has(title)) return title
+    const title = wish.slice(0, LENGTHS.title - end.length) + end
+    if (!takenTitles.has(title)) return title
   }
 }
 

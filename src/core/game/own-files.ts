@@ -39,11 +39,11 @@ export function soundsOf(game: unknown): OwnFile[] {
   const files: OwnFile[] = []
   const listen = (rung: Own | undefined, at: string): void => {
     for (const moment of MOMENTS) {
-      const heard: unknown = rung?.sound?.[moment]
-      if (typeof heard !== 'object' || heard === null || !('src' in heard)) continue
-      const { src } = heard
+      const ownSound: unknown = rung?.sound?.[moment]
+      if (typeof ownSound !== 'object' || ownSound === null || !('src' in ownSound)) continue
+      const { src } = ownSound
       if (typeof src === 'string')
-        files.push({ src, at: `${at}.sound.${moment}.src`, put: (next) => (heard.src = next) })
+        files.push({ src, at: `${at}.sound.${moment}.src`, put: (next) => (ownSound.src = next) })
     }
   }
   listen(house, 'house')

@@ -52,8 +52,8 @@ export function spared(stream: Stream, chance: number, most: number): number {
  * distribution", Applied Statistics 37 (1988), PPND7, with coefficients of 8 digits; its third range begins beyond what
  * 32 bits reach.
  */
-export function normalAt(drawn: number): number {
-  const chance = (drawn + 0.5) / TWO_32
+export function normalAt(share: number): number {
+  const chance = (share + 0.5) / TWO_32
   const fromMiddle = chance - 0.5
   if (Math.abs(fromMiddle) <= 0.425) {
     const r = 0.180625 - fromMiddle * fromMiddle

@@ -41,11 +41,11 @@ export function costOf(settings: Settings, dealer: Dealer): Cost {
     const exact = exactOf({ settings, dealer }, mind, first)
     const samples = Array.from({ length: games }, (_, i) => {
       const cells = dealer.cards(`cost-${i}`)
-      const cleared = newRound(unlimited, cells, false)
-      playMinds(cleared, [mind], SEED, i + 1)
-      const round = isLimited ? newRound(settings, cells, false) : cleared
+      const idealRound = newRound(unlimited, cells, false)
+      playMinds(idealRound, [mind], SEED, i + 1)
+      const round = isLimited ? newRound(settings, cells, false) : idealRound
       if (isLimited) playMinds(round, [mind], SEED, i + 1)
-      return { turns: cleared.turns, time: timeUsed(cleared), score: round.score }
+      return { turns: idealRound.turns, time: timeUsed(idealRound), score: round.score }
     })
     const mean = (key: 'turns' | 'time' | 'score'): number =>
       samples.reduce((sum, one) => sum + one[key], 0) / games

@@ -21,22 +21,22 @@ export function countBins(
  * differ.
  */
 export function kernelWidth(values: ArrayLike<number>): number {
-  const sorted = Float64Array.from(values).sort()
-  const count = sorted.length
+  const inOrder = Float64Array.from(values).sort()
+  const count = inOrder.length
   if (count < 2) return 0
-  const mean = sorted.reduce((sum, value) => sum + value, 0) / count
-  const deviation = Math.sqrt(sorted.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (count - 1))
-  const quartiles = quantile(sorted, 0.75) - quantile(sorted, 0.25)
+  const mean = inOrder.reduce((sum, value) => sum + value, 0) / count
+  const deviation = Math.sqrt(inOrder.reduce((sum, value) => sum + (value - mean) ** 2, 0) / (count - 1))
+  const quartiles = quantile(inOrder, 0.75) - quantile(inOrder, 0.25)
   const spread = quartiles > 0 ? Math.min(deviation, quartiles / 1.34) : deviation
   return 0.9 * spread * count ** -0.2
 }
 
 /** The value below which a share of sorted values lies, interpolated between two of them. */
-export function quantile(sorted: ArrayLike<number>, share: number): number {
-  const place = share * (sorted.length - 1)
+export function quantile(inOrder: ArrayLike<number>, share: number): number {
+  const place = share * (inOrder.length - 1)
   const below = Math.floor(place)
-  const above = Math.min(sorted.length - 1, below + 1)
-  return sorted[below]! + (place - below) * (sorted[above]! - sorted[below]!)
+  const above = Math.min(inOrder.length - 1, below + 1)
+  return inOrder[below]! + (place - below) * (inOrder[above]! - inOrder[below]!)
 }
 
 /**

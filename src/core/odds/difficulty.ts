@@ -48,14 +48,14 @@ export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infi
   const unlimited = follows ? withoutLimits(settings) : settings
   // not even one game may take more turns than all of them
   const most = Math.min(turns, unlimited.limits.turns ?? turns)
-  const played = { ...level, settings: { ...unlimited, limits: { ...unlimited.limits, turns: most } } }
+  const bounded = { ...level, settings: { ...unlimited, limits: { ...unlimited.limits, turns: most } } }
   const lots: Games[] = []
   let [won, games, count] = [0, 0, 0]
   while (games < GAMES.most && games - won < lost && count <= turns) {
     // long games come one by one
     const size = count === 0 ? 1 : Math.max(1, Math.min(GAMES.lot, Math.floor((turns * games) / count / 4)))
     const to = Math.min(GAMES.most, games + size)
-    const lot = playGames(played, mind, SEED, games + 1, to)
+    const lot = playGames(bounded, mind, SEED, games + 1, to)
     lots.push(lot)
     games = to
     won += follows ? winsUnderLimits(lot, settings, dealer.pairs) : winsOf(lot)

@@ -18,11 +18,11 @@ export function evenOut(
   band: readonly [number, number],
   by: Lever,
   seed: string,
-  told?: (done: number) => void,
+  progress?: (done: number) => void,
 ): Solved[] {
   return levels.map((level, place) =>
     solve(level, { mind, by, share: wantedShare(band, place, levels.length) }, seed, (done) =>
-      told?.((place + done) / levels.length),
+      progress?.((place + done) / levels.length),
     ),
   )
 }

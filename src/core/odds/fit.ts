@@ -106,15 +106,15 @@ function fitPace(
   const means = logs.map((one) => one.reduce((sum, log) => sum + log, 0) / one.length)
   const freedom = logs[0]!.length + logs[1]!.length - 2
   const squares = logs.flatMap((one, i) => one.map((log) => (log - means[i]!) ** 2))
-  const spread = Math.sqrt(squares.reduce((sum, square) => sum + square, 0) / freedom)
+  const deviation = Math.sqrt(squares.reduce((sum, square) => sum + square, 0) / freedom)
   const median = (i: number): Fitted => {
-    const off = (Z * spread) / Math.sqrt(logs[i]!.length)
+    const off = (Z * deviation) / Math.sqrt(logs[i]!.length)
     return { value: Math.exp(means[i]!), interval: [Math.exp(means[i]! - off), Math.exp(means[i]! + off)] }
   }
-  const off = (Z * spread) / Math.sqrt(2 * freedom)
+  const off = (Z * deviation) / Math.sqrt(2 * freedom)
   return {
     first: median(0),
     second: median(1),
-    spread: { value: spread, interval: [Math.max(0, spread - off), spread + off] },
+    spread: { value: deviation, interval: [Math.max(0, deviation - off), deviation + off] },
   }
 }

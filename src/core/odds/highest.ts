@@ -65,8 +65,8 @@ function searched(settings: Settings, cells: Cells, seats: number): number {
   const order: boolean[] = []
   const streaks = new Array<number>(seats).fill(0)
   const points = new Array<number>(seats).fill(0)
-  const go = (left: number, misses: number): void => {
-    if (left === 0) {
+  const go = (pairsLeft: number, misses: number): void => {
+    if (pairsLeft === 0) {
       const sum = points.reduce((a, b) => a + b)
       if (sum > (best.get(misses)?.points ?? -Infinity)) best.set(misses, { points: sum, order: [...order] })
       return
@@ -77,16 +77,16 @@ function searched(settings: Settings, cells: Cells, seats: number): number {
       order.push(match)
       streaks[player] = nextStreak
       points[player] = addPoints(score, had, change)
-      go(match ? left - 1 : left, match ? misses : misses + 1)
+      go(match ? pairsLeft - 1 : pairsLeft, match ? misses : misses + 1)
       order.pop()
       streaks[player] = streak
       points[player] = had
     }
     turn(true, streak + 1, matchPoints(score, streak + 1, true))
-    if (left > 1 && misses < mostMisses(twins.length, seats)) turn(false, 0, -missPoints(score, false))
+    if (pairsLeft > 1 && misses < mostMisses(twins.length, seats)) turn(false, 0, -missPoints(score, false))
   }
   go(twins.length, 0)
-  const played = (matches: readonly boolean[]): number => {
+  const pointsOf = (matches: readonly boolean[]): number => {
     let next = 0
     const miss: Turn = [twins.at(-2)![0], twins.at(-1)![0]]
     return playFastest(
@@ -95,5 +95,5 @@ function searched(settings: Settings, cells: Cells, seats: number): number {
       matches.map((match) => (match ? twins[next++]! : miss)),
     ).score
   }
-  return Math.max(...[...best.values()].map((one) => played(one.order)))
+  return Math.max(...[...best.values()].map((one) => pointsOf(one.order)))
 }

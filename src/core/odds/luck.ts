@@ -86,12 +86,12 @@ export function kindToHard(deals: readonly PlayedDeal[]): { by: 'won' | 'turns';
   const { mean, betweenDeals, withinDeals } = takeApart(values)
   const noise = withinDeals / values[0]!.length
   const factor = betweenDeals + noise > 0 ? betweenDeals / (betweenDeals + noise) : 0
-  const told = deals.map(({ seed }, i): ToldDeal => {
+  const results = deals.map(({ seed }, i): ToldDeal => {
     const own = values[i]!.reduce((sum, value) => sum + value, 0) / values[i]!.length
     return { seed, mean: own, shrunk: mean + factor * (own - mean) }
   })
   const kindFirst = by === 'won' ? -1 : 1
-  return { by, deals: told.sort((one, other) => kindFirst * (one.mean - other.mean)) }
+  return { by, deals: results.sort((one, other) => kindFirst * (one.mean - other.mean)) }
 }
 
 /**

@@ -31,50 +31,50 @@ export type MemoryEvidence = { games: GameEvidence[]; first: number[]; second: n
 export function evidenceOf(
   rules: Settings,
   cells: Cells,
-  played: Pick<PlayedGame, 'inputs' | 'until'>,
+  game: Pick<PlayedGame, 'inputs' | 'until'>,
 ): MemoryEvidence {
-  const shown: MemoryEvidence = { games: [], first: [], second: [] }
+  const evidence: MemoryEvidence = { games: [], first: [], second: [] }
   const turns: TurnEvidence[] = []
   /** by cell: the turn in which its card was last seen, 0 for never or taken */
-  const seen = new Array<number>(cells.length).fill(0)
+  const lastSeen = new Array<number>(cells.length).fill(0)
   /** since when the player could press; null after a pause */
   let since: number | null = rules.turn.firstLook
   let isUp = false
-  for (const event of replay(rules, cells, played).events!) {
+  for (const event of replay(rules, cells, game).events!) {
     if (event.kind === 'flip') {
-      if (since !== null && event.at > since) shown[isUp ? 'second' : 'first'].push(event.at - since)
+      if (since !== null && event.at > since) evidence[isUp ? 'second' : 'first'].push(event.at - since)
       since = event.at
       isUp = !isUp
     } else if (event.kind === 'paused') since = null
     else if (event.kind === 'match' || event.kind === 'miss') {
       const { first, second, turn } = event
       const isMatch = event.kind === 'match'
-      const twin = twinSeen(cells, seen, first)
-      const ago = twin < 0 ? 0 : turn - seen[twin]!
+      const twin = twinSeen(cells, lastSeen, first)
+      const ago = twin < 0 ? 0 : turn - lastSeen[twin]!
       turns.push({
         first,
         second,
         isMatch,
-        firstSeen: seen[first]! > 0,
-        secondSeen: seen[second]! > 0,
+        firstSeen: lastSeen[first]! > 0,
+        secondSeen: lastSeen[second]! > 0,
         twin,
         ago,
       })
-      seen[first] = seen[second] = isMatch ? 0 : turn
+      lastSeen[first] = lastSeen[second] = isMatch ? 0 : turn
       since = event.at + readyAfter(rules, isMatch)
     }
   }
   const cards = cells.filter((card) => card !== NO_CARD).length
-  if (rules.turn.firstLook === 0) shown.games.push({ cards, cells: cells.length, turns })
-  return shown
+  if (rules.turn.firstLook === 0) evidence.games.push({ cards, cells: cells.length, turns })
+  return evidence
 }
 
 /** The most recently seen twin of this cell's card; −1 for none. */
-function twinSeen(cells: Cells, seen: readonly number[], cell: number): number {
+function twinSeen(cells: Cells, lastSeen: readonly number[], cell: number): number {
   let last = -1
   cells.forEach((card, other) => {
-    if (other === cell || card === NO_CARD || seen[other] === 0 || !cardsMatch(cells[cell]!, card)) return
-    if (last < 0 || seen[other]! > seen[last]!) last = other
+    if (other === cell || card === NO_CARD || lastSeen[other] === 0 || !cardsMatch(cells[cell]!, card)) return
+    if (last < 0 || lastSeen[other]! > lastSeen[last]!) last = other
   })
   return last
 }

@@ -26,7 +26,7 @@ export function playMinds(
   minds: readonly Mind[],
   seed: string,
   game: number,
-  turned?: (seats: readonly MindPlayer[]) => void,
+  onTurn?: (seats: readonly MindPlayer[]) => void,
 ): number {
   const { rules, cells } = round
   const seats = (round.seats ?? [null]).map(
@@ -55,7 +55,7 @@ export function playMinds(
     const wait = round.judgedMatch ? afterMatch : afterMiss
     ready = round.at + wait
     if (!isOver(round)) waited += wait
-    turned?.(seats)
+    onTurn?.(seats)
   }
   return waited
 }

@@ -28,11 +28,11 @@ class ThoughtTable {
     this.spread = spread
   }
 
-  ms(drawn: number): number {
-    const part = Math.floor(drawn / WIDTH)
+  ms(share: number): number {
+    const part = Math.floor(share / WIDTH)
     if (this.parts[part] === UNKNOWN) this.parts[part] = this.ofPart(part * WIDTH)
     const ms = this.parts[part]!
-    return ms === SEVERAL ? thoughtMs(this.median, this.spread, drawn) : ms
+    return ms === SEVERAL ? thoughtMs(this.median, this.spread, share) : ms
   }
 
   private ofPart(from: number): number {
@@ -44,12 +44,12 @@ class ThoughtTable {
 }
 
 const tables = new Map<string, ThoughtTable>()
-function tableOf(median: number, spread: number): ThoughtTable {
-  const key = `${median} ${spread}`
+function tableOf(median: number, deviation: number): ThoughtTable {
+  const key = `${median} ${deviation}`
   const cached = tables.get(key)
   if (cached) return cached
   if (tables.size === TABLES) tables.clear()
-  const table = new ThoughtTable(median, spread)
+  const table = new ThoughtTable(median, deviation)
   tables.set(key, table)
   return table
 }

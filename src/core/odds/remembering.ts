@@ -18,7 +18,7 @@ export function rememberedLikelihood(games: readonly GameEvidence[], notice: num
 
 function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: number): number {
   /** by place in `lying`: the chance that the card there is remembered */
-  const held = new Float64Array(cards)
+  const strengths = new Float64Array(cards)
   /** the cells of cards that were seen and lie face down, and the place of each among them, −1 for nowhere */
   const lying = new Int32Array(cards)
   const places = new Int32Array(cells).fill(-1)
@@ -29,9 +29,9 @@ function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: num
   const remove = (cell: number): void => {
     const place = places[cell]!
     if (place < 0) return
-    forgotten -= 1 - held[place]!
+    forgotten -= 1 - strengths[place]!
     count--
-    held[place] = held[count]!
+    strengths[place] = strengths[count]!
     lying[place] = lying[count]!
     places[lying[place]!] = place
     places[cell] = -1
@@ -39,7 +39,7 @@ function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: num
   const add = (cell: number): void => {
     places[cell] = count
     lying[count] = cell
-    held[count++] = notice
+    strengths[count++] = notice
   }
   /** A press that was left to chance. */
   const byChance = (cell: number, wasSeen: boolean): void => {
@@ -48,11 +48,11 @@ function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: num
     const open = unseen + forgotten + (wasSeen ? 1 : 0)
     forgotten = 0
     for (let place = 0; place < count; place++) {
-      const one = held[place]!
+      const one = strengths[place]!
       const others = open - (1 - one)
       const prior = one / others
-      held[place] = prior / (prior + (1 - one) / (others + 1))
-      forgotten += 1 - held[place]!
+      strengths[place] = prior / (prior + (1 - one) / (others + 1))
+      forgotten += 1 - strengths[place]!
     }
     if (!wasSeen) unseen--
   }
@@ -63,14 +63,14 @@ function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: num
     else remove(first)
     const place = twin < 0 ? -1 : places[twin]!
     if (place >= 0) {
-      const chance = held[place]!
+      const chance = strengths[place]!
       if (tellsMemory(turn)) {
         const hit = chance + (1 - chance) / (unseen + forgotten - (1 - chance) + 1)
         sum += Math.log(isMatch && secondSeen ? hit : 1 - hit)
       }
       if (!isMatch) {
         forgotten += chance
-        held[place] = 0
+        strengths[place] = 0
       }
     }
     if (!isMatch || !secondSeen) byChance(second, secondSeen)
@@ -81,8 +81,8 @@ function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: num
     }
     forgotten = 0
     for (let at = 0; at < count; at++) {
-      held[at]! *= 1 - fade
-      forgotten += 1 - held[at]!
+      strengths[at]! *= 1 - fade
+      forgotten += 1 - strengths[at]!
     }
   }
   return sum

@@ -2,12 +2,12 @@ import { NO_CARD, pairOf } from '../deck/card.ts'
 
 /** Whether a deal holds more than two cards of one pair. */
 export function repeats(cells: readonly number[]): boolean {
-  const seen = new Map<number, number>()
+  const counts = new Map<number, number>()
   for (const card of cells) {
     if (card === NO_CARD) continue
-    const count = (seen.get(pairOf(card)) ?? 0) + 1
+    const count = (counts.get(pairOf(card)) ?? 0) + 1
     if (count > 2) return true
-    seen.set(pairOf(card), count)
+    counts.set(pairOf(card), count)
   }
   return false
 }

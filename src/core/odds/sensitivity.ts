@@ -57,12 +57,12 @@ export function sensitivities(
   mind: Mind,
   seed: string,
   games: number,
-  told?: (done: number) => void,
+  progress?: (done: number) => void,
 ): Sensitivity[] {
   const steps = stepsThatMatter(level.settings)
   const before = playGames(level, mind, seed, 1, games).ends
   return steps.map((step, i) => {
-    told?.((i + 1) / (steps.length + 1))
+    progress?.((i + 1) / (steps.length + 1))
     const { section, key, by } = step
     const rules = level.settings[section] as Record<string, number>
     const settings = { ...level.settings, [section]: { ...rules, [key]: rules[key]! + by } }

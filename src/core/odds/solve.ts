@@ -37,21 +37,21 @@ const AGAIN = 2
  */
 export function solve(
   level: Playable,
-  wanted: Wanted,
+  goal: Wanted,
   seed: string,
-  told?: (done: number) => void,
+  progress?: (done: number) => void,
   effort = GAMES,
 ): Solved {
-  const { mind, by, share } = wanted
+  const { mind, by, share } = goal
   const { count, at } = leverSteps(by, level.dealer.pairs)
   // the rounds of bisection, some for the range, and the fresh deals
   const rounds = Math.ceil(Math.log2(count)) + 16
-  let done = 0
-  const tell = (): void => told?.(Math.min(1, ++done / rounds))
+  let playedCount = 0
+  const tell = (): void => progress?.(Math.min(1, ++playedCount / rounds))
   let games = gamesFor(level, mind, seed, effort)
   for (let again = 0; ; again++) {
-    const winsAt = trials(level, wanted, seed, games, tell)
-    const fresh = (value: number): WinCount => trials(level, wanted, `${seed}-again`, games, tell)(value)
+    const winsAt = trials(level, goal, seed, games, tell)
+    const fresh = (value: number): WinCount => trials(level, goal, `${seed}-again`, games, tell)(value)
     const least = winsAt(at(count - 1))
     const isIdle = winsAt(at(0)).won === least.won
     const index = isIdle ? count : firstOf(0, count, (i) => winsAt(at(i)).share >= share)
@@ -63,14 +63,14 @@ export function solve(
         value: at(best),
         wins: fresh(at(best)),
         why,
-        most: mostEnds(level, wanted, at(count - 1), seed, games),
+        most: mostEnds(level, goal, at(count - 1), seed, games),
       }
     }
     const wins = fresh(at(index))
     if (wins.interval[1] >= share || again === AGAIN) {
       const severe = firstOf(0, index + 1, (i) => winsAt(at(i)).interval[1] >= share)
       const loose = nextAfter(index, count, (i) => winsAt(at(i)).interval[0] >= share)
-      told?.(1)
+      progress?.(1)
       return { ok: true, value: at(index), range: [at(severe), at(loose)], wins }
     }
     games *= 2

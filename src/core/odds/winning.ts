@@ -43,7 +43,7 @@ function play(settings: Settings, dealer: Dealer): LimitWins {
   return { share: won / games, won, games }
 }
 
-const known = (share: number): LimitWins => ({ share, won: 0, games: 0 })
+const exactShare = (share: number): LimitWins => ({ share, won: 0, games: 0 })
 
 /**
  * How often a perfect memory wins under one limit of a level; null if there is no such limit. Exact for turns and lives
@@ -60,7 +60,7 @@ export function winsUnder(settings: Settings, dealer: Dealer, by: Limit): LimitW
   if (by === 'turns') {
     if (turns === null) return null
     const exact = exactly(settings, dealer)
-    if (exact) return known(exact(turns))
+    if (exact) return exactShare(exact(turns))
   } else if (settings.clock.mode !== 'down') return null
   return play(only(settings, by), dealer)
 }

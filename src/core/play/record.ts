@@ -41,27 +41,27 @@ export type Given = { level?: string; seed?: string }
  * What is not as it was given in a record of that game, or null: another level or seed, or, with a seed, a deal of its
  * own. Without that a record proves only that somebody could play so.
  */
-export function givenProblem(played: PlayedGame, given: Given): Problem | null {
+export function givenProblem(game: PlayedGame, given: Given): Problem | null {
   for (const key of ['level', 'seed'] as const)
-    if (given[key] !== undefined && played[key] !== given[key])
-      return { at: key, message: `${quoted(given[key])} was given, and this is ${quoted(played[key])}` }
-  return given.seed !== undefined && played.deal
+    if (given[key] !== undefined && game[key] !== given[key])
+      return { at: key, message: `${quoted(given[key])} was given, and this is ${quoted(game[key])}` }
+  return given.seed !== undefined && game.deal
     ? { at: 'deal', message: 'a seed was given, and this has a deal of its own' }
     : null
 }
 
 /** Times of inputs must be times of a round, and may not run backwards; the message names the first that does. */
-export function inOrder(played: { inputs: readonly Input[]; until?: number }): Problem | null {
+export function inOrder(game: { inputs: readonly Input[]; until?: number }): Problem | null {
   let before = 0
-  for (const [i, { at }] of played.inputs.entries()) {
+  for (const [i, { at }] of game.inputs.entries()) {
     const wrong = timeProblem(`inputs[${i}].at`, at)
     if (wrong) return wrong
     if (at < before)
       return { at: `inputs[${i}].at`, message: `${at} is earlier than the previous input (${before})` }
     before = at
   }
-  if (played.until === undefined) return null
-  if (played.until < before)
-    return { at: 'until', message: `${played.until} is earlier than the last input (${before})` }
-  return timeProblem('until', played.until)
+  if (game.until === undefined) return null
+  if (game.until < before)
+    return { at: 'until', message: `${game.until} is earlier than the last input (${before})` }
+  return timeProblem('until', game.until)
 }

@@ -13,11 +13,11 @@ import type { Round } from './round.ts'
 export function replay(
   rules: Settings,
   cells: Cells,
-  played: { inputs: readonly Input[]; until?: number },
+  game: { inputs: readonly Input[]; until?: number },
 ): Round {
   const round = newRound(rules, cells)
-  for (const input of played.inputs) apply(round, input)
-  if (played.until !== undefined) advance(round, played.until)
+  for (const input of game.inputs) apply(round, input)
+  if (game.until !== undefined) advance(round, game.until)
   return round
 }
 

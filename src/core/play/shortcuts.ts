@@ -61,15 +61,15 @@ export function toLastPair(round: Round): Shortcut {
  * Lets time pass until this many ms are left on a clock that counts down; turns a card first if the clock waits for
  * that.
  */
-export function toLastSeconds(round: Round, left: number): Shortcut {
+export function toLastSeconds(round: Round, msLeft: number): Shortcut {
   const hand = handOn(round)
   if (!isOver(round) && timeLeft(round) !== null) {
     hand.ready()
     if (!round.clock.started) hand.press(downCells(round)[0]!)
     // a clock that stands still in a look needs more than one step
-    for (let now = timeLeft(round)!; now > left && !isOver(round); now = timeLeft(round)!) {
+    for (let now = timeLeft(round)!; now > msLeft && !isOver(round); now = timeLeft(round)!) {
       const before = round.at
-      advance(round, round.clock.running ? round.at + now - left : round.nextDue)
+      advance(round, round.clock.running ? round.at + now - msLeft : round.nextDue)
       if (round.at === before || round.at === LAST_TIME) break
     }
   }
@@ -81,11 +81,11 @@ export function missOnce(round: Round): Shortcut {
   const hand = handOn(round)
   hand.ready()
   const down = downCells(round)
-  const seen = (cell: number): number => (round.seenIn[cell] ? 0 : 1)
+  const unseenFirst = (cell: number): number => (round.seenIn[cell] ? 0 : 1)
   const one = round.phase === 'one-up' ? round.first : down[0]
   if (one !== undefined && !isOver(round)) {
     const others = down.filter((cell) => cell !== one && !cardsMatch(round.cells[one]!, round.cells[cell]!))
-    const other = others.sort((a, b) => seen(a) - seen(b))[0]
+    const other = others.sort((a, b) => unseenFirst(a) - unseenFirst(b))[0]
     if (other !== undefined) {
       if (round.phase !== 'one-up') hand.press(one)
       hand.press(other)

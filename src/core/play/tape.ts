@@ -60,13 +60,13 @@ export function standingAt(
   turn: number,
 ): { round: Round; inputs: Input[] } {
   const round = newRound(rules, cells)
-  let used = 0
+  let inputCount = 0
   for (const input of inputs) {
     if (round.turns >= turn) break
     apply(round, input)
-    used++
+    inputCount++
   }
-  return { round, inputs: inputs.slice(0, used) }
+  return { round, inputs: inputs.slice(0, inputCount) }
 }
 
 /** A game at a moment, in ms since the deal: everything pressed up to it, and everything due. */

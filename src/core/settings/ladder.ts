@@ -126,11 +126,11 @@ export function makeLadder(
 
 /** Names for this many new levels after those of a ladder: "Level 5", "Level 6", skipping names that are taken. */
 export function namesAfter(levels: readonly { name: string }[], count: number): string[] {
-  const taken = new Set(levels.map(({ name }) => name))
+  const takenNames = new Set(levels.map(({ name }) => name))
   const names: string[] = []
   for (let number = levels.length + 1; names.length < count; number++) {
     const name = `Level ${number}`
-    if (!taken.has(name)) names.push(name)
+    if (!takenNames.has(name)) names.push(name)
   }
   return names
 }
@@ -139,12 +139,12 @@ export function namesAfter(levels: readonly { name: string }[], count: number): 
  * How many of the first pairs each level draws from, growing evenly from what the first board needs to the whole deck.
  * In: how many pairs each board needs.
  */
-export function nestedPairs(needed: readonly number[], deck: number): number[] {
-  const [first] = needed
+export function nestedPairs(pairCounts: readonly number[], deck: number): number[] {
+  const [first] = pairCounts
   if (first === undefined) return []
   let before = 0
-  return needed.map((pairs, i) => {
-    const share = needed.length > 1 ? i / (needed.length - 1) : 1
+  return pairCounts.map((pairs, i) => {
+    const share = pairCounts.length > 1 ? i / (pairCounts.length - 1) : 1
     const even = Math.round(Math.min(first, deck) + (deck - Math.min(first, deck)) * share)
     return (before = Math.min(deck, Math.max(before, even, pairs)))
   })

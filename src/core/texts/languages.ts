@@ -39,8 +39,8 @@ export const directionOf = (language: Language): 'ltr' | 'rtl' =>
  * first. Of a tag with a region or script, its language alone decides ("de-AT" reads "de"). Out: the first that fits,
  * or else the first of those that are there.
  */
-export function bestLanguage(shipped: readonly Language[], wanted: readonly string[]): Language {
-  for (const tag of wanted) {
+export function bestLanguage(shipped: readonly Language[], preferred: readonly string[]): Language {
+  for (const tag of preferred) {
     const [language] = tag.toLowerCase().split('-')
     const match =
       shipped.find((one) => one.toLowerCase() === tag.toLowerCase()) ??

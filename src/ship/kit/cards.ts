@@ -23,17 +23,17 @@ export const BACK = 'back'
 
 /** All fronts of a deck, in its order. Names of files differ in more than capital letters. */
 export function kitCards({ deck }: Pick<Game, 'deck'>): KitCard[] {
-  const taken = new Set([BACK])
-  const free = (wanted: string): string => {
-    let name = wanted
-    for (let n = 2; taken.has(name.toLowerCase()); n++) name = `${wanted}-${n}`
-    taken.add(name.toLowerCase())
+  const names = new Set([BACK])
+  const freeName = (stem: string): string => {
+    let name = stem
+    for (let n = 2; names.has(name.toLowerCase()); n++) name = `${stem}-${n}`
+    names.add(name.toLowerCase())
     return name
   }
   return deck.pairs.flatMap(({ id, name, a, b }) =>
     [['a', a] as const, ...(b ? [['b', b] as const] : [])].map(([side, face]) => ({
       card: `${id}/${side}`,
-      file: free(`${id}-${side}`),
+      file: freeName(`${id}-${side}`),
       pair: id,
       name,
       face,

@@ -67,13 +67,13 @@ const behindOf = ({ look: { behind } }: Settings): string | null =>
 /** What is heard at each moment of a level, in rows, its volume in percent. */
 function soundRows(level: string, { sound, volumes }: Settings): object[] {
   return MOMENTS.map((moment) => {
-    const heard = sound[moment]
-    const isOwn = typeof heard === 'object'
+    const own = sound[moment]
+    const isOwn = typeof own === 'object'
     return {
       level,
       moment,
-      sound: !sound.on ? 'none' : isOwn ? heard.name : heard === 'family' ? sound.family : heard,
-      file: sound.on && isOwn ? heard.src : '',
+      sound: !sound.on ? 'none' : isOwn ? own.name : own === 'family' ? sound.family : own,
+      file: sound.on && isOwn ? own.src : '',
       volume: (sound.volume * volumes[moment]) / 100,
     }
   })
@@ -127,14 +127,14 @@ function levelFiles(
   dealer: Dealer,
   { deals, games }: KitOptions,
 ): Record<string, string> {
-  const dealt = (format: 'json' | 'csv'): string =>
+  const dealsAs = (format: 'json' | 'csv'): string =>
     seedsFrom(SEEDS.deals, deals)
       .map((seed) => dealtText({ deck }, level, dealer, seed, format))
       .join('')
   return {
     ...tableFiles(`places/${level.id}`, placesOf(settings)),
-    [`deals/${level.id}.jsonl`]: dealt('json'),
-    [`deals/${level.id}.csv`]: dealt('csv'),
+    [`deals/${level.id}.jsonl`]: dealsAs('json'),
+    [`deals/${level.id}.csv`]: dealsAs('csv'),
     [`test-games/${level.id}.jsonl`]: jsonLines(
       seedsFrom(SEEDS.games, games).map((seed) => testGame(level.id, settings, dealer, deck.pairs, seed)),
     ),

@@ -166,7 +166,7 @@ export function shipPaper(
   })
   const { name, width, height } = PAPERS[options.paper]
   // the program is not on the paper
-  const named = creditsOf(game, credits).filter(({ heading }) => heading !== 'creditProgram')
+  const sections = creditsOf(game, credits).filter(({ heading }) => heading !== 'creditProgram')
   const type = [...style.matchAll(/@font-face\{[^}]*\}/g)].map(([rule]) => rule).join('')
   const size = `@page{size:${name} portrait;margin:0}.sheet{width:${width}mm;height:${height}mm}`
   const html = `<!doctype html>
@@ -179,7 +179,7 @@ export function shipPaper(
 </head>
 <body dir="ltr">
 ${sheets.join('\n')}
-${rulesSection(game, options.level, cards.value, speech, named)}
+${rulesSection(game, options.level, cards.value, speech, sections)}
 </body>
 </html>
 `

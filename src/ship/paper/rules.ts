@@ -56,7 +56,7 @@ export function rulesSection(
     ...(match && !own ? rest : []),
   ]
   const list = lines.map((line) => `<li>${escapeHtml(line)}</li>`).join('')
-  const named = credits.map(({ heading, lines: own }) =>
+  const sections = credits.map(({ heading, lines: own }) =>
     [...(heading ? [`${speech.say(heading)}: ${own.join(' · ')}`] : own)]
       .map((line) => `<p>${escapeHtml(line)}</p>`)
       .join(''),
@@ -67,6 +67,6 @@ ${match ? `<h2>${escapeHtml(match.name)}</h2>` : ''}
 ${opening ? `<p>${escapeHtml(opening)}</p>` : ''}
 <ol>${list}</ol>
 ${match ? drawnBoard(settings) : ''}
-<footer>${named.join('')}</footer>
+<footer>${sections.join('')}</footer>
 </section>`
 }

@@ -51,13 +51,13 @@ export function sheetLayout(game: Pick<Game, 'house'>, { paper, width }: PaperOp
       'width',
       `a card of ${card.width} × ${card.height.toFixed(0)} mm does not fit on ${sheet.name}; make it smaller`,
     )
-  const used = (count: number, one: number): number => count * (one + EDGES.gap) - EDGES.gap
+  const lengthOf = (count: number, one: number): number => count * (one + EDGES.gap) - EDGES.gap
   return good({
     columns,
     rows,
     card,
-    left: (sheet.width - used(columns, card.width)) / 2,
-    top: (sheet.height - used(rows, card.height)) / 2,
+    left: (sheet.width - lengthOf(columns, card.width)) / 2,
+    top: (sheet.height - lengthOf(rows, card.height)) / 2,
   })
 }
 

@@ -64,16 +64,16 @@ export const useBench = defineStore('bench', () => {
 
   let openings = 0
   /** Opens a stored game. Out: whether there is one under this key; null if another was asked for meanwhile. */
-  async function open(wanted: string): Promise<boolean | null> {
+  async function open(gameKey: string): Promise<boolean | null> {
     const mine = ++openings
     await saving.flush()
     // a link to a demo game may be the first page that a browser opens here
     await layDemos()
-    const row = await oneGame(wanted)
+    const row = await oneGame(gameKey)
     if (row) await checkImages(row.game)
-    const steps = row ? await stepsOf(wanted) : []
+    const steps = row ? await stepsOf(gameKey) : []
     if (mine !== openings) return null
-    key.value = wanted
+    key.value = gameKey
     if (row) show(row.game)
     else game.value = null
     history.takeUp(steps)

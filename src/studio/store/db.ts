@@ -57,7 +57,7 @@ const stepsUnder = (key: string) => db.steps.where('[key+id]').between(...allOf(
 /** All parts of a game. */
 const partsUnder = (key: string) => db.parts.where('[key+at]').between(...allOf(key))
 /** The parts of a game as they are stored at this rev: unchanged ones are not written again. */
-const stored = new Map<string, { rev: number; parts: Parts }>()
+const cache = new Map<string, { rev: number; parts: Parts }>()
 /** The stored steps of a game as this tab last wrote them. */
 const storedSteps = new Map<string, Map<number, string>>()
 /** How long parts are written at a time before the page gets a break, in ms. */
@@ -72,7 +72,7 @@ const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastCh
 /** Who is notified of games that another tab changed; the next save here overwrites its version as a whole. */
 const tellers = new Set<(key: string) => void>([
   (key) => {
-    stored.delete(key)
+    cache.delete(key)
     storedSteps.delete(key)
   },
 ])
@@ -128,16 +128,16 @@ type Written = { row: GameRow; texts: PartRow[]; art: StoredImage[]; parts: Part
  * Prepares a row for writing, without the parts that are `known` to be stored. A lot of work is split over several
  * frames, except on a page that is closing.
  */
-async function written(
+async function rowsOf(
   { key, rev, touched, removed, game }: Kept,
-  known: Parts = new Map(),
+  before: Parts = new Map(),
 ): Promise<Written> {
   let began = performance.now()
-  const parts = partsOf(game, known)
+  const parts = partsOf(game, before)
   const { game: light, art } = packed(game)
   const texts: PartRow[] = []
   for (const [at, part] of partsOf(light)) {
-    if (parts.get(at) === known.get(at)) continue
+    if (parts.get(at) === before.get(at)) continue
     texts.push({ key, at, text: plainJson(part) })
     if (performance.now() - began < STRETCH) continue
     await nextTask()
@@ -173,10 +173,10 @@ async function put(
     partsUnder(key).primaryKeys(),
     stepsUnder(key).primaryKeys(),
   ])
-  const known = storedSteps.get(key)
+  const cachedSteps = storedSteps.get(key)
   const now = new Map(history.map((step) => [step.id, `${step.past} ${step.text}`]))
   // a step whose changes are the same is not written again
-  const there = new Set(steps.map(([, id]) => id).filter((id) => known?.get(id) === now.get(id)))
+  const there = new Set(steps.map(([, id]) => id).filter((id) => cachedSteps?.get(id) === now.get(id)))
   const writing = [
     db.art.bulkPut(art.filter(({ hash }) => !images.includes(hash))),
     db.parts.bulkPut(texts),
@@ -214,7 +214,7 @@ export async function anyGame(key: string): Promise<Kept | undefined> {
     const row = await db.games.get(key)
     return row && (await joinRows([row], await partsUnder(key).toArray()))[0]
   })
-  if (game) stored.set(key, { rev: game.rev, parts: partsOf(game.game) })
+  if (game) cache.set(key, { rev: game.rev, parts: partsOf(game.game) })
   return game
 }
 
@@ -241,11 +241,11 @@ export async function keepGame(
 ): Promise<number> {
   const row: Kept = { key, game, rev: before ? before + 1 : newRev(), touched: Date.now() }
   if (await open()) {
-    const storedGame = stored.get(key)
-    const writing = await written(row, storedGame?.rev === before ? storedGame.parts : undefined)
+    const storedGame = cache.get(key)
+    const writing = await rowsOf(row, storedGame?.rev === before ? storedGame.parts : undefined)
     await nextTask()
     storedSteps.set(key, await db.transaction('rw', TABLES, () => put(writing, history, before)))
-    stored.set(key, { rev: row.rev, parts: writing.parts })
+    cache.set(key, { rev: row.rev, parts: writing.parts })
   } else {
     if ((memory.get(key)?.rev ?? 0) !== before) throw new SaveConflict()
     memory.set(key, row)
@@ -279,7 +279,7 @@ export async function layGames(
   progress: (share: number) => void = () => undefined,
   signal?: AbortSignal,
 ): Promise<void> {
-  const laid: string[] = []
+  const newKeys: string[] = []
   const step = (done: number): void => {
     signal?.throwIfAborted()
     progress(done / (2 * games.length))
@@ -288,7 +288,7 @@ export async function layGames(
     const writings: Written[] = []
     for (const { how: _, ...game } of games) {
       step(writings.length)
-      writings.push(await written({ ...game, rev: newRev() }))
+      writings.push(await rowsOf({ ...game, rev: newRev() }))
       await nextTask()
     }
     await db.transaction('rw', TABLES, async () => {
@@ -301,7 +301,7 @@ export async function layGames(
         keys.add(freeKey)
         if (there) await binCopy(there, freeKey)
         await put(there ? one : underKey(one, freeKey), [])
-        laid.push(there ? key : freeKey)
+        newKeys.push(there ? key : freeKey)
       }
     })
   } else
@@ -311,10 +311,10 @@ export async function layGames(
       if (there) memory.set(freeKey, { ...there, key: freeKey, removed: Date.now() })
       const key = there ? game.key : freeKey
       memory.set(key, { ...game, key, rev: newRev() })
-      laid.push(key)
+      newKeys.push(key)
     }
-  for (const key of laid) {
-    stored.delete(key)
+  for (const key of newKeys) {
+    cache.delete(key)
     storedSteps.delete(key)
     channel?.postMessage(key)
   }
@@ -370,7 +370,7 @@ export async function dropGame(key: string): Promise<void> {
 export async function onceEver(name: string, first: () => Promise<Kept[]>): Promise<void> {
   const rows = async (): Promise<Kept[]> => ((await open()) && (await db.notes.get(name)) ? [] : first())
   if (await open()) {
-    const writings = await Promise.all((await rows()).map((row) => written(row)))
+    const writings = await Promise.all((await rows()).map((row) => rowsOf(row)))
     if (writings.length)
       await db.transaction('rw', [...TABLES, db.notes], async () => {
         if (await db.notes.get(name)) return

@@ -43,10 +43,10 @@ export const frameText = (game: Game): string =>
 /** The game of a frame and its parts, in their order, each as JSON. */
 export function gameOf(frame: string, parts: readonly string[]): Game {
   const game = JSON.parse(frame) as Game
-  const read = parts.map((text) => JSON.parse(text) as Pair[] | Level)
+  const values = parts.map((text) => JSON.parse(text) as Pair[] | Level)
   return {
     ...game,
-    deck: { ...game.deck, pairs: read.flatMap((part) => (Array.isArray(part) ? part : [])) },
-    levels: read.filter((part): part is Level => !Array.isArray(part)),
+    deck: { ...game.deck, pairs: values.flatMap((part) => (Array.isArray(part) ? part : [])) },
+    levels: values.filter((part): part is Level => !Array.isArray(part)),
   }
 }

@@ -60,7 +60,7 @@ export function useSaving({ key, game, steps }: Document) {
   }
 
   /** The document was edited: it will be saved soon. */
-  function changed(): void {
+  function noteChange(): void {
     dirty.value = true
     waitsSince ||= performance.now()
     if (state.value === 'clash') return
@@ -139,7 +139,7 @@ export function useSaving({ key, game, steps }: Document) {
     isUnsaved,
     theirs,
     begin,
-    changed,
+    changed: noteChange,
     unsavedFor,
     flush,
     clashWith,

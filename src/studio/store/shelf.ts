@@ -46,9 +46,9 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /** A key that no game of this browser has, as close as possible to the wanted one. */
-  const freeKey = async (wanted: string): Promise<string> =>
+  const freeKey = async (key: string): Promise<string> =>
     newId(
-      wanted,
+      key,
       (await allGames()).map((row) => row.key),
       'game',
     )

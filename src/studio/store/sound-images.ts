@@ -92,9 +92,9 @@ const drawnBehind = (behind: Behind | null | undefined): Behind | null | undefin
 
 /** A game as it is put on a table here; the same game if all its images may be drawn. */
 export function drawnGame(game: Game): Game {
-  let changed = false
+  let hasChanged = false
   const note = <T>(before: T, after: T): T => {
-    if (before !== after) changed = true
+    if (before !== after) hasChanged = true
     return after
   }
   const pairs = game.deck.pairs.map((pair) => {
@@ -110,7 +110,7 @@ export function drawnGame(game: Game): Game {
     const image = note(own, drawnBehind(own))
     return image === own ? level : { ...level, look: { ...level.look, behind: image ?? null } }
   })
-  if (!changed) return game
+  if (!hasChanged) return game
   const look = { ...game.house.look, behind: houseBehind }
   return { ...game, deck: { back, pairs }, house: { ...game.house, look }, levels }
 }

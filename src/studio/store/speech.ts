@@ -22,9 +22,9 @@ export async function loadLanguage(language: Language): Promise<Messages> {
  */
 export function speechOf(game: Game, then: () => void, language?: Language): Speech {
   const { languages = ['en'] as Language[], own = {} } = game.texts ?? {}
-  const wanted = language ?? languages[0]!
-  const messages = loaded.get(wanted)
-  if (messages) return newSpeech(wanted, withOwn(messages, own[wanted]?.says))
-  void loadLanguage(wanted).then(then)
+  const tag = language ?? languages[0]!
+  const messages = loaded.get(tag)
+  if (messages) return newSpeech(tag, withOwn(messages, own[tag]?.says))
+  void loadLanguage(tag).then(then)
   return english
 }

@@ -17,10 +17,10 @@ const { say } = useToasts()
 watch(
   () => bench.takenOver,
   ({ lost }) => {
-    const opened = bench.level ? `"${bench.level.name}" is open now` : 'the house rules are open now'
+    const nowOpen = bench.level ? `"${bench.level.name}" is open now` : 'the house rules are open now'
     say(
       lost
-        ? `Another tab removed the level "${lost}": ${opened}`
+        ? `Another tab removed the level "${lost}": ${nowOpen}`
         : 'Another tab changed this game, and this tab has taken it over',
       { about: 'another tab', act: { label: 'Undo', run: () => bench.undo() } },
     )

@@ -11,7 +11,7 @@ import { useDone } from '../../parts/toast/useDone.ts'
 /** Two levels side by side, only their differences; the rules of one can be copied to the other, or to all. */
 const open = defineModel<boolean>({ required: true })
 const bench = useBench()
-const done = useDone()
+const tell = useDone()
 const one = ref('')
 const other = ref('')
 const levels = computed(() => bench.game?.levels ?? [])
@@ -46,11 +46,11 @@ const rows = computed<Row[]>(() => {
 function give(to: readonly string[]): void {
   const from = findLevel(bench.game!, one.value)
   if (!from) return
-  const wanted = new Set(to)
+  const ids = new Set(to)
   bench.edit('copy rules', (game) => {
-    game.levels = game.levels.map((level) => (wanted.has(level.id) ? withRulesOf(level, from) : level))
+    game.levels = game.levels.map((level) => (ids.has(level.id) ? withRulesOf(level, from) : level))
   })
-  done(`The rules of "${from.name}" are copied`)
+  tell(`The rules of "${from.name}" are copied`)
 }
 </script>
 

@@ -26,7 +26,7 @@ const checks = useFindings()
 const route = useRoute()
 const naming = ref(false)
 /** the name while it is being typed; new findings leave it alone */
-const typed = ref('')
+const draft = ref('')
 const field = ref<InstanceType<typeof ElInput>>()
 
 const open = computed(() => bench.rung === props.level.id)
@@ -50,13 +50,13 @@ const to = computed(() => ({
 }))
 
 async function startNaming(): Promise<void> {
-  typed.value = props.level.name
+  draft.value = props.level.name
   naming.value = true
   await nextTick()
   field.value?.select()
 }
 function rename(): void {
-  const name = typed.value.trim().slice(0, LENGTHS.name)
+  const name = draft.value.trim().slice(0, LENGTHS.name)
   naming.value = false
   if (name && name !== props.level.name) bench.replaceLevel({ ...props.level, name }, 'rename a level')
 }
@@ -87,7 +87,7 @@ function rename(): void {
     <ElInput
       v-if="naming"
       ref="field"
-      v-model="typed"
+      v-model="draft"
       class="naming"
       aria-label="Name of the level"
       :maxlength="LENGTHS.name"

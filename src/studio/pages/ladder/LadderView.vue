@@ -43,9 +43,9 @@ const MakeLadder = defineAsyncComponent(() => import('./MakeLadder.vue'))
 const CompareLevels = defineAsyncComponent(() => import('./CompareLevels.vue'))
 const wasMaking = onceTrue(making)
 const wasComparing = onceTrue(comparing)
-function addAll(made: Level[], instead: boolean): void {
+function addAll(newLevels: Level[], instead: boolean): void {
   const room = BOUNDS.levels[1] - (instead ? 0 : levels.value.length)
-  const some = made.slice(0, room)
+  const some = newLevels.slice(0, room)
   if (!some.length) return
   bench.edit('make a ladder', (game) => {
     if (instead) game.levels = some

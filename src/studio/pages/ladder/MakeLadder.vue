@@ -93,15 +93,17 @@ const firstOf = ({ fill }: Level): number =>
 /** Which pairs of the deck lie on a level's board. */
 function pairWords(level: Level): string {
   const { fill, board } = resolveLevel(bench.game!, level)
-  const drawn = new Set(drawnPairs(deck.value, fill)).size
-  const needed = openCells(board).length / 2
-  const pairs = countWords(needed, 'pair')
-  if (drawn < needed) return `${pairs}, from ${drawn}`
+  const available = new Set(drawnPairs(deck.value, fill)).size
+  const pairCount = openCells(board).length / 2
+  const pairs = countWords(pairCount, 'pair')
+  if (available < pairCount) return `${pairs}, from ${available}`
   const { use } = fill
   const isFirst = typeof use === 'object' && 'to' in use && use.from === 1
-  if (drawn === needed && isFirst) return `the first ${pairs}`
-  if (drawn === needed) return drawn === deck.value.length ? `all ${pairs}` : pairs
-  return fill.pick === 'first' ? `the first ${pairs}` : `${pairs} of ${isFirst ? 'the first ' : ''}${drawn}`
+  if (available === pairCount && isFirst) return `the first ${pairs}`
+  if (available === pairCount) return available === deck.value.length ? `all ${pairs}` : pairs
+  return fill.pick === 'first'
+    ? `the first ${pairs}`
+    : `${pairs} of ${isFirst ? 'the first ' : ''}${available}`
 }
 /** What would stop one of them, shown before they are made. */
 const stops = computed(() => {

@@ -21,15 +21,15 @@ export type WantedWins = { mind: Mind; band: readonly [number, number]; by: Leve
 /** The limits of levels about to be made, solved in a worker; `wins` gives null while none are wanted. */
 export function useSolvedLimits(levels: () => readonly Level[], wins: () => WantedWins | null) {
   const bench = useBench()
-  const solved = shallowRef<readonly (Solved | null)[]>([])
+  const solutions = shallowRef<readonly (Solved | null)[]>([])
   const working = ref(false)
-  const done = ref(0)
+  const progress = ref(0)
   useLatestJob<(Solved | null)[]>({
     follow: () => [levels(), wins(), bench.game?.house, bench.game?.deck],
     pause: PAUSE,
     changed: () => {
-      solved.value = []
-      done.value = 0
+      solutions.value = []
+      progress.value = 0
       working.value = wins() !== null && levels().length > 0
     },
     start: () => {
@@ -42,20 +42,20 @@ export function useSolvedLimits(levels: () => readonly Level[], wins: () => Want
       const { mind, by, band } = of
       const question = plain({ ask: 'even', mind, by, band: [...band] as [number, number] } as const)
       const input = { pairs: lightPairs(game.deck.pairs), levels: tables, seed: SEED, ...question }
-      return askOdds<'even'>(input, (share) => (done.value = share))
+      return askOdds<'even'>(input, (share) => (progress.value = share))
     },
     take: (found) => {
-      solved.value = found
+      solutions.value = found
       working.value = false
     },
   })
   /** The levels with their solved limits; a level without a solution has none. */
   const limited = (levels: readonly Level[]): Level[] =>
     levels.map((level, i) => {
-      const [wanted, one] = [wins(), solved.value[i]]
+      const [wanted, one] = [wins(), solutions.value[i]]
       if (!wanted || !one?.ok) return level
       const { section, patch } = leverPatch(wanted.by, one.value)
       return withOwn(level, section, patch)
     })
-  return { solved, working, done, limited }
+  return { solved: solutions, working, done: progress, limited }
 }

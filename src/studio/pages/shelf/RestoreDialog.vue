@@ -38,11 +38,11 @@ const newNote = (removed?: number): string =>
     : isTooOld(removed)
       ? `new; it was in the bin for more than ${DAYS_IN_BIN} days, and comes back to the shelf`
       : 'new, in the bin'
-const chosen = ref<RestoreChoice[]>([])
+const choices = ref<RestoreChoice[]>([])
 watch(
   () => props.backup,
   () =>
-    (chosen.value = rows.value.map(({ state }) =>
+    (choices.value = rows.value.map(({ state }) =>
       state === 'new' ? 'add' : state === 'other' ? 'replace' : 'leave',
     )),
   { immediate: true },
@@ -62,7 +62,7 @@ const WAYS: Record<'new' | 'same' | 'other', [RestoreChoice, string][]> = {
     ['leave', 'leave it out'],
   ],
 }
-const count = computed(() => chosen.value.filter((how) => how !== 'leave').length)
+const count = computed(() => choices.value.filter((how) => how !== 'leave').length)
 const problem = ref('')
 /** how much is done, 0 to 1; null if nothing is being restored */
 const share = ref<number | null>(null)
@@ -85,7 +85,7 @@ async function restore(): Promise<void> {
   share.value = 0
   problem.value = ''
   const games = rows.value.flatMap(({ at, key, touched, removed, game }): Laid[] => {
-    const how = chosen.value[at]!
+    const how = choices.value[at]!
     if (how === 'leave' || !game.ok) return []
     return [{ key, touched, ...(removed ? { removed } : {}), game: game.value, how }]
   })
@@ -114,7 +114,7 @@ async function restore(): Promise<void> {
         <span :class="row.state === 'broken' ? 'bad' : 'soft'">{{ row.note }}</span>
         <ChoiceWord
           v-if="row.state !== 'broken'"
-          v-model="chosen[row.at]!"
+          v-model="choices[row.at]!"
           :label="`What happens to ${row.name}`"
           :choices="WAYS[row.state]"
         />

@@ -42,7 +42,7 @@ onMounted(() => {
 const query = ref('')
 const order = useChoice<Order>('shelf-order', 'touched', isOneOf(ORDERS.map(([id]) => id)))
 const many = computed(() => shelf.boxes.length > AT_A_GLANCE)
-const found = computed(() => (many.value ? foundBoxes(shelf.boxes, query.value, order.value) : shelf.boxes))
+const matches = computed(() => (many.value ? foundBoxes(shelf.boxes, query.value, order.value) : shelf.boxes))
 
 const openBench = (id: string, station = 'deck'): unknown =>
   router.push({ name: 'bench', params: { id, station } })
@@ -130,14 +130,14 @@ function drop(event: DragEvent): void {
       <div v-if="many" class="finder">
         <SearchField v-model="query" label="Search the shelf" placeholder="find a game" />
         <span
-          >{{ found.length }} of {{ shelf.boxes.length }},
+          >{{ matches.length }} of {{ shelf.boxes.length }},
           <ChoiceWord v-model="order" label="Order" :choices="ORDERS"
         /></span>
       </div>
       <div class="boxes">
         <NewGame @make="make" @words="write(null)" />
         <GameBox
-          v-for="(box, i) in found"
+          v-for="(box, i) in matches"
           :key="box.key"
           :box="box"
           :findings="findingsOf(box)"
@@ -153,7 +153,7 @@ function drop(event: DragEvent): void {
           <template #image><IconShelf aria-hidden="true" /></template>
         </ElEmpty>
         <ElEmpty
-          v-else-if="found.length === 0 && query"
+          v-else-if="matches.length === 0 && query"
           class="none"
           :description="`No game has “${query}” in its title, levels, pairs or tags.`"
         >

@@ -24,7 +24,7 @@ const isNoted = (name: string): boolean => {
   change((all) => (hasCrashed = all.has(name)))
   return hasCrashed
 }
-const done = (name: string): void => {
+const finish = (name: string): void => {
   here.delete(name)
   change((all) => all.delete(name))
 }
@@ -42,7 +42,7 @@ export function useCarefulFan(
 ): { safe: Ref<boolean>; draw: () => void } {
   const name = `${box().key} ${box().rev}`
   const hasImages = fan().some(({ kind }) => kind === 'image')
-  const settled = whenIdle(() => done(name), DRAWN)
+  const settled = whenIdle(() => finish(name), DRAWN)
   const safe = ref(hasImages && !here.has(name) && isNoted(name))
 
   function begin(): void {
@@ -53,7 +53,7 @@ export function useCarefulFan(
     requestAnimationFrame(() => requestAnimationFrame(() => settled()))
   }
   if (!safe.value) begin()
-  onBeforeUnmount(() => !safe.value && done(name))
+  onBeforeUnmount(() => !safe.value && finish(name))
   return {
     safe,
     draw() {

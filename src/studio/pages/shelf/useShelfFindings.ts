@@ -5,7 +5,7 @@ import { newFinder } from '../../workers/jobs/finder.ts'
 
 /** The findings of all games on the shelf, one game after another: the shelf does not wait for them. */
 export function useShelfFindings(boxes: () => readonly Kept[]) {
-  const found = shallowRef<ReadonlyMap<string, readonly Finding[]>>(new Map())
+  const byGame = shallowRef<ReadonlyMap<string, readonly Finding[]>>(new Map())
   const finder = newFinder()
   const nameOf = ({ key, rev }: Kept): string => `${rev} ${key}`
 
@@ -13,14 +13,14 @@ export function useShelfFindings(boxes: () => readonly Kept[]) {
     boxes,
     async (now) => {
       for (const box of now) {
-        if (found.value.has(nameOf(box))) continue
+        if (byGame.value.has(nameOf(box))) continue
         const { findings } = await finder.find(box.game)
         if (now !== boxes()) return
-        found.value = new Map(found.value).set(nameOf(box), findings)
+        byGame.value = new Map(byGame.value).set(nameOf(box), findings)
       }
     },
     { immediate: true },
   )
   onBeforeUnmount(finder.end)
-  return { findingsOf: (box: Kept): readonly Finding[] => found.value.get(nameOf(box)) ?? [] }
+  return { findingsOf: (box: Kept): readonly Finding[] => byGame.value.get(nameOf(box)) ?? [] }
 }

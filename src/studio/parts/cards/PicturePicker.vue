@@ -21,7 +21,7 @@ const library = ref<Picture[]>([])
 const problem = ref('')
 const query = ref('')
 const limit = ref(AT_ONCE)
-const chosen = ref<string[]>([])
+const picks = ref<string[]>([])
 const matches = computed(() => searchPictures(library.value, query.value))
 const inDeck = computed(
   () =>
@@ -34,7 +34,7 @@ const inDeck = computed(
 
 watch(open, async (isOpen) => {
   if (!isOpen) return
-  chosen.value = []
+  picks.value = []
   try {
     library.value = await pictureIndex()
     problem.value = ''
@@ -46,18 +46,18 @@ watch(query, () => (limit.value = AT_ONCE))
 
 function choose(name: string): void {
   if (props.one) {
-    chosen.value = [name]
+    picks.value = [name]
     add()
   } else
-    chosen.value = chosen.value.includes(name)
-      ? chosen.value.filter((one) => one !== name)
-      : [...chosen.value, name]
+    picks.value = picks.value.includes(name)
+      ? picks.value.filter((one) => one !== name)
+      : [...picks.value, name]
 }
 function add(): void {
   const ids = bench.game!.deck.pairs.map(({ id }) => id)
   emit(
     'add',
-    chosen.value.map((name) => {
+    picks.value.map((name) => {
       const title = pictureTitle(name)
       const id = newId(title, ids, 'pair')
       ids.push(id)
@@ -86,7 +86,7 @@ function add(): void {
         :key="picture.name"
         class="picture"
         type="button"
-        :aria-pressed="chosen.includes(picture.name)"
+        :aria-pressed="picks.includes(picture.name)"
         :aria-label="picture.words + (inDeck.has(picture.name) ? ', in the deck' : '')"
         :data-tip="picture.words"
         @click="choose(picture.name)"
@@ -103,8 +103,8 @@ function add(): void {
     </div>
     <template v-if="!one" #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
-      <ElButton class="btn main" :disabled="!chosen.length" @click="add">
-        {{ chosen.length ? `Add ${countWords(chosen.length, 'pair')}` : 'Choose pictures' }}
+      <ElButton class="btn main" :disabled="!picks.length" @click="add">
+        {{ picks.length ? `Add ${countWords(picks.length, 'pair')}` : 'Choose pictures' }}
       </ElButton>
     </template>
   </ModalDialog>

@@ -118,13 +118,13 @@ export type ReadImage = MadeImage & { name: string }
  */
 export async function readImages(
   files: readonly File[],
-  told: (image: ReadImage | null, problem: string) => boolean | void,
+  onImage: (image: ReadImage | null, problem: string) => boolean | void,
 ): Promise<void> {
   for (const file of files) {
     const source = await imageSource(file)
     const on = source.ok
-      ? told({ name: wordsOf(file.name), ...source.value }, '')
-      : told(null, `${file.name}: ${problemLine(source.problem)}`)
+      ? onImage({ name: wordsOf(file.name), ...source.value }, '')
+      : onImage(null, `${file.name}: ${problemLine(source.problem)}`)
     if (on === false) return
   }
 }
@@ -136,13 +136,13 @@ export async function readImages(
  */
 export function imagePairs(
   images: readonly ReadImage[],
-  taken: readonly string[],
+  takenIds: readonly string[],
   join: boolean,
 ): { pairs: Pair[]; twice: number } {
-  const ids = [...taken]
+  const ids = [...takenIds]
   const pairs: Pair[] = []
-  const used = new Set<ReadImage>()
-  const seen = new Set<string>()
+  const paired = new Set<ReadImage>()
+  const names = new Set<string>()
   let twice = 0
   const face = ({ src, name }: ReadImage) => ({ kind: 'image' as const, src, alt: name })
   const add = (name: string, a: ReadImage, b?: ReadImage): void => {
@@ -152,15 +152,15 @@ export function imagePairs(
   }
   const twins = join ? twinsAmong(images) : new Map<ReadImage, { other: ReadImage; stem: string }>()
   for (const image of images) {
-    if (used.has(image)) continue
-    used.add(image)
+    if (paired.has(image)) continue
+    paired.add(image)
     const twin = twins.get(image)
     if (twin) {
-      used.add(twin.other)
+      paired.add(twin.other)
       add(twin.stem, image, twin.other)
-    } else if (seen.has(image.src)) twice++
+    } else if (names.has(image.src)) twice++
     else {
-      seen.add(image.src)
+      names.add(image.src)
       add(image.name, image)
     }
   }
@@ -176,13 +176,13 @@ export function twinsAmong(images: readonly ReadImage[]): Map<ReadImage, { other
     if (named?.side === 'a') waiting.set(`${named.kind} ${named.stem.toLowerCase()}`, image)
   }
   for (const image of images) {
-    const named = sideOfName(image.name)
-    if (named?.side !== 'b') continue
-    const key = `${named.kind} ${named.stem.toLowerCase()}`
+    const side = sideOfName(image.name)
+    if (side?.side !== 'b') continue
+    const key = `${side.kind} ${side.stem.toLowerCase()}`
     const first = waiting.get(key)
     if (!first) continue
     waiting.delete(key)
-    match.set(first, { other: image, stem: named.stem })
+    match.set(first, { other: image, stem: side.stem })
   }
   return match
 }

@@ -10,7 +10,7 @@ const emit = defineEmits<{ take: [files: [File, ...File[]]] }>()
 const field = ref<HTMLInputElement>()
 defineExpose({ choose: () => field.value!.click() })
 
-function chosen(): void {
+function takeFiles(): void {
   const [first, ...others] = field.value!.files!
   if (!first) return
   emit('take', [first, ...others])
@@ -28,6 +28,6 @@ function chosen(): void {
     :webkitdirectory="folder"
     tabindex="-1"
     :aria-label="label"
-    @change="chosen"
+    @change="takeFiles"
   />
 </template>

@@ -13,9 +13,9 @@ const NONE: readonly Finding[] = []
 export const useFindings = defineStore('findings', () => {
   const bench = useBench()
   const finder = newFinder()
-  const found = shallowRef<GameFindings>({ findings: [], house: [] })
+  const results = shallowRef<GameFindings>({ findings: [], house: [] })
   const current = ref(false)
-  let shown = ''
+  let lastKey = ''
 
   // a title, for example, changes nothing that is checked
   watch(
@@ -24,19 +24,19 @@ export const useFindings = defineStore('findings', () => {
       const { game } = bench
       current.value = false
       // findings of another game do not apply to this one
-      if (bench.key !== shown) found.value = { findings: [], house: [] }
-      shown = bench.key
+      if (bench.key !== lastKey) results.value = { findings: [], house: [] }
+      lastKey = bench.key
       if (!game) return
       // a call that was overtaken never resolves
       const now = await finder.find(game)
-      if (bench.key !== shown) return
-      found.value = now
+      if (bench.key !== lastKey) return
+      results.value = now
       current.value = true
     },
     { immediate: true },
   )
 
-  const all = computed(() => found.value.findings)
+  const all = computed(() => results.value.findings)
   /**
    * by place in the ladder; a level's list stays the same value as long as its content is the same, so that only
    * changed lists are drawn anew
@@ -56,6 +56,6 @@ export const useFindings = defineStore('findings', () => {
   })
   /** The findings of a level by its place in the ladder; null: of the house rules, as if they were a level. */
   const ofRung = (level: number | null): readonly Finding[] =>
-    level === null ? found.value.house : (byLevel.value.get(level) ?? NONE)
+    level === null ? results.value.house : (byLevel.value.get(level) ?? NONE)
   return { all, current, ofRung }
 })

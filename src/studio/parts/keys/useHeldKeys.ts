@@ -5,19 +5,19 @@ import { useEventListener } from '@vueuse/core'
  * faster than the page can follow would leave it no time for anything else.
  */
 export function useHeldKeys(mayRepeat: () => boolean): void {
-  let drawn = true
+  let isDrawn = true
   useEventListener(
     window,
     'keydown',
     (event) => {
       if (!event.repeat) return
-      if (!drawn || !mayRepeat()) {
+      if (!isDrawn || !mayRepeat()) {
         event.preventDefault()
         event.stopImmediatePropagation()
         return
       }
-      drawn = false
-      requestAnimationFrame(() => (drawn = true))
+      isDrawn = false
+      requestAnimationFrame(() => (isDrawn = true))
     },
     { capture: true },
   )

@@ -37,13 +37,13 @@ const range = computed(
 )
 
 function take(value: number | null): void {
-  const wanted = value !== null && props.whole && !PARTS.includes(props.unit) ? Math.round(value) : value
-  if (wanted === null || wanted < props.bounds[0] || wanted > props.bounds[1])
+  const number = value !== null && props.whole && !PARTS.includes(props.unit) ? Math.round(value) : value
+  if (number === null || number < props.bounds[0] || number > props.bounds[1])
     problem.value = `${props.label}: ${range.value}`
-  else if (wanted === props.modelValue) show()
+  else if (number === props.modelValue) show()
   else {
     problem.value = ''
-    emit('update:modelValue', wanted)
+    emit('update:modelValue', number)
   }
 }
 function stepBy(direction: number): void {

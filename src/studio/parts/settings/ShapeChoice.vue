@@ -16,12 +16,12 @@ const CHOICES: [Shape | 'own', string][] = [
   ...(Object.keys(CARD_RATIOS) as Shape[]).map((name): [Shape, string] => [name, name]),
   ['own', 'a shape of their own'],
 ]
-const named = computed(() =>
+const shapeName = computed(() =>
   (Object.keys(CARD_RATIOS) as Shape[]).find((name) => CARD_RATIOS[name] === ratio.value),
 )
 /** chosen, although the number is still that of a named shape */
 const isOwnChosen = ref(false)
-const shape = computed(() => (isOwnChosen.value ? 'own' : (named.value ?? 'own')))
+const shape = computed(() => (isOwnChosen.value ? 'own' : (shapeName.value ?? 'own')))
 function take(next: Shape | 'own'): void {
   isOwnChosen.value = next === 'own'
   if (next !== 'own') ratio.value = CARD_RATIOS[next]

@@ -14,7 +14,7 @@ defineExpose({ focus: () => field.value?.focus() })
 const show = (): void => void (draft.value = props.modelValue)
 watch(() => props.modelValue, show, { immediate: true })
 
-async function done(): Promise<void> {
+async function finish(): Promise<void> {
   emit('change', draft.value.trim())
   // a text that was refused or tidied is replaced by the stored one
   await nextTick()
@@ -33,7 +33,7 @@ const leave = (event: Event | KeyboardEvent): void => (event.target as HTMLInput
     :placeholder="placeholder"
     :maxlength="maxlength"
     @input="emit('typing', $event)"
-    @change="done"
+    @change="finish"
     @keydown.enter="leave"
     @keydown.esc="show"
   />

@@ -24,7 +24,7 @@ const FAMILY_WORDS: [string, string][] = [
   ['reed', 'reed'],
 ]
 const loudness = (label: string): SettingWords => number(label, BOUNDS.volume, 'percent')
-const heard = (label: string): SettingWords =>
+const soundWords = (label: string): SettingWords =>
   choice(label, ['family', 'like the others'], ['none', 'silent'], ...FAMILY_WORDS)
 
 /** Every setting by its place in the file. Sentences, search and comparing all use these words. */
@@ -171,14 +171,14 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
   'sound.on': choice('Sounds', ['true', 'are on'], ['false', 'are off']),
   'sound.family': choice('What sounds are like', ...FAMILY_WORDS),
   'sound.volume': loudness('Volume of the sounds'),
-  'sound.deal': heard('Sound of the deal'),
-  'sound.flip': heard('Sound of a flip'),
-  'sound.match': heard('Sound of a match'),
-  'sound.miss': heard('Sound of a miss'),
-  'sound.streak': heard('Sound of a streak'),
-  'sound.lastSeconds': heard('Sound of the last seconds'),
-  'sound.win': heard('Sound of a win'),
-  'sound.loss': heard('Sound of a loss'),
+  'sound.deal': soundWords('Sound of the deal'),
+  'sound.flip': soundWords('Sound of a flip'),
+  'sound.match': soundWords('Sound of a match'),
+  'sound.miss': soundWords('Sound of a miss'),
+  'sound.streak': soundWords('Sound of a streak'),
+  'sound.lastSeconds': soundWords('Sound of the last seconds'),
+  'sound.win': soundWords('Sound of a win'),
+  'sound.loss': soundWords('Sound of a loss'),
   'volumes.deal': loudness('Volume of the deal'),
   'volumes.flip': loudness('Volume of a flip'),
   'volumes.match': loudness('Volume of a match'),
@@ -195,8 +195,8 @@ export const settingWords = (section: Section, name: string): SettingWords =>
 /** The value of a setting in words, as its sentence has it. */
 export function valueWords(key: string, value: unknown): string {
   const { choices, unit } = SETTING_WORDS[key as SettingPath]
-  const chosen = choices?.find(([one]) => one === String(value))
-  if (chosen) return chosen[1]
+  const choice = choices?.find(([one]) => one === String(value))
+  if (choice) return choice[1]
   if (value === null && key === 'head.figures') return 'what the rules ask for'
   if (value === null && key.startsWith('layout.'))
     return key === 'layout.size' ? 'as large as fits' : 'as suits the table'

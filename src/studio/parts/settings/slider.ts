@@ -10,7 +10,7 @@ export function dragValue(
   value: number,
   span: number,
   set: (value: number) => void,
-  done: () => void = () => undefined,
+  finish: () => void = () => undefined,
   { up = false, side = 0 } = {},
 ): void {
   const handle = event.currentTarget as HTMLElement
@@ -26,7 +26,7 @@ export function dragValue(
     'lostpointercapture',
     () => {
       handle.removeEventListener('pointermove', move)
-      done()
+      finish()
     },
     { once: true },
   )

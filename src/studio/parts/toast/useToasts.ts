@@ -11,20 +11,20 @@ export type Toast = {
   isValid?: () => boolean
 }
 
-const said = ref<Toast[]>([])
-const toasts = computed(() => said.value.filter(({ isValid }) => isValid?.() ?? true))
+const list = ref<Toast[]>([])
+const toasts = computed(() => list.value.filter(({ isValid }) => isValid?.() ?? true))
 let next = 0
 
 /** Short messages at the bottom: what was done, with undo; or what went wrong, and where. */
 export function useToasts() {
   function say(text: string, options: Partial<Pick<Toast, 'tone' | 'act' | 'isValid' | 'about'>> = {}): void {
     const toast: Toast = { id: ++next, text, tone: 'plain', ...options }
-    const others = said.value.filter(({ about }) => !about || about !== toast.about)
-    said.value = [...others, toast].slice(-3)
+    const others = list.value.filter(({ about }) => !about || about !== toast.about)
+    list.value = [...others, toast].slice(-3)
     setTimeout(() => close(toast.id), toast.tone === 'wrong' ? 20_000 : 9_000)
   }
   function close(id: number): void {
-    said.value = said.value.filter((toast) => toast.id !== id)
+    list.value = list.value.filter((toast) => toast.id !== id)
   }
   return { toasts, say, close }
 }

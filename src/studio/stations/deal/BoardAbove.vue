@@ -69,14 +69,14 @@ function seenAt(cell: number): SeenCell {
   const face = faceOnCard(card, pairs)
   return { cell, name, gap, face, words: faceWords(face, pairs[pairOf(card)]!.name) }
 }
-const seen = computed(() => places.value.map((_, cell) => seenAt(cell)))
-const cursorCell = computed(() => Math.min(cursor.value, seen.value.length - 1))
+const peeks = computed(() => places.value.map((_, cell) => seenAt(cell)))
+const cursorCell = computed(() => Math.min(cursor.value, peeks.value.length - 1))
 /** The cells that are buttons in the page: all of them, or on a large board those near the pointer or the focus. */
 const buttons = computed(() => {
-  if (!small.value) return seen.value
+  if (!small.value) return peeks.value
   const { from, over } = drag.value ?? {}
   const at = new Set([cursorCell.value, hovered.value, from ?? -1, over ?? -1])
-  return [...at].flatMap((cell) => seen.value[cell] ?? [])
+  return [...at].flatMap((cell) => peeks.value[cell] ?? [])
 })
 
 /** The cell at a point of the window, −1 for none. */
@@ -87,13 +87,13 @@ function cellUnder(x: number, y: number): number {
 }
 const { drag, down, wasDrag } = useCardDrag(
   cellUnder,
-  (cell) => props.cells !== null && props.cells[cell] !== NO_CARD && !seen.value[cell]?.gap,
+  (cell) => props.cells !== null && props.cells[cell] !== NO_CARD && !peeks.value[cell]?.gap,
   (from, to) => emit('swap', from, to),
 )
 
 function toggle(cell: number): void {
-  if (wasDrag() || !seen.value[cell]) return
-  const { name } = seen.value[cell]
+  if (wasDrag() || !peeks.value[cell]) return
+  const { name } = peeks.value[cell]
   const now = board.value.gaps
   const next = gaps.value.has(name) ? now.filter((gap) => gap !== name) : [...now, name]
   bench.set('board', { gaps: next }, gaps.value.has(name) ? `fill ${name}` : `make ${name} a gap`, 'single')
@@ -146,7 +146,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
     >
       <SmallCards
         v-if="small"
-        :cells="seen"
+        :cells="peeks"
         :away="drag?.from"
         :faces="faces"
         :back="bench.game!.deck.back"

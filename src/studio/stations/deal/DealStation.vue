@@ -30,7 +30,7 @@ const settings = computed(() => bench.settings!)
 const dealer = computed(() => prepareDeal(bench.game!.deck.pairs, settings.value, true))
 const cells = computed(() => (dealer.value.ok ? dealer.value.value.deal(view.seed || 'first') : null))
 /** The deal on screen as a board laid by hand, or null if there is none. */
-const laid = (): (string | null)[] | null =>
+const cellsNow = (): (string | null)[] | null =>
   cells.value?.map((card) => (card === NO_CARD ? null : cardName(card, bench.game!.deck.pairs))) ?? null
 const cards = computed(() => openCells(settings.value.board).length)
 /** the layout on the chosen screen; on a phone if none is chosen */
@@ -52,7 +52,7 @@ const findings = computed(() => {
 
 /** Two cards swap places, and the board is laid by hand from then on. */
 function swap(from: number, to: number): void {
-  const arranged = laid()
+  const arranged = cellsNow()
   if (!arranged) return
   ;[arranged[from], arranged[to]] = [arranged[to]!, arranged[from]!]
   bench.set('deal', { way: 'arranged', arranged }, 'swap two cards', 'single')
@@ -90,7 +90,7 @@ useKeys({ d: view.dealAgain, g: () => (view.lens = view.lens === 'backs' ? 'face
         <InTurn><BoardPanel :settings="settings" /></InTurn>
         <InTurn><CardsPanel :settings="settings" :made="preview" /></InTurn>
         <InTurn><FillPanel :settings="settings" /></InTurn>
-        <InTurn><WayPanel :settings="settings" :laid="laid" /></InTurn>
+        <InTurn><WayPanel :settings="settings" :laid="cellsNow" /></InTurn>
         <InTurn><DealtPanel v-if="dealer.ok" :settings="settings" /></InTurn>
         <InTurn><FramePanel :settings="settings" :cells="cells" /></InTurn>
       </div>

@@ -23,11 +23,11 @@ const bench = useBench()
 const pairs = computed(() => bench.game!.deck.pairs)
 const use = computed(() => props.settings.fill.use)
 const selection = computed(() => selectPairs(pairs.value, use.value))
-const counted = computed(() => props.settings.fill.repeat === 'counts')
+const byCounts = computed(() => props.settings.fill.repeat === 'counts')
 /** the faces that may appear, each once */
-const shown = computed(() => [...new Set(drawnPairs(pairs.value, props.settings.fill))])
+const rows = computed(() => [...new Set(drawnPairs(pairs.value, props.settings.fill))])
 /** half a pair more on an odd board, which its finding reports */
-const needed = computed(() => Math.ceil(openCells(props.settings.board).length / 2))
+const pairCount = computed(() => Math.ceil(openCells(props.settings.board).length / 2))
 const SHOWN = 17
 const choosing = ref(false)
 const counting = ref(false)
@@ -46,38 +46,38 @@ const sentence = computed(() => {
   if (props.settings.deal.way === 'arranged')
     return 'Laid by hand: changes here apply when the cards are dealt anew.'
   const { pick } = props.settings.fill
-  if (counted.value)
-    return copiesWords(copiesOf(pairs.value, props.settings.fill, needed.value)!, 0, needed.value)
-  const chosen = selection.value.length
-  if (chosen >= needed.value) {
+  if (byCounts.value)
+    return copiesWords(copiesOf(pairs.value, props.settings.fill, pairCount.value)!, 0, pairCount.value)
+  const selectionSize = selection.value.length
+  if (selectionSize >= pairCount.value) {
     const all =
-      chosen === needed.value
+      selectionSize === pairCount.value
         ? ', all of them'
         : pick === 'random'
           ? ', picked at random'
           : ', the first ones'
-    return `${countWords(needed.value, 'pair')} from ${chosen}${all}.`
+    return `${countWords(pairCount.value, 'pair')} from ${selectionSize}${all}.`
   }
-  const copies = copiesOf(pairs.value, props.settings.fill, needed.value)
-  const sentence = `${countWords(chosen, 'pair')} chosen, ${needed.value} needed.`
-  return copies ? `${sentence} ${copiesWords(copies, chosen, needed.value)}` : sentence
+  const copies = copiesOf(pairs.value, props.settings.fill, pairCount.value)
+  const sentence = `${countWords(selectionSize, 'pair')} chosen, ${pairCount.value} needed.`
+  return copies ? `${sentence} ${copiesWords(copies, selectionSize, pairCount.value)}` : sentence
 })
 const repeatWords = settingWords('fill', 'repeat')
 /** Counts that do not fill the board start as even as possible. */
 function setRepeat(repeat: Repeat): void {
   const { fill } = props.settings
   const sum = drawnPairs(pairs.value, { ...fill, repeat: 'counts' }).length
-  const anew = repeat === 'counts' && sum !== needed.value && selection.value.length > 0
-  const counts = anew ? { counts: evenCounts(pairs.value, selection.value, needed.value) } : {}
+  const anew = repeat === 'counts' && sum !== pairCount.value && selection.value.length > 0
+  const counts = anew ? { counts: evenCounts(pairs.value, selection.value, pairCount.value) } : {}
   bench.set('fill', { repeat, ...counts }, `change "${repeatWords.label}"`)
 }
-const look = (): void => void (counted.value ? (counting.value = true) : (choosing.value = true))
+const look = (): void => void (byCounts.value ? (counting.value = true) : (choosing.value = true))
 </script>
 
 <template>
   <section aria-labelledby="fill-title">
     <h3 id="fill-title">Pairs</h3>
-    <div v-if="!counted" class="row">
+    <div v-if="!byCounts" class="row">
       <span>From</span>
       <span
         ><ElButton class="from" @click="choosing = true">
@@ -85,7 +85,7 @@ const look = (): void => void (counted.value ? (counting.value = true) : (choosi
         ><OwnTab section="fill" :names="['use']"
       /></span>
     </div>
-    <div v-if="!counted" class="row">
+    <div v-if="!byCounts" class="row">
       <span>Picked</span>
       <SettingChoice section="fill" name="pick" />
     </div>
@@ -98,24 +98,24 @@ const look = (): void => void (counted.value ? (counting.value = true) : (choosi
           :choices="repeatWords.choices as [Repeat, string][]"
           @update:model-value="setRepeat" /><OwnTab
           section="fill"
-          :names="counted ? ['repeat', 'counts'] : ['repeat']"
+          :names="byCounts ? ['repeat', 'counts'] : ['repeat']"
       /></span>
     </div>
-    <IdleOwn tag="p" section="fill" :names="counted ? ['use', 'pick'] : ['counts']" />
+    <IdleOwn tag="p" section="fill" :names="byCounts ? ['use', 'pick'] : ['counts']" />
     <p class="note">{{ sentence }}</p>
     <ElButton class="faces" @click="look">
       <span class="hidden-text">{{
-        counted ? 'Say how many pairs of each' : 'Look at the faces and choose'
+        byCounts ? 'Say how many pairs of each' : 'Look at the faces and choose'
       }}</span>
-      <span v-for="at in shown.slice(0, SHOWN)" :key="at" class="one">
+      <span v-for="at in rows.slice(0, SHOWN)" :key="at" class="one">
         <FaceView :face="pairs[at]!.a" :ratio="1" />
-        <b v-if="counted" aria-hidden="true">{{ settings.fill.counts[pairs[at]!.id] }}</b>
+        <b v-if="byCounts" aria-hidden="true">{{ settings.fill.counts[pairs[at]!.id] }}</b>
       </span>
-      <span v-if="shown.length > SHOWN" class="one more" aria-hidden="true">+{{ shown.length - SHOWN }}</span>
-      <span v-if="shown.length === 0" class="soft">no pairs: choose some</span>
+      <span v-if="rows.length > SHOWN" class="one more" aria-hidden="true">+{{ rows.length - SHOWN }}</span>
+      <span v-if="rows.length === 0" class="soft">no pairs: choose some</span>
     </ElButton>
-    <CountsDialog v-model="counting" :fill="settings.fill" :needed="needed" />
-    <UseDialog v-model="choosing" :use="use" :needed="needed" />
+    <CountsDialog v-model="counting" :fill="settings.fill" :needed="pairCount" />
+    <UseDialog v-model="choosing" :use="use" :needed="pairCount" />
   </section>
 </template>
 

@@ -50,7 +50,7 @@ const CHOICES = computed<[FrameChoice, string][]>(() => [
   ['own', 'an own size'],
 ])
 /** if no screen is chosen, the words are about a phone, since it is the smallest */
-const named = computed(() => (view.frameChoice === 'free' ? 'phone' : view.frameChoice))
+const frameName = computed(() => (view.frameChoice === 'free' ? 'phone' : view.frameChoice))
 const frame = computed(() => view.frame ?? { ...FRAMES.phone, safe: 0 })
 const preview = computed(() => layoutIn(frame.value, props.settings))
 const sentence = computed(() => {
@@ -58,7 +58,7 @@ const sentence = computed(() => {
   const px = `${width} × ${height} px`
   const mm = mmIn(frame.value)
   const size = `${(width * mm).toFixed(1)} × ${(height * mm).toFixed(1)} mm`
-  const where = named.value === 'own' ? 'There' : `On ${NAMES[named.value]}`
+  const where = frameName.value === 'own' ? 'There' : `On ${NAMES[frameName.value]}`
   const own = props.settings.layout.size
   const smaller =
     own && width < own.width
@@ -83,7 +83,7 @@ const FILES = {
 }
 function save(kind: keyof typeof FILES): void {
   const { width, height } = frame.value
-  const screen = named.value === 'own' ? `${width}x${height}` : named.value
+  const screen = frameName.value === 'own' ? `${width}x${height}` : frameName.value
   const name = `${fileStem(bench.game!)}-${bench.level?.id ?? 'house'}-places-${screen}.${kind}`
   download(name, FILES[kind].write(table()), FILES[kind].type)
 }

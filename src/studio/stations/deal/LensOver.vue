@@ -40,10 +40,10 @@ const middle = (cell: number): { x: number; y: number } => {
 }
 type Thread = { path: string; from: string; to: string }
 /** The threads of some cells, and the dots at their ends, as one path each. */
-function threadsOf(chosen: (cell: number, twin: number) => boolean): Thread {
+function threadsOf(applies: (cell: number, twin: number) => boolean): Thread {
   const all: Thread = { path: '', from: '', to: '' }
   twins.value.forEach((twin, cell) => {
-    if (twin < 0 || (twin < cell && twins.value[twin] === cell) || !chosen(cell, twin)) return
+    if (twin < 0 || (twin < cell && twins.value[twin] === cell) || !applies(cell, twin)) return
     const [a, b] = [middle(cell), middle(twin)]
     // curved to the side, so that threads along a row do not overlap
     const bow = 0.16

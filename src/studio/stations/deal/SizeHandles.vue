@@ -16,7 +16,7 @@ const emit = defineEmits<{ preview: [patch: Patch | null]; set: [patch: Patch, l
 type Handle = 'corner' | 'across' | 'down'
 /** An arrow key moves one px, this many with Shift. */
 const BIG = 10
-const held = ref<Handle | null>(null)
+const activeHandle = ref<Handle | null>(null)
 const first = computed(() => props.surface.places[0]!)
 const handles = computed(() => {
   const { card, gap } = props.surface
@@ -53,7 +53,12 @@ const within = (value: number, [low, high]: readonly [number, number]): number =
   Math.max(low, Math.min(high, Math.round(value)))
 
 /** What a handle sets when it is moved this many px of the frame from its start. */
-function moved(name: Handle, { card, gap }: Pick<DrawnSurface, 'card' | 'gap'>, x: number, y: number): Patch {
+function patchAfter(
+  name: Handle,
+  { card, gap }: Pick<DrawnSurface, 'card' | 'gap'>,
+  x: number,
+  y: number,
+): Patch {
   if (name === 'across') return { gapAcross: within(gap.across + x, BOUNDS.gap) }
   if (name === 'down') return { gapDown: within(gap.down + y, BOUNDS.gap) }
   return {
@@ -70,9 +75,9 @@ function down(event: PointerEvent, name: Handle): void {
   const from = { x: event.clientX, y: event.clientY }
   let patch: Patch | null = null
   handle.setPointerCapture(event.pointerId)
-  held.value = name
+  activeHandle.value = name
   const move = (now: PointerEvent): void => {
-    patch = moved(name, start, (now.clientX - from.x) / scale, (now.clientY - from.y) / scale)
+    patch = patchAfter(name, start, (now.clientX - from.x) / scale, (now.clientY - from.y) / scale)
     emit('preview', patch)
   }
   const escape = (key: KeyboardEvent): void => {
@@ -85,7 +90,7 @@ function down(event: PointerEvent, name: Handle): void {
     handle.removeEventListener('pointermove', move)
     handle.removeEventListener('lostpointercapture', end)
     window.removeEventListener('keydown', escape, true)
-    held.value = null
+    activeHandle.value = null
     emit('preview', null)
     if (patch) emit('set', patch, LABELS[name])
     patch = null
@@ -111,7 +116,7 @@ function key(event: KeyboardEvent, name: Handle): void {
   const along = x + y
   emit(
     'set',
-    moved(name, props.surface, name === 'corner' ? x : along, name === 'corner' ? y : along),
+    patchAfter(name, props.surface, name === 'corner' ? x : along, name === 'corner' ? y : along),
     LABELS[name],
   )
 }
@@ -122,7 +127,7 @@ function key(event: KeyboardEvent, name: Handle): void {
     v-for="one in handles"
     :key="one.name"
     class="handle"
-    :class="[one.name, { held: held === one.name, small }]"
+    :class="[one.name, { held: activeHandle === one.name, small }]"
     :style="{ left: `${one.x * surface.scale}px`, top: `${one.y * surface.scale}px` }"
     :aria-label="`${one.words}; arrow keys change it`"
     @pointerdown="down($event, one.name)"

@@ -20,7 +20,7 @@ const props = defineProps<{ use: Use; needed: number }>()
 const bench = useBench()
 
 const pairs = computed(() => bench.game!.deck.pairs)
-const chosen = computed(() => new Set(selectPairs(pairs.value, props.use)))
+const selection = computed(() => new Set(selectPairs(pairs.value, props.use)))
 const tags = computed(() => tagsOf(pairs.value))
 type UseChoice = 'all' | 'nested' | 'tags' | 'range' | 'pairs'
 const HOWS: { value: UseChoice; label: string }[] = [
@@ -52,7 +52,7 @@ function choose(next: UseChoice): void {
   wantsRange.value = next === 'range'
   if (next === 'all') set('all')
   else if (next === 'tags') set({ tags: tags.value.slice(0, 1) })
-  else if (next === 'pairs') set({ pairs: idsOf(chosen.value) })
+  else if (next === 'pairs') set({ pairs: idsOf(selection.value) })
   else set({ from: 1, to: Math.max(1, Math.min(pairs.value.length, props.needed)) })
 }
 function toggleTag(tag: string): void {
@@ -67,7 +67,7 @@ function press(place: number): void {
     anchor.value = other === null ? place : null
     return
   }
-  const next = new Set(chosen.value)
+  const next = new Set(selection.value)
   if (!next.delete(place)) next.add(place)
   set({ pairs: idsOf(next) })
 }
@@ -95,7 +95,7 @@ const HINTS: Record<UseChoice, string> = {
         @update:model-value="choose"
       />
       <span class="count" role="status"
-        ><strong>{{ countWords(chosen.size, 'pair') }}</strong> chosen, {{ needed }} needed</span
+        ><strong>{{ countWords(selection.size, 'pair') }}</strong> chosen, {{ needed }} needed</span
       >
     </div>
     <div v-if="how === 'tags'" class="tags" role="group" aria-label="Tags">
@@ -122,7 +122,7 @@ const HINTS: Record<UseChoice, string> = {
       <p v-if="!bench.level" class="soft">
         The house rules use the first
         <NumberWord
-          :model-value="chosen.size"
+          :model-value="selection.size"
           label="First pairs of the house rules"
           :bounds="[1, Math.max(1, pairs.length)]"
           @update:model-value="set({ from: 1, to: $event })"
@@ -136,7 +136,7 @@ const HINTS: Record<UseChoice, string> = {
           class="face"
           :class="{ anchor: anchor === place }"
           type="button"
-          :aria-pressed="chosen.has(place)"
+          :aria-pressed="selection.has(place)"
           :aria-label="`${place + 1}, ${pair.name}`"
           :data-tip="`${place + 1}: ${pair.name}`"
           @click="press(place)"

@@ -46,10 +46,10 @@ function choose(next: Way): void {
   const limit = next === 'apart' || next === 'close' ? reach.value?.[next] : undefined
   const fits =
     limit === undefined ? steps : next === 'apart' ? Math.min(steps, limit) : Math.max(steps, limit)
-  const laid = next === 'arranged' ? (props.laid() ?? layAnew(bench.game!, props.settings)) : null
+  const layout = next === 'arranged' ? (props.laid() ?? layAnew(bench.game!, props.settings)) : null
   bench.set(
     'deal',
-    { way: next, ...(fits === steps ? {} : { steps: fits }), ...(laid ? { arranged: laid } : {}) },
+    { way: next, ...(fits === steps ? {} : { steps: fits }), ...(layout ? { arranged: layout } : {}) },
     'change the way of dealing',
   )
 }
@@ -111,15 +111,15 @@ function setRule(next: Rule): void {
   bench.set('deal', { seed: next === 'fixed' ? { fixed: view.seed || 'first' } : next }, 'change the seed')
 }
 /** the seed while it is being typed; new figures leave it alone */
-const typed = ref('')
+const draft = ref('')
 watch(
   () => view.seed,
-  (seed) => (typed.value = seed),
+  (seed) => (draft.value = seed),
   { immediate: true },
 )
 function typeSeed(): void {
-  const text = typed.value.trim()
-  if (!isSeed(text)) typed.value = view.seed
+  const text = draft.value.trim()
+  if (!isSeed(text)) draft.value = view.seed
   else if (rule.value === 'fixed') bench.set('deal', { seed: { fixed: text } }, 'change the seed')
   else view.seed = text
 }
@@ -175,7 +175,7 @@ function typeSeed(): void {
       <span class="seed">
         <ElInput
           id="seed"
-          v-model="typed"
+          v-model="draft"
           :maxlength="LENGTHS.seed"
           spellcheck="false"
           autocomplete="off"

@@ -5,7 +5,7 @@ import type { Copies } from '../../../core/deal/copies.ts'
  * How often pairs appear, in a sentence. In: the copies, how many pairs there are to draw from, and how many the board
  * needs.
  */
-export function copiesWords(copies: Copies, size: number, needed: number): string {
+export function copiesWords(copies: Copies, size: number, pairCount: number): string {
   const all = size === 1 ? 'The one pair' : `Each of the ${size}`
   switch (copies.how) {
     case 'evenly': {
@@ -21,16 +21,16 @@ export function copiesWords(copies: Copies, size: number, needed: number): strin
       const [low, high] = copies.likely
       const span = low === high ? countWords(low, 'pair') : `${low} to ${countWords(high, 'pair')}`
       return size === 1
-        ? `${all} appears ${2 * needed} times: ${countWords(needed, 'pair')}.`
-        : `${all} comes 0 to ${needed} times, as each play has it; in 9 of 10 boards it is ${span}.`
+        ? `${all} appears ${2 * pairCount} times: ${countWords(pairCount, 'pair')}.`
+        : `${all} comes 0 to ${pairCount} times, as each play has it; in 9 of 10 boards it is ${span}.`
     }
     case 'counts': {
       const { sum } = copies
-      const rest = needed - sum
+      const rest = pairCount - sum
       const said = `The counts add up to ${countWords(sum, 'pair')}`
       return rest === 0
         ? `${said}, as many as the board takes.`
-        : `${said}; the board takes ${needed}: ${Math.abs(rest)} ${rest > 0 ? 'more are needed' : 'are too many'}.`
+        : `${said}; the board takes ${pairCount}: ${Math.abs(rest)} ${rest > 0 ? 'more are needed' : 'are too many'}.`
     }
   }
 }

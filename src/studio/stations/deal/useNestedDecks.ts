@@ -32,10 +32,10 @@ export function useNestedDecks() {
   /** Every level draws from the first pairs, more on each: from what the first board needs to the whole deck. */
   function nestAll(): void {
     const game = bench.game!
-    const needed = game.levels.map((level) =>
+    const pairCounts = game.levels.map((level) =>
       Math.ceil(openCells(resolveLevel(game, level).board).length / 2),
     )
-    const firsts = nestedPairs(needed, pairs.value.length)
+    const firsts = nestedPairs(pairCounts, pairs.value.length)
     const next = game.levels.reduce(
       (now, { id }, i) => writeSettings(now, id, 'fill', { use: { from: 1, to: firsts[i]! } }),
       game,

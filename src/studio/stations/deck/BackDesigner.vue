@@ -20,7 +20,7 @@ const size = computed(() => smallestCard(bench.game!))
 const back = computed(() => bench.game!.deck.back)
 const picking = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
-const wanted = ref<'emblem' | 'image'>('emblem')
+const picture = ref<'emblem' | 'image'>('emblem')
 
 function change(next: Partial<Back>, about: string | null = null): void {
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
@@ -32,15 +32,15 @@ const without = (key: 'emblem' | 'image'): void =>
     if (key === 'image') delete deck.back.tint
   })
 const setTint = (tint: NonNullable<Back['tint']>): void => change({ tint }, 'tint')
-function choose(kind: typeof wanted.value): void {
-  wanted.value = kind
+function choose(kind: typeof picture.value): void {
+  picture.value = kind
   picker.value?.choose()
 }
 async function useImage([file]: [File, ...File[]]): Promise<void> {
   const source = await imageSource(file)
   if (!source.ok) return say(`${file.name}: ${problemLine(source.problem)}`, { tone: 'wrong' })
   const { src } = source.value
-  change(wanted.value === 'image' ? { image: src } : { emblem: { kind: 'image', src } })
+  change(picture.value === 'image' ? { image: src } : { emblem: { kind: 'image', src } })
 }
 function usePicture([pair]: Pair[]): void {
   if (pair?.a.kind === 'picture') change({ emblem: { kind: 'picture', name: pair.a.name } })

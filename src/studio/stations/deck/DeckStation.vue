@@ -47,16 +47,16 @@ const tagChoices = computed<(readonly [string, string])[]>((before) => {
     : [['', 'every tag'], ...tags.map((word) => [word, word] as const)]
 })
 const visible = computed(() => {
-  const wanted = query.value.trim().toLowerCase()
+  const words = query.value.trim().toLowerCase()
   return pairs.value.filter(
     ({ name, tags: own = [] }) =>
       (!tag.value || own.includes(tag.value)) &&
-      (!wanted || [name, ...own].some((word) => word.toLowerCase().includes(wanted))),
+      (!words || [name, ...own].some((word) => word.toLowerCase().includes(words))),
   )
 })
 const whole = computed(() => visible.value.length === pairs.value.length)
 const selection = useSelection(computed(() => visible.value.map(({ id }) => id)))
-const chosen = computed(() => {
+const selectionPairs = computed(() => {
   const ids = new Set(selection.inOrder.value)
   return pairs.value.filter(({ id }) => ids.has(id))
 })
@@ -84,7 +84,7 @@ function step(by: number): void {
   void light.value?.focusLead()
 }
 const clipboard = usePairClipboard({
-  chosen: () => chosen.value,
+  chosen: () => selectionPairs.value,
   remove,
   add: deck.add,
   files: (files) => ways.value?.takeFiles(files),
@@ -152,15 +152,15 @@ async function drop(event: DragEvent): Promise<void> {
     </section>
     <aside class="right" aria-label="Slip">
       <PairSlip
-        v-if="chosen.length === 1"
-        :pair="chosen[0]!"
+        v-if="selectionPairs.length === 1"
+        :pair="selectionPairs[0]!"
         @remove="remove()"
         @move="step"
         @double="deck.double"
       />
       <ManySlip
-        v-else-if="chosen.length > 1"
-        :pairs="chosen"
+        v-else-if="selectionPairs.length > 1"
+        :pairs="selectionPairs"
         @remove="remove()"
         @step="step"
         @double="deck.double"
@@ -171,14 +171,14 @@ async function drop(event: DragEvent): Promise<void> {
       <LikenessAside
         v-model:threshold="threshold"
         :ties="seenTies"
-        :chosen="chosen.length === 1 ? chosen[0]!.id : null"
+        :chosen="selectionPairs.length === 1 ? selectionPairs[0]!.id : null"
         :progress="progress"
         :vision="vision"
         :size="smallestCard(bench.game!).width"
         @choose="selection.only"
       />
       <DeckFindings :ties="ties" :seen="pairTies" @choose="selection.these" />
-      <ElButton v-if="chosen.length" class="btn to-back" @click="selection.only(null)">
+      <ElButton v-if="selectionPairs.length" class="btn to-back" @click="selection.only(null)">
         Design the back
       </ElButton>
     </aside>

@@ -29,13 +29,13 @@ const tags = computed(() => {
     for (const tag of pair.tags ?? []) counts.set(tag, (counts.get(tag) ?? 0) + 1)
   return [...counts].sort(([a], [b]) => a.localeCompare(b))
 })
-const typed = ref('')
+const draft = ref('')
 function edit(label: string, to: (pairs: Pair[]) => Pair[], about: string | null = null): void {
   bench.edit(label, (game) => void (game.deck.pairs = to(bench.game!.deck.pairs)), about)
 }
 function tag(word: string, on: boolean): void {
   if (word.trim()) edit(on ? 'tag pairs' : 'remove a tag', (pairs) => tagged(pairs, ids.value, word, on))
-  typed.value = ''
+  draft.value = ''
 }
 const colour = (key: 'paper' | 'ink', value: string | null): void =>
   edit(`change the ${key}`, (pairs) => coloured(pairs, ids.value, key, value), `many/${key}`)
@@ -65,15 +65,15 @@ const colour = (key: 'paper' | 'ink', value: string | null): void =>
       </span>
       <span v-if="!tags.length" class="soft">none yet</span>
     </div>
-    <form class="add" @submit.prevent="tag(typed, true)">
+    <form class="add" @submit.prevent="tag(draft, true)">
       <ElInput
-        v-model="typed"
+        v-model="draft"
         :maxlength="LENGTHS.tag"
         placeholder="another tag"
         aria-label="Tag for all of them"
         autocomplete="off"
       />
-      <ElButton class="btn" native-type="submit" :disabled="!typed.trim()">Tag all</ElButton>
+      <ElButton class="btn" native-type="submit" :disabled="!draft.trim()">Tag all</ElButton>
     </form>
     <div class="row">
       <span>Paper and ink</span>

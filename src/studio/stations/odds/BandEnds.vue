@@ -21,15 +21,15 @@ const set = (end: number, value: number): void => {
   next[end] = Math.max(LEAST, Math.min(MOST, Math.round(value)))
   band.value = next
 }
-const held = ref(-1)
+const heldEnd = ref(-1)
 function hold(event: PointerEvent, end: number): void {
-  held.value = end
+  heldEnd.value = end
   dragValue(
     event,
     band.value[end]!,
     100,
     (value) => set(end, value),
-    () => (held.value = -1),
+    () => (heldEnd.value = -1),
     { up: true },
   )
 }
@@ -60,7 +60,7 @@ function byKey(event: KeyboardEvent, end: number): void {
       :aria-valuemax="MOST"
       :aria-valuetext="`${value} of 100`"
       aria-orientation="vertical"
-      :class="{ held: held === end }"
+      :class="{ held: heldEnd === end }"
       :style="{ left: `${across * 100}%`, top: `${100 - value}%` }"
       @pointerdown.prevent="hold($event, end)"
       @keydown="byKey($event, end)"

@@ -33,30 +33,30 @@ const BY = LEVERS.map((lever) => [lever, LEVER_WORDS[lever]] as const)
 const rows = computed(() => {
   const { levels } = props.subject
   return levels.map(({ level, settings }, place) => {
-    const solved = answer.value?.[place] ?? null
+    const solution = answer.value?.[place] ?? null
     const before = leverValue(settings, by.value)
     return {
       id: level.id,
       name: level.name,
       wanted: Math.round(wantedShare(props.band, place, levels.length) * 100),
       before: before === null ? 'none' : leverWords(by.value, before),
-      after: !answer.value ? '…' : solved?.ok ? leverWords(by.value, solved.value) : 'stays',
-      wins: solved ? ofHundred(solved.wins.won, solved.wins.games) : null,
-      why: answer.value && !solved ? 'cannot be dealt' : solved && !solved.ok ? 'no value works' : '',
-      value: solved?.ok ? solved.value : null,
+      after: !answer.value ? '…' : solution?.ok ? leverWords(by.value, solution.value) : 'stays',
+      wins: solution ? ofHundred(solution.wins.won, solution.wins.games) : null,
+      why: answer.value && !solution ? 'cannot be dealt' : solution && !solution.ok ? 'no value works' : '',
+      value: solution?.ok ? solution.value : null,
     }
   })
 })
-const changed = computed(() =>
+const differing = computed(() =>
   rows.value.filter(({ value, before, after }) => value !== null && before !== after),
 )
 /** How many levels that are, in words. */
-const count = computed(() => countWords(changed.value.length, 'level'))
+const count = computed(() => countWords(differing.value.length, 'level'))
 
 function set(): void {
   const changes = count.value
   let game = bench.game!
-  for (const { id, value } of changed.value) {
+  for (const { id, value } of differing.value) {
     const { section, patch } = leverPatch(by.value, value!)
     game = writeSettings(game, id, section, patch)
   }
@@ -103,8 +103,8 @@ function set(): void {
     </table>
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
-      <ElButton class="btn main" :disabled="working || !changed.length" @click="set">
-        {{ working ? 'Change levels' : changed.length ? `Change ${count}` : 'Nothing to change' }}
+      <ElButton class="btn main" :disabled="working || !differing.length" @click="set">
+        {{ working ? 'Change levels' : differing.length ? `Change ${count}` : 'Nothing to change' }}
       </ElButton>
     </template>
   </ModalDialog>

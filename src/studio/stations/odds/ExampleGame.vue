@@ -21,11 +21,11 @@ const HOW = {
 } as const
 /** by turn, the cells matched before it */
 const turns = computed(() => {
-  const gone = new Set<number>()
+  const matchedCells = new Set<number>()
   return game.value.turns.map((turn) => {
-    const before = new Set(gone)
+    const before = new Set(matchedCells)
     const isMatch = turn.how !== 'slip' && turn.how !== 'fresh'
-    if (isMatch) for (const cell of [turn.first, turn.second]) gone.add(cell)
+    if (isMatch) for (const cell of [turn.first, turn.second]) matchedCells.add(cell)
     const names = [turn.first, turn.second].map((cell) => cellName(cell, game.value.columns)).join(' and ')
     return { ...turn, before, words: `${names}: ${HOW[turn.how]}` }
   })

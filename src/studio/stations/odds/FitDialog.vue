@@ -40,9 +40,9 @@ const { share, run, cancel } = useJob((message) =>
 )
 const working = computed(() => share.value !== null)
 
-async function take(given: Iterable<File> = []): Promise<void> {
+async function take(added: Iterable<File> = []): Promise<void> {
   const next = [...files.value]
-  for (const file of given) {
+  for (const file of added) {
     const text = await textOf(file)
     if (!text.ok) say(`${file.name}: ${problemLine(text.problem)}`, { tone: 'wrong' })
     else if (!next.some(({ name, text: same }) => name === file.name && same === text.value))
@@ -53,11 +53,11 @@ async function take(given: Iterable<File> = []): Promise<void> {
 async function fit(): Promise<void> {
   cancel()
   answer.value = null
-  const kept = [...(withTapes.value ? tapes.value : []), ...(withChecks.value ? checks.value : [])].map(
+  const records = [...(withTapes.value ? tapes.value : []), ...(withChecks.value ? checks.value : [])].map(
     (record) => ({ name: record.name, record }),
   )
-  if (!open.value || (files.value.length === 0 && kept.length === 0)) return
-  const input = plain({ game: bareGame(bench.game!), files: files.value, kept })
+  if (!open.value || (files.value.length === 0 && records.length === 0)) return
+  const input = plain({ game: bareGame(bench.game!), files: files.value, kept: records })
   const fitted = await run(() => startJob('fitRecords', input))
   if (fitted) answer.value = fitted
 }

@@ -20,13 +20,13 @@ const FIGURES = [
 ] as const
 const figures = computed(() =>
   FIGURES.map(([name, words, write]) => {
-    const fitted: Fitted | null = props.fit[name]
+    const figure: Fitted | null = props.fit[name]
     return {
       name,
       words,
-      value: fitted ? write(fitted.value) : 'not known',
-      about: fitted
-        ? `${write(fitted.interval[0])} to ${write(fitted.interval[1])}`
+      value: figure ? write(figure.value) : 'not known',
+      about: figure
+        ? `${write(figure.interval[0])} to ${write(figure.interval[1])}`
         : `on fewer than ${TOO_FEW}`,
     }
   }),

@@ -41,9 +41,9 @@ const wonThere = ({ unlimited }: MindResult): number =>
 const figures = computed(() =>
   props.rows.map(({ id, name, played }) => {
     const { odds, exact } = played
-    const moved = dragged.value !== null && dragged.value !== limit.value
-    if (moved && !follows.value) return { id, name, wins: '…', about: 'known once you let go' }
-    if (moved)
+    const isMoved = dragged.value !== null && dragged.value !== limit.value
+    if (isMoved && !follows.value) return { id, name, wins: '…', about: 'known once you let go' }
+    if (isMoved)
       return {
         id,
         name,

@@ -24,8 +24,8 @@ const props = defineProps<{
 const isShare = isWithin([1, 100])
 const isBand = (value: unknown): value is [number, number] =>
   Array.isArray(value) && value.length === 2 && value.every(isShare)
-const wanted = useChoice<[number, number]>('odds-band', [90, 60], isBand)
-const band = computed((): [number, number] => [wanted.value[0] / 100, wanted.value[1] / 100])
+const winsBand = useChoice<[number, number]>('odds-band', [90, 60], isBand)
+const band = computed((): [number, number] => [winsBand.value[0] / 100, winsBand.value[1] / 100])
 const by = useChoice<Lever>('odds-by', 'clock', isOneOf(LEVERS))
 const { answer, working, done } = useAnswer(
   () => props.subject,
@@ -73,17 +73,17 @@ const wasEvening = onceTrue(evening)
       <p>
         <ChoiceWord v-model="measure" label="What the chart shows" :choices="OF" />; wanted of
         {{ main.mind.name.toLowerCase() }} players:
-        <NumberWord v-model="wanted[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
+        <NumberWord v-model="winsBand[0]" label="Wins wanted on the first level, of 100" :bounds="[1, 100]" />
         on the first,
-        <NumberWord v-model="wanted[1]" label="Wins wanted on the last level, of 100" :bounds="[1, 100]" /> on
-        the last
+        <NumberWord v-model="winsBand[1]" label="Wins wanted on the last level, of 100" :bounds="[1, 100]" />
+        on the last
       </p>
       <ElButton class="btn" :disabled="!ready" @click="evening = true">Even it out…</ElButton>
     </header>
     <div class="curve-box">
       <template v-if="answer">
         <ChartView :option="option" :label="label" />
-        <BandEnds v-if="measure === 'wins'" v-model="wanted" :levels="names.length" />
+        <BandEnds v-if="measure === 'wins'" v-model="winsBand" :levels="names.length" />
       </template>
       <p v-else class="soft later" role="status">
         {{

@@ -23,9 +23,9 @@ const words = computed(() => numberOf(props.axis, props.value))
 const within = (value: number): number =>
   Math.max(bounds.value[0], Math.min(bounds.value[1], Math.round(value / step.value) * step.value))
 
-const held = ref(false)
+const isHeld = ref(false)
 function hold(event: PointerEvent): void {
-  held.value = true
+  isHeld.value = true
   let last = props.value
   const [from, to] = props.range
   dragValue(
@@ -34,7 +34,7 @@ function hold(event: PointerEvent): void {
     to - from,
     (value) => emit('drag', (last = within(Math.max(from, Math.min(to, value))))),
     () => {
-      held.value = false
+      isHeld.value = false
       emit('drop', last, false)
     },
     { side: props.side },
@@ -50,7 +50,7 @@ function byKey(event: KeyboardEvent): void {
 <template>
   <div
     class="limit"
-    :class="{ held }"
+    :class="{ isHeld }"
     role="slider"
     tabindex="0"
     :aria-label="axis === 'time' ? 'Time limit' : 'Turn limit'"

@@ -70,11 +70,11 @@ const looks = computed({
 })
 
 function keep(): void {
-  const kept = plain(draft.value)
+  const newMind = plain(draft.value)
   const isNew = !own.value
-  bench.edit(isNew ? `add the mind "${kept.name}"` : `edit the mind "${kept.name}"`, (game) => {
+  bench.edit(isNew ? `add the mind "${newMind.name}"` : `edit the mind "${newMind.name}"`, (game) => {
     const minds = game.minds ?? []
-    game.minds = isNew ? [...minds, kept] : minds.map((one) => (one.id === kept.id ? kept : one))
+    game.minds = isNew ? [...minds, newMind] : minds.map((one) => (one.id === newMind.id ? newMind : one))
   })
   open.value = false
 }
@@ -84,7 +84,7 @@ function remove(): void {
   open.value = false
   tell(`${name} is removed`)
 }
-async function read([file]: [File, ...File[]]): Promise<void> {
+async function openMind([file]: [File, ...File[]]): Promise<void> {
   const mind = readMind(await file.text())
   if (!mind.ok) return say(`${file.name}: ${problemLine(mind.problem)}`, { tone: 'wrong' })
   const taken = props.minds.some(({ id }) => id === mind.value.id)
@@ -171,7 +171,7 @@ const save = (): void => download(`${draft.value.id}.mind.json`, writeMind(draft
         own ? 'Save changes' : 'Add it to this game'
       }}</ElButton>
     </template>
-    <FilePicker ref="picker" label="A mind from a file" accept=".json,application/json" @take="read" />
+    <FilePicker ref="picker" label="A mind from a file" accept=".json,application/json" @take="openMind" />
   </ModalDialog>
 </template>
 

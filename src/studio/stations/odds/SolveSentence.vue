@@ -24,7 +24,7 @@ const by = useChoice<Lever>('odds-by', 'clock', isOneOf(LEVERS))
 const where = ref<'level' | 'house'>('level')
 const mind = computed(() => props.minds.find(({ id }) => id === who.value) ?? props.minds[0]!)
 const {
-  answer: solved,
+  answer: solution,
   working,
   done,
 } = useAnswer(
@@ -46,15 +46,15 @@ const WHERE = computed(
 
 /** both ends of what would do as well, each to be set by one press; none if there is only the value itself */
 const ends = computed(() => {
-  const [from, to] = solved.value?.ok ? solved.value.range : [0, 0]
+  const [from, to] = solution.value?.ok ? solution.value.range : [0, 0]
   return from === to ? [] : [from, to]
 })
 const isSet = computed(
-  () => solved.value?.ok === true && leverValue(props.subject.settings, by.value) === solved.value.value,
+  () => solution.value?.ok === true && leverValue(props.subject.settings, by.value) === solution.value.value,
 )
 const wins = computed(() => {
-  if (!solved.value) return ''
-  const { wins: of, about } = ofHundred(solved.value.wins.won, solved.value.wins.games)
+  if (!solution.value) return ''
+  const { wins: of, about } = ofHundred(solution.value.wins.won, solution.value.wins.games)
   return `${of} of 100 win (${about})`
 })
 const ENDED = {
@@ -65,10 +65,10 @@ const ENDED = {
   won: '',
 }
 const why = computed(() => {
-  if (!solved.value || solved.value.ok) return ''
-  if (solved.value.why === 'no-effect') return `This rule changes nothing here: ${wins.value}.`
-  const most = solved.value.most
-  return `No value works: the best is ${leverWords(by.value, solved.value.value)}, with which ${wins.value}${most ? `; ${ENDED[most]} most other games` : ''}.`
+  if (!solution.value || solution.value.ok) return ''
+  if (solution.value.why === 'no-effect') return `This rule changes nothing here: ${wins.value}.`
+  const most = solution.value.most
+  return `No value works: the best is ${leverWords(by.value, solution.value.value)}, with which ${wins.value}${most ? `; ${ENDED[most]} most other games` : ''}.`
 })
 function set(value: number): void {
   const rung = where.value === 'level' ? props.subject.level.id : null
@@ -89,8 +89,8 @@ function set(value: number): void {
       <template v-if="working">
         <span class="soft" role="status">… searching, {{ Math.round(done * 100) }} %</span>
       </template>
-      <template v-else-if="solved?.ok">
-        <b class="value">{{ leverWords(by, solved.value) }}</b>
+      <template v-else-if="solution?.ok">
+        <b class="value">{{ leverWords(by, solution.value) }}</b>
         <span class="soft"
           >{{ wins
           }}<template v-if="ends.length"
@@ -111,8 +111,8 @@ function set(value: number): void {
     <span class="setting">
       <ElButton
         class="btn main"
-        :disabled="!solved?.ok || working || isSet"
-        @click="solved?.ok && set(solved.value)"
+        :disabled="!solution?.ok || working || isSet"
+        @click="solution?.ok && set(solution.value)"
         >{{ isSet ? 'Is set' : 'Set it' }}</ElButton
       >
       <ChoiceWord v-model="where" label="Where it is set" :choices="WHERE" />

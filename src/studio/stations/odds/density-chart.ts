@@ -148,9 +148,9 @@ export function densityChart(
   }
 }
 
-function curvesOf(played: MindResult, axis: Axis, range: readonly [number, number], bins: number) {
-  const values = valuesOf(played, axis)
-  const { ends } = played.games
+function curvesOf(result: MindResult, axis: Axis, range: readonly [number, number], bins: number) {
+  const values = valuesOf(result, axis)
+  const { ends } = result.games
   const part = (isWon: boolean): Float64Array => values.filter((_, i) => (ends[i] === 0) === isWon)
   const width = axis === 'stars' ? 0 : (kernelWidth(values) / (range[1] - range[0])) * bins
   const [won, lost] = [part(true), part(false)].map((some) => smooth(countBins(some, range, bins), width))

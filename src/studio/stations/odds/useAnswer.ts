@@ -48,10 +48,10 @@ export function useAnswer<Ask extends OddsQuestion['ask']>(
       if (!input || !working.value) return null
       return askOdds<Ask>(input, (share) => (done.value = share))
     },
-    take: (found) => {
-      cache.set(key, found)
+    take: (result) => {
+      cache.set(key, result)
       for (const oldest of cache.keys()) if (cache.size > KEPT) cache.delete(oldest)
-      answer.value = found
+      answer.value = result
       working.value = false
     },
     failed: () => (working.value = false),

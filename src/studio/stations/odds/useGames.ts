@@ -93,15 +93,15 @@ export function useGames(subject: Readonly<ShallowRef<OddsSubject>>, minds: () =
     level = now.level.id
     played.value = results
     old.value = before
-    const missing = minds().filter(({ id }) => before.has(id) || !results.get(id)?.complete)
-    if (!missing.length) return
+    const unplayed = minds().filter(({ id }) => before.has(id) || !results.get(id)?.complete)
+    if (!unplayed.length) return
     working.value = true
-    const lots = missing.map(() => new Lots())
+    const lots = unplayed.map(() => new Lots())
     const show = (): void => {
       timer = 0
       const next = new Map(played.value)
       const stillOld = new Set(old.value)
-      missing.forEach((mind, i) => {
+      unplayed.forEach((mind, i) => {
         const one = lots[i]!.played
         if (!one) return
         next.set(mind.id, one)
@@ -112,7 +112,7 @@ export function useGames(subject: Readonly<ShallowRef<OddsSubject>>, minds: () =
       old.value = stillOld
     }
     const { pairs, settings, rivals } = now
-    const mine = playLots({ pairs, settings, rivals }, plain(missing), GAMES, SEED, (lot) => {
+    const mine = playLots({ pairs, settings, rivals }, plain(unplayed), GAMES, SEED, (lot) => {
       lots[lot.mind]!.take(lot)
       // the first figures at once
       if (!timer) timer = window.setTimeout(show, played.value.size ? SHOWN_EVERY : 0)

@@ -35,7 +35,7 @@ const columns = computed(() => props.table.settings.board.columns)
 const rows = computed<LedgerRow[]>(() => {
   const now = round.value
   if (!now) return []
-  const seen = sights(now.events!, now.cells.length)
+  const looks = sights(now.events!, now.cells.length)
   return now.states.flatMap((state, cell) => {
     if (state === null) return []
     const face = faceOnCard(now.cells[cell]!, props.table.game.deck.pairs)
@@ -48,16 +48,16 @@ const rows = computed<LedgerRow[]>(() => {
         words: cardWords(props.table, cell),
         state,
         order,
-        ...seen[cell]!,
+        ...looks[cell]!,
       },
     ]
   })
 })
 const matches = computed(() => {
-  const wanted = query.value.trim().toLowerCase()
-  if (!wanted) return rows.value
+  const searchText = query.value.trim().toLowerCase()
+  if (!searchText) return rows.value
   return rows.value.filter(({ name, words, state, order }) =>
-    [name, words, state, order].some((word) => word.toLowerCase().startsWith(wanted)),
+    [name, words, state, order].some((word) => word.toLowerCase().startsWith(searchText)),
   )
 })
 const events = computed(() => {

@@ -18,8 +18,8 @@ const bench = useBench()
 const picker = ref<InstanceType<typeof FilePicker>>()
 const text = ref('')
 const name = ref('')
-const read = shallowRef<Result<LogAudit> | null>(null)
-const { share, run, cancel } = useJob((message) => (read.value = bad('', message)))
+const outcome = shallowRef<Result<LogAudit> | null>(null)
+const { share, run, cancel } = useJob((message) => (outcome.value = bad('', message)))
 const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["cog/a","key/a","cog/a","key/a"]}
 {"at":812,"do":"press","cell":"A1","shows":"cog/a"}
 {"at":1490,"do":"press","cell":"B1","shows":"key/a"}
@@ -27,9 +27,9 @@ const SAMPLE = `{"level":"warm-up","seed":"any","rows":2,"columns":2,"cells":["c
 {"at":9000,"end":"won"}`
 
 async function judge(): Promise<void> {
-  read.value = null
+  outcome.value = null
   const input = { game: plain(bareGame(bench.game!)), text: text.value }
-  read.value ??= await run((progress) => startJob('readLog', input, { progress }))
+  outcome.value ??= await run((progress) => startJob('readLog', input, { progress }))
 }
 watch(open, (isOpen) => !isOpen && cancel())
 async function take(files: Iterable<File> = []): Promise<void> {
@@ -37,7 +37,7 @@ async function take(files: Iterable<File> = []): Promise<void> {
   if (!file) return
   const content = await textOf(file)
   if (!content.ok) {
-    read.value = bad(file.name, problemLine(content.problem))
+    outcome.value = bad(file.name, problemLine(content.problem))
     return
   }
   text.value = content.value
@@ -75,20 +75,20 @@ async function take(files: Iterable<File> = []): Promise<void> {
       <ElButton class="btn" @click="cancel">Stop</ElButton>
     </div>
     <div role="status">
-      <p v-if="read && !read.ok" class="bad">
-        {{ read.problem.at ? `${read.problem.at}: ` : '' }}{{ read.problem.message }}
+      <p v-if="outcome && !outcome.ok" class="bad">
+        {{ outcome.problem.at ? `${outcome.problem.at}: ` : '' }}{{ outcome.problem.message }}
       </p>
-      <template v-else-if="read">
-        <p v-if="read.value.breach" class="bad">
-          <strong>Line {{ read.value.breach.line }}</strong
-          >, at {{ (read.value.breach.at / 1000).toFixed(2) }} s: {{ read.value.breach.message }}.
+      <template v-else-if="outcome">
+        <p v-if="outcome.value.breach" class="bad">
+          <strong>Line {{ outcome.value.breach.line }}</strong
+          >, at {{ (outcome.value.breach.at / 1000).toFixed(2) }} s: {{ outcome.value.breach.message }}.
         </p>
         <p v-else class="good">
-          The rules were kept: {{ read.value.lines }} lines, {{ read.value.presses }} presses.
+          The rules were kept: {{ outcome.value.lines }} lines, {{ outcome.value.presses }} presses.
         </p>
-        <p v-for="torn in read.value.torn.slice(0, 5)" :key="torn" class="soft">{{ torn }}: left out</p>
-        <p v-if="read.value.torn.length > 5" class="soft">
-          and {{ read.value.torn.length - 5 }} more lines left out
+        <p v-for="torn in outcome.value.torn.slice(0, 5)" :key="torn" class="soft">{{ torn }}: left out</p>
+        <p v-if="outcome.value.torn.length > 5" class="soft">
+          and {{ outcome.value.torn.length - 5 }} more lines left out
         </p>
       </template>
     </div>

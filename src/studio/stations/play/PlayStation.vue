@@ -35,14 +35,14 @@ const speed = ref(1)
 const seed = ref('')
 const table = shallowRef<Readonly<Table> | null>(null)
 /** a snapshot of the table: a new value each time, since the table itself is not reactive */
-const seen = shallowRef<Readonly<Table> | null>(null)
+const tableNow = shallowRef<Readonly<Table> | null>(null)
 let player: Player | null = null
 /** the turns on the tape, and how many of them are played on the table */
 const tape = shallowRef<{ chips: readonly Chip[]; at: number }>({ chips: [], at: 0 })
 /** The side panel follows the table a frame later. */
 const follow = whenIdle(() => {
   const now = table.value
-  seen.value = now && { ...now, round: now.round && { ...now.round } }
+  tableNow.value = now && { ...now, round: now.round && { ...now.round } }
   tape.value = { chips: tapes.chips.value, at: tapes.at.value }
 })
 
@@ -92,7 +92,7 @@ function open(level: string): void {
   if (bench.rung !== null) bench.rung = level
 }
 /** Another deal; the game so far is kept as a tape. */
-function dealt(withSeed?: string, cells?: Cells): void {
+function dealAnew(withSeed?: string, cells?: Cells): void {
   player?.deal(undefined, withSeed ?? nextSeed(), cells)
   player?.run(speed.value)
 }
@@ -101,7 +101,7 @@ const { useSeed, takeTape, show } = useLaying(tapes, (withSeed, cells, level = p
     open(level)
     mount(withSeed)
   }
-  dealt(withSeed, cells)
+  dealAnew(withSeed, cells)
 })
 /** Plays on from where the table is, and holds it there. */
 function bring(shortcut: (round: Round) => Shortcut): void {
@@ -112,7 +112,7 @@ function bring(shortcut: (round: Round) => Shortcut): void {
   player?.stand([...now.inputs, ...inputs], at)
 }
 
-const { faceOf, nameOf } = useCells(seen)
+const { faceOf, nameOf } = useCells(tableNow)
 
 onMounted(() => {
   mount(view.playSeed || undefined)
@@ -125,7 +125,7 @@ onBeforeUnmount(() => {
 })
 watch(glass, (on) => player?.setGlass(on))
 watch(inOrder, () => mount(seed.value))
-watch(playedBy, () => dealt())
+watch(playedBy, () => dealAnew())
 watch(speed, (now) => player?.run(now))
 /** The table changes with the game, but not with its checks. */
 const playedOn = computed(() => {
@@ -150,7 +150,7 @@ watch(
 )
 
 useKeys({
-  d: () => dealt(),
+  d: () => dealAnew(),
   g: () => (glass.value = !glass.value),
   p: () => player?.pause(),
   ',': () => tapes.jump(tapes.at.value - 1),
@@ -169,10 +169,10 @@ useKeys({
       :players="players"
       class="tools"
       :seed="seed"
-      :held="seen?.held ?? false"
-      :timed="seen?.settings.clock.mode === 'down'"
-      :lives="seen?.settings.limits.lives !== null"
-      @deal="dealt()"
+      :held="tableNow?.held ?? false"
+      :timed="tableNow?.settings.clock.mode === 'down'"
+      :lives="tableNow?.settings.limits.lives !== null"
+      @deal="dealAnew()"
       @seed="useSeed"
       @step="player?.stepDue()"
       @go="player?.run(speed)"
@@ -189,7 +189,7 @@ useKeys({
       :name-of="nameOf"
       @jump="tapes.jump"
     />
-    <InTurn><PlaySide class="side" :table="seen" :tapes="tapes" @take="takeTape" @show="show" /></InTurn>
+    <InTurn><PlaySide class="side" :table="tableNow" :tapes="tapes" @take="takeTape" @show="show" /></InTurn>
   </div>
 </template>
 

@@ -42,7 +42,7 @@ const SPEEDS = [
   { value: 8, label: '8×' },
 ]
 /** A seed, or a whole pasted deal: a line as `deal` prints it. */
-function typed(text: string): void {
+function setSeed(text: string): void {
   if (text.startsWith('{') || isSeed(text)) emit('seed', text)
 }
 </script>
@@ -66,7 +66,7 @@ function typed(text: string): void {
     <label class="seed" data-tip="A seed, or a pasted deal as the command line prints it"
       >seed
       <!-- a pasted deal is longer than a seed -->
-      <TextField :model-value="seed" label="seed" spellcheck="false" @change="typed" />
+      <TextField :model-value="seed" label="seed" spellcheck="false" @change="setSeed" />
     </label>
     <span class="by">by <ChoiceWord v-model="by" label="Played by" :choices="players" /></span>
     <ElButton class="btn main deal" data-tip="Deal again (D)" @click="emit('deal')">

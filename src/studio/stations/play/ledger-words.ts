@@ -65,13 +65,13 @@ export type Sight = { times: number; last: number }
 
 /** How often each cell was seen, and in which turn last, from the list of events. */
 export function sights(events: readonly Event[], cells: number): Sight[] {
-  const seen = Array.from({ length: cells }, () => ({ times: 0, last: 0 }))
+  const looks = Array.from({ length: cells }, () => ({ times: 0, last: 0 }))
   for (const event of events)
     if (event.kind === 'flip') {
-      seen[event.cell]!.times++
-      seen[event.cell]!.last = event.turn
+      looks[event.cell]!.times++
+      looks[event.cell]!.last = event.turn
     }
-  return seen
+  return looks
 }
 
 /** A card as the ledger has it. */

@@ -19,9 +19,9 @@ export function triedGame(whole: Game, rung: string | null, inOrder: boolean): G
 
 /** A deal given as a line of JSON, as a fresh round on it; or the line's problem. */
 export function readDealt(line: string, pairs: readonly Pair[]): Result<PlayedGame> {
-  const read = readDeal(line, pairs)
-  if (!read.ok) return read
-  const { level, seed } = read.value
+  const lineDeal = readDeal(line, pairs)
+  if (!lineDeal.ok) return lineDeal
+  const { level, seed } = lineDeal.value
   const deal = (JSON.parse(line) as { cells: (string | null)[] }).cells
   return { ok: true, value: { level, seed, deal, inputs: [] } }
 }

@@ -12,7 +12,7 @@ const OUTCOMES = ['won', 'lost', 'open']
 export function useCheckEdits() {
   const bench = useBench()
   const { say } = useToasts()
-  const done = useDone()
+  const tell = useDone()
   const checks = computed(() => bench.game!.checks ?? [])
 
   const edit = (label: string, to: (all: Check[]) => Check[]): void =>
@@ -25,7 +25,7 @@ export function useCheckEdits() {
     const check = tape && checkOf(bench.game!, tape, tape.name)
     if (!check) return
     edit('keep a check', (all) => [...all, check])
-    done(`"${check.name}" is kept as a check`)
+    tell(`"${check.name}" is kept as a check`)
   }
   /** Expects what the current rules give. */
   function accept(check: Check): void {

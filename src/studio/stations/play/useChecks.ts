@@ -10,7 +10,7 @@ const PAUSE = 250
 
 /** The kept checks of a game, run again in a worker after every change. */
 export function useChecks(game: () => Game) {
-  const checked = shallowRef<ReadonlyMap<string, Checked>>(new Map())
+  const outcomes = shallowRef<ReadonlyMap<string, Checked>>(new Map())
   /** how many have run so far; null when all have */
   const running = ref<number | null>(null)
   useLatestJob<Checked[]>({
@@ -20,7 +20,7 @@ export function useChecks(game: () => Game) {
       const count = game().checks?.length ?? 0
       running.value = count ? 0 : null
       if (!count) {
-        checked.value = new Map()
+        outcomes.value = new Map()
         return null
       }
       return startJob('runChecks', bareGame(game()), {
@@ -28,10 +28,10 @@ export function useChecks(game: () => Game) {
       })
     },
     take: (all) => {
-      checked.value = new Map(all.map((one) => [one.id, one]))
+      outcomes.value = new Map(all.map((one) => [one.id, one]))
       running.value = null
     },
     failed: () => (running.value = null),
   })
-  return { checked, running }
+  return { checked: outcomes, running }
 }

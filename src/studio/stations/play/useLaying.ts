@@ -24,9 +24,9 @@ export function useLaying(
     else say(`This deal cannot be used: ${problemLine(read.problem)}`, { tone: 'wrong' })
   }
   /** Deals the board of a tape, a check or a record, on its level. Out: whether that was possible. */
-  function lay(played: PlayedGame): boolean {
-    const table = tableOf(bench.game!, played)
-    if (table.ok) deal(played.seed, table.value.cells, played.level)
+  function lay(game: PlayedGame): boolean {
+    const table = tableOf(bench.game!, game)
+    if (table.ok) deal(game.seed, table.value.cells, game.level)
     else say(`This cannot be dealt: ${problemLine(table.problem)}`, { tone: 'wrong' })
     return table.ok
   }

@@ -18,9 +18,9 @@ export function useRecords(
   async function open(file: File): Promise<void> {
     const { readRecord } = await import('../../../core/files/record-file.ts')
     const text = await textOf(file)
-    const read = text.ok ? readRecord(text.value) : text
-    if (!read.ok) return say(`${file.name}: ${problemLine(read.problem)}`, { tone: 'wrong' })
-    const { game, expect: _expect, ...played } = read.value
+    const fileRecord = text.ok ? readRecord(text.value) : text
+    if (!fileRecord.ok) return say(`${file.name}: ${problemLine(fileRecord.problem)}`, { tone: 'wrong' })
+    const { game, expect: _expect, ...played } = fileRecord.value
     if (game !== bench.game!.id)
       return say(`${file.name}: a record of "${game}", not of this game ("${bench.game!.id}")`, {
         tone: 'wrong',

@@ -114,11 +114,11 @@ export function useTapes(options: {
     options.player()?.stand(inputs, last ? tape.until : standing.round.at)
   }
   /** The tape that these inputs make by the current rules. */
-  function read(played: PlayedGame, title: string): Tape | null {
-    const table = tableOf(options.game(), played)
+  function readTape(game: PlayedGame, title: string): Tape | null {
+    const table = tableOf(options.game(), game)
     if (!table.ok) return null
-    const round = replay(table.value.rules, table.value.cells, played)
-    return { ...played, until: round.at, name: title, by: '', chips: chipsOf(round.events!) }
+    const round = replay(table.value.rules, table.value.cells, game)
+    return { ...game, until: round.at, name: title, by: '', chips: chipsOf(round.events!) }
   }
   /** Opens a tape: the table must already have its deal. */
   function take(tape: Tape, turn = tape.chips.length): void {
@@ -138,5 +138,5 @@ export function useTapes(options: {
   }
   const forget = (tape: Tape): void => void (kept.value = kept.value.filter((one) => one !== tape))
 
-  return { kept, chips, at, name, now, whole, follow, leave, jump, read, take, rename, forget }
+  return { kept, chips, at, name, now, whole, follow, leave, jump, read: readTape, take, rename, forget }
 }

@@ -19,7 +19,7 @@ export function useWatched(by: string) {
   const playedBy = ref(by)
   const minds = computed(() => mindsOf(bench.game!))
   /** '' for you */
-  const chosen = computed({
+  const choice = computed({
     get: () => minds.value.find(({ id }) => id === playedBy.value)?.id ?? '',
     set: (id) => (playedBy.value = id),
   })
@@ -31,19 +31,19 @@ export function useWatched(by: string) {
 
   /** The seed of the mind's next game; undefined if you play. */
   function nextSeed(settings: Settings): string | undefined {
-    return chosen.value ? dealSeed(settings, SEED, ++number) : undefined
+    return choice.value ? dealSeed(settings, SEED, ++number) : undefined
   }
   const rivals = rivalsAmong(mindsOf)
   const seats: Rivals = {
     ...rivals,
     seat(table) {
-      const mind = minds.value.find(({ id }) => id === chosen.value)
+      const mind = minds.value.find(({ id }) => id === choice.value)
       if (!mind || !table.round) return rivals.seat(table)
       number = numberOf(table.seed) ?? Math.max(1, number)
       const each = seatMinds(table.settings, minds.value).map((rival) => rival ?? mind)
       return new MindsAtTable(each, table.round, SEED, number)
     },
   }
-  const name = computed(() => minds.value.find(({ id }) => id === chosen.value)?.name ?? '')
-  return { chosen, name, choices, seats, nextSeed }
+  const name = computed(() => minds.value.find(({ id }) => id === choice.value)?.name ?? '')
+  return { chosen: choice, name, choices, seats, nextSeed }
 }

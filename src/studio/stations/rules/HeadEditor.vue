@@ -24,21 +24,23 @@ const WORDS: Record<Figure, [words: string, example: string]> = {
   best: ['best', '1,250'],
 }
 /** what is shown; figures that mean nothing under these rules are kept, and pale */
-const chosen = computed<readonly Figure[]>(() => settings.value.head.figures ?? figuresOf(settings.value))
+const figureChoice = computed<readonly Figure[]>(
+  () => settings.value.head.figures ?? figuresOf(settings.value),
+)
 const meaningful = computed(() => new Set(figuresOf(settings.value)))
-const others = computed(() => FIGURES.filter((name) => !chosen.value.includes(name)))
+const others = computed(() => FIGURES.filter((name) => !figureChoice.value.includes(name)))
 const list = ref<HTMLElement>()
 
 const set = (figures: Figure[] | null, label: string): void => bench.set('head', { figures }, label, 'single')
-const add = (name: Figure): void => set([...chosen.value, name], `show "${WORDS[name][0]}"`)
+const add = (name: Figure): void => set([...figureChoice.value, name], `show "${WORDS[name][0]}"`)
 const away = (name: Figure): void =>
   set(
-    chosen.value.filter((one) => one !== name),
+    figureChoice.value.filter((one) => one !== name),
     `hide "${WORDS[name][0]}"`,
   )
 function move(from: number, to: number): void {
-  if (to < 0 || to >= chosen.value.length || from === to) return
-  const next = [...chosen.value]
+  if (to < 0 || to >= figureChoice.value.length || from === to) return
+  const next = [...figureChoice.value]
   const [name] = next.splice(from, 1)
   next.splice(to, 0, name!)
   set(next, 'order the figures')
@@ -63,7 +65,7 @@ useSortable(list, move)
       </div>
       <ol ref="list" aria-label="Figures on the table">
         <li
-          v-for="(name, at) in chosen"
+          v-for="(name, at) in figureChoice"
           :key="name"
           class="figure"
           :class="{ quiet: !meaningful.has(name) }"
@@ -80,7 +82,7 @@ useSortable(list, move)
           /></ElButton>
         </li>
       </ol>
-      <span v-if="chosen.length === 0" class="none">no figures</span>
+      <span v-if="figureChoice.length === 0" class="none">no figures</span>
     </div>
     <p class="more">
       <ElButton v-for="name in others" :key="name" class="add" @click="add(name)"

@@ -51,7 +51,7 @@ const seconds = (ms: number): string => writeNumber(Math.round(ms / 100) * 100, 
 /** Never all or nothing where it is not. */
 const likely = (share: number): string =>
   share > 0 && share < 0.01 ? '< 1 %' : share < 1 && share > 0.99 ? '> 99 %' : percent(share)
-const written = (points: number): string => Math.round(points).toLocaleString('en')
+const pointsText = (points: number): string => Math.round(points).toLocaleString('en')
 </script>
 
 <template>
@@ -101,11 +101,11 @@ const written = (points: number): string => Math.round(points).toLocaleString('e
           </dd>
         </div>
         <div>
-          <dt>{{ written(cost.highest.score) }}</dt>
+          <dt>{{ pointsText(cost.highest.score) }}</dt>
           <dd>
             is {{ cost.highest.exact ? 'the highest score' : 'a bound that no score passes'
             }}{{ settings.players.names.length > 1 ? ', of all players together' : '' }}; a perfect memory
-            makes about {{ written(cost.perfect.score) }}
+            makes about {{ pointsText(cost.perfect.score) }}
           </dd>
         </div>
         <div v-if="lasting">

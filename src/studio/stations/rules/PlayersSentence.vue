@@ -37,11 +37,11 @@ const seats = computed(() =>
     }
   }),
 )
-const given = (at: number): string => `Player ${at + 1}`
+const defaultName = (at: number): string => `Player ${at + 1}`
 
 function setCount(text: string): void {
   const count = Math.max(BOUNDS.players[0], Math.min(BOUNDS.players[1], Number(text)))
-  const next = Array.from({ length: count }, (_, i) => names.value[i] ?? given(i))
+  const next = Array.from({ length: count }, (_, i) => names.value[i] ?? defaultName(i))
   const { minds: seated } = players.value
   // somebody who plays alone is a person
   const remaining = count === 1 ? [] : seated.slice(0, count)
@@ -50,8 +50,9 @@ function setCount(text: string): void {
 }
 function setMind(at: number, id: string): void {
   const mind = minds.value.find((one) => one.id === id)
-  const isGiven = names.value[at] === given(at) || minds.value.some(({ name }) => name === names.value[at])
-  const name = mind ? mind.name.slice(0, LENGTHS.player) : given(at)
+  const isGiven =
+    names.value[at] === defaultName(at) || minds.value.some(({ name }) => name === names.value[at])
+  const name = mind ? mind.name.slice(0, LENGTHS.player) : defaultName(at)
   const next = names.value.map((_, seat) =>
     seat === at ? (mind?.id ?? null) : (players.value.minds[seat] ?? null),
   )

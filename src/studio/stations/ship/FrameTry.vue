@@ -12,7 +12,7 @@ const bench = useBench()
 const { lend, hereAt, refresh, problem } = useLending()
 const frame = useTemplateRef<HTMLIFrameElement>('frame')
 const token = ref<string | null>(null)
-const heard = ref<{ number: number; text: string }[]>([])
+const frameMessages = ref<{ number: number; text: string }[]>([])
 let number = 0
 /** how many messages stay */
 const MOST = 60
@@ -25,7 +25,7 @@ const origin = computed(() => (address.value ? new URL(address.value).origin : '
 async function start(): Promise<void> {
   await refresh()
   token.value = props.html && (await lend(props.html))
-  heard.value = []
+  frameMessages.value = []
 }
 // an edit ends the try: its frame holds the page before it
 watch(
@@ -36,7 +36,7 @@ useEventListener(window, 'message', ({ source, data }: MessageEvent) => {
   if (source !== frame.value?.contentWindow || data?.luckyTwin !== 1) return
   const { luckyTwin: _, record, ...rest } = data as Record<string, unknown>
   const text = JSON.stringify({ ...rest, ...(record ? { record: '…' } : {}) })
-  heard.value = [{ number: ++number, text }, ...heard.value].slice(0, MOST)
+  frameMessages.value = [{ number: ++number, text }, ...frameMessages.value].slice(0, MOST)
 })
 const ASKS = ['deal', 'pause', 'resume', 'sound', 'leave'] as const
 const ask = (what: string): void =>
@@ -59,7 +59,7 @@ const ask = (what: string): void =>
           <ElButton v-for="what in ASKS" :key="what" class="btn" @click="ask(what)">{{ what }}</ElButton>
         </div>
         <ul aria-label="What the page hears" tabindex="0">
-          <li v-for="{ number: key, text } in heard" :key="key">
+          <li v-for="{ number: key, text } in frameMessages" :key="key">
             <code>{{ text }}</code>
           </li>
         </ul>

@@ -17,7 +17,7 @@ const set = (change: Partial<KitOptions>): void => {
 }
 const cards = computed(() => kitCards(bench.game!).length)
 const size = computed(() => kitCardSize(bench.game!, options.value.width))
-const undrawn = computed(() => {
+const failures = computed(() => {
   const some = props.kit?.undrawn ?? []
   const named = some.slice(0, 5).join(', ')
   return some.length > 5 ? `${named} and ${some.length - 5} more` : named
@@ -66,8 +66,8 @@ const FILES: [string, string][] = [
     <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
     <p v-else-if="kit" role="status">{{ kit.count.toLocaleString('en') }} files, ready to download.</p>
     <p v-else-if="share === null" class="soft">{{ countWords(cards, 'front') }} to draw.</p>
-    <p v-if="undrawn" class="problem" role="alert">
-      These cards have an image that cannot be drawn, and show words instead: {{ undrawn }}. Replace the
+    <p v-if="failures" class="problem" role="alert">
+      These cards have an image that cannot be drawn, and show words instead: {{ failures }}. Replace the
       images in Deck.
     </p>
     <h3>Contains</h3>

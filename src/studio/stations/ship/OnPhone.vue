@@ -27,8 +27,10 @@ watch(open, async (now) => {
   resume()
 })
 const nearby = computed(() => lending.value?.nearby ?? [])
-const chosen = ref('')
-const origin = computed(() => (nearby.value.includes(chosen.value) ? chosen.value : nearby.value[0]))
+const pickedAddress = ref('')
+const origin = computed(() =>
+  nearby.value.includes(pickedAddress.value) ? pickedAddress.value : nearby.value[0],
+)
 const address = computed(() =>
   lent.value && origin.value ? `${origin.value}${lentPath(lent.value.token)}` : '',
 )
@@ -115,7 +117,7 @@ async function copied(text: string): Promise<void> {
             <ElRadioGroup
               :model-value="origin"
               aria-labelledby="names"
-              @update:model-value="chosen = String($event)"
+              @update:model-value="pickedAddress = String($event)"
             >
               <ElRadio v-for="one in nearby" :key="one" :value="one">{{
                 one.replace('http://', '')

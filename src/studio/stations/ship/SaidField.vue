@@ -17,7 +17,7 @@ const emit = defineEmits<{ change: [text: string] }>()
 const draft = ref('')
 const show = (): void => void (draft.value = props.modelValue)
 watch(() => props.modelValue, show, { immediate: true })
-function done(): void {
+function finish(): void {
   const text = draft.value.trim()
   draft.value = text
   if (text !== props.modelValue) emit('change', text)
@@ -33,7 +33,7 @@ function done(): void {
     :placeholder="before"
     :maxlength="longest"
     :aria-label="`${what}, ${languageName(language)}`"
-    @change="done"
+    @change="finish"
     @keydown.esc="show"
     @keydown.enter.prevent="($event.target as HTMLElement).blur()"
   />

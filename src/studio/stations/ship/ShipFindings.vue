@@ -20,13 +20,13 @@ const route = useRoute()
 
 /** for how many findings mends are looked for, since that takes time */
 const MENDED = 5
-const sorted = computed(() =>
+const inOrder = computed(() =>
   [...props.findings].sort((a, b) => Number(b.severity === 'stops') - Number(a.severity === 'stops')),
 )
 const mends = computed(
   () =>
     new Map<Finding, Mend[]>(
-      sorted.value
+      inOrder.value
         .slice(0, MENDED)
         .filter(({ severity }) => severity === 'stops')
         .map((finding) => [finding, mendsOf(bench.game!, finding)]),
@@ -49,7 +49,7 @@ function placeOf(finding: Finding) {
     <IconOk aria-hidden="true" />Every level can be dealt and won, and every face is there.
   </p>
   <ul v-else>
-    <li v-for="(finding, i) in sorted" :key="i" :class="finding.severity">
+    <li v-for="(finding, i) in inOrder" :key="i" :class="finding.severity">
       <component :is="finding.severity === 'stops' ? IconStop : IconWarn" aria-hidden="true" />
       <span
         ><strong>{{ finding.severity === 'stops' ? 'Stops the game' : 'Worth a look' }}.</strong>

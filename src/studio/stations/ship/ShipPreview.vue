@@ -53,18 +53,18 @@ const scale = computed(() =>
 )
 
 const languages = computed(() => languagesOf(bench.game!))
-const chosen = defineModel<Language>('language', { required: true })
-const language = computed(() => (languages.value.includes(chosen.value) ? chosen.value : languages.value[0]!))
+const tag = defineModel<Language>('language', { required: true })
+const language = computed(() => (languages.value.includes(tag.value) ? tag.value : languages.value[0]!))
 const isPaper = computed(() => screen.value === 'paper')
 const edge = computed(() => (isPaper.value ? 0 : 2 * EDGE))
 const words = computed(() => languages.value.map((one) => [one, languageName(one)] as const))
 
 let player: Player | null = null
-let made: PlayerCredits | null = null
+let playerNotes: PlayerCredits | null = null
 function mount(): void {
   player?.destroy()
   player = null
-  if (!host.value || !made) return
+  if (!host.value || !playerNotes) return
   const game = bench.game!
   player = mountPlayer(host.value, {
     game: gameIn(drawnGame(game), language.value),
@@ -75,15 +75,15 @@ function mount(): void {
     page: {
       opening: true,
       languages: languages.value,
-      speak: (next) => (chosen.value = next),
-      credits: creditsOf(game, made),
+      speak: (next) => (tag.value = next),
+      credits: creditsOf(game, playerNotes),
     },
   })
 }
 // the station is shown before its preview: laying out four hundred cards takes a moment
 const mountSoon = whenIdle(mount)
 onMounted(async () => {
-  made = await playerCredits(bench.game!)
+  playerNotes = await playerCredits(bench.game!)
   mountSoon()
 })
 onBeforeUnmount(() => player?.destroy())
@@ -97,7 +97,7 @@ watch(isPaper, mountSoon, { flush: 'post' })
       <ElSegmented v-model="screen" :options="options" aria-label="Screen" size="small" />
       <ChoiceWord
         v-if="words.length > 1"
-        v-model="chosen"
+        v-model="tag"
         class="language"
         label="Language of the preview"
         :choices="words"

@@ -29,19 +29,19 @@ const bench = useBench()
 const checks = useFindings()
 const pictures = ref<ReadonlySet<string>>()
 const all = DESTINATIONS.flatMap((group) => group.all)
-const chosen = useChoice<Destination>('ship', 'page', isOneOf(all.map(({ id }) => id)))
-const destination = computed(() => all.find(({ id }) => id === chosen.value)!)
+const target = useChoice<Destination>('ship', 'page', isOneOf(all.map(({ id }) => id)))
+const destination = computed(() => all.find(({ id }) => id === target.value)!)
 const language = ref<Language>(languagesOf(bench.game!)[0])
 const screen = ref<InstanceType<typeof ShipPreview>['$props']['screen']>('upright')
 watch(
-  chosen,
+  target,
   (now, before) => {
     if (now === 'paper') screen.value = 'paper'
     else if (before === 'paper' && screen.value === 'paper') screen.value = 'upright'
   },
   { immediate: true },
 )
-const shipping = useShipping(chosen, language, () => screen.value === 'paper')
+const shipping = useShipping(target, language, () => screen.value === 'paper')
 const { page, site, project, paper, paperOptions, names, sizes, act, problem, printing } = shipping
 const { options, kit, problem: kitProblem, share, cancel } = shipping.kit
 /** the page, if it is of the game as it is now */
@@ -52,7 +52,7 @@ const findings = computed(() => [
   ...(pictures.value ? unknownPictures(bench.game!, pictures.value) : []),
 ])
 /** neither the rules as such nor the game file need a game that can be played */
-const needsPlayable = computed(() => chosen.value !== 'engine' && chosen.value !== 'file')
+const needsPlayable = computed(() => target.value !== 'engine' && target.value !== 'file')
 const isStopped = computed(
   () => needsPlayable.value && findings.value.some(({ severity }) => severity === 'stops'),
 )
@@ -76,38 +76,38 @@ onMounted(async () => {
       :html="html"
     />
     <div class="going">
-      <InTurn><WhereTo v-model="chosen" :sizes="sizes" /></InTurn>
+      <InTurn><WhereTo v-model="target" :sizes="sizes" /></InTurn>
       <section class="details" :aria-label="destination.name">
         <header>
           <div class="what">
             <h2>{{ destination.name }}</h2>
-            <span class="soft" :data-tip="names[chosen] || undefined">{{ names[chosen] }}</span>
+            <span class="soft" :data-tip="names[target] || undefined">{{ names[target] }}</span>
           </div>
           <ElButton class="btn main" :disabled="!mayLeave" @click="act.run">
-            <IconPrint v-if="chosen === 'paper'" /><IconDownload v-else />{{ act.label }}
+            <IconPrint v-if="target === 'paper'" /><IconDownload v-else />{{ act.label }}
           </ElButton>
         </header>
         <p v-if="isStopped" class="stop">Fix the problems below first.</p>
         <p v-else-if="problem" class="stop" role="alert">{{ problem }}</p>
 
         <PageDetails
-          v-if="chosen === 'page' || chosen === 'site'"
+          v-if="target === 'page' || target === 'site'"
           :page="page.made.value"
-          :files="chosen === 'site' ? site.made.value?.files : undefined"
+          :files="target === 'site' ? site.made.value?.files : undefined"
         />
         <div v-else class="block">
           <PaperDetails
-            v-if="chosen === 'paper'"
+            v-if="target === 'paper'"
             v-model="paperOptions"
             v-model:language="language"
             :made="paper.made.value"
             :problem="paper.problem.value"
           />
-          <EngineDetails v-else-if="chosen === 'engine'" />
-          <FrameDetails v-else-if="chosen === 'frame'" :name="names.frame" :html="html" />
-          <ProjectDetails v-else-if="chosen === 'project'" :files="project.made.value?.files ?? null" />
+          <EngineDetails v-else-if="target === 'engine'" />
+          <FrameDetails v-else-if="target === 'frame'" :name="names.frame" :html="html" />
+          <ProjectDetails v-else-if="target === 'project'" :files="project.made.value?.files ?? null" />
           <KitDetails
-            v-else-if="chosen === 'kit'"
+            v-else-if="target === 'kit'"
             v-model="options"
             :kit="kit"
             :problem="kitProblem"

@@ -16,8 +16,8 @@ const bench = useBench()
 const tell = useDone()
 const languages = computed(() => languagesOf(bench.game!))
 const others = computed(() => languages.value.slice(1))
-const free = computed(() => LANGUAGES.filter((one) => !languages.value.includes(one)))
-const named = (all: readonly Language[]) => all.map((one) => [one, languageName(one)] as [string, string])
+const otherLanguages = computed(() => LANGUAGES.filter((one) => !languages.value.includes(one)))
+const withNames = (all: readonly Language[]) => all.map((one) => [one, languageName(one)] as [string, string])
 
 /** what makes one doubt that the game is written in English, as it says */
 const foreign = computed(() => {
@@ -59,14 +59,14 @@ const lacking = (language: Language): string => {
       <ChoiceWord
         :model-value="languages[0]!"
         label="The game's own language"
-        :choices="named(LANGUAGES)"
+        :choices="withNames(LANGUAGES)"
         @update:model-value="writeIn"
       />{{ others.length ? ' and also speaks' : '.' }}
-      <span v-if="free.length" class="add">
+      <span v-if="otherLanguages.length" class="add">
         <ChoiceWord
           model-value=""
           label="Add a language"
-          :choices="[['', '+ language'], ...named(free)]"
+          :choices="[['', '+ language'], ...withNames(otherLanguages)]"
           @update:model-value="(one) => one && add(one)"
         />
       </span>

@@ -43,11 +43,11 @@ const cellsOf = (id: string, kind: SaidRow['group']): string[] =>
     ...(kind === 'messages' && ready.value ? [before(language, id)] : []),
   ])
 const rows = computed(() => {
-  const wanted = sought.value.trim().toLowerCase()
+  const words = sought.value.trim().toLowerCase()
   return saidRows(bench.game!).filter(
     ({ id, what, group: kind }) =>
       (group.value === 'missing' ? kind === 'names' && isMissing(id) : kind === group.value) &&
-      (!wanted || [what, ...cellsOf(id, kind)].some((text) => text.toLowerCase().includes(wanted))),
+      (!words || [what, ...cellsOf(id, kind)].some((text) => text.toLowerCase().includes(words))),
   )
 })
 

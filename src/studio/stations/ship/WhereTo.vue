@@ -4,20 +4,20 @@ import { DESTINATIONS, type Destination } from './destinations.ts'
 
 /** Where the game is going, one choice of all; `sizes` tells how large each file is, once it is known. */
 defineProps<{ sizes: Partial<Record<Destination, string>> }>()
-const chosen = defineModel<Destination>({ required: true })
+const destination = defineModel<Destination>({ required: true })
 </script>
 
 <template>
   <section class="where" aria-labelledby="where">
     <h2 id="where">Where is it going?</h2>
-    <ElRadioGroup v-model="chosen" aria-labelledby="where">
+    <ElRadioGroup v-model="destination" aria-labelledby="where">
       <template v-for="{ group, all } in DESTINATIONS" :key="group">
         <p class="soft">{{ group }}</p>
         <ElRadio
           v-for="{ id, name, line, icon } in all"
           :key="id"
           :value="id"
-          :class="{ chosen: chosen === id }"
+          :class="{ chosen: destination === id }"
         >
           <component :is="icon" aria-hidden="true" />
           <span class="name">{{ name }}</span>

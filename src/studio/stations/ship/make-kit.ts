@@ -31,7 +31,7 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
     const cards = kitCards(game)
     const atlas = atlasOf(cards.length + 1, kitCardSize(game, options.width))
     if (!atlas.ok) throw new Error(problemLine(atlas.problem))
-    const laid = { cards, atlas: atlas.value }
+    const layout = { cards, atlas: atlas.value }
     const [credits, art, words] = await Promise.all([
       playerCredits(game),
       artOf(game),
@@ -41,8 +41,8 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
     const parts = { credits, words, svgs: svgsOf(art.value) }
     if (isCancelled) throw new Cancelled()
     const [files, { images, undrawn }] = await Promise.all([
-      run(startJob('writeKit', { game, laid, options, parts })),
-      run(drawKitImages(game, laid, options.width, (share) => progress(share * DRAWING))),
+      run(startJob('writeKit', { game, laid: layout, options, parts })),
+      run(drawKitImages(game, layout, options.width, (share) => progress(share * DRAWING))),
     ])
     if (!files.ok) throw new Error(problemLine(files.problem))
     const all = { ...files.value, ...images }

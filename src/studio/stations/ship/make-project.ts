@@ -9,12 +9,12 @@ import type { MadeSite } from './make-site.ts'
 export async function makeProject(game: Game): Promise<Result<MadeSite>> {
   const art = await artOf(game)
   if (!art.ok) return art
-  const [{ projectFiles }, { zipOf }, { default: built }, credits] = await Promise.all([
+  const [{ projectFiles }, { zipOf }, { default: parts }, credits] = await Promise.all([
     import('../../../ship/project/files.ts'),
     import('../../../ship/zip.ts'),
     import('../../../../dist/project.json?raw'),
     playerCredits(game),
   ])
-  const files = projectFiles(game, svgsOf(art.value), JSON.parse(built) as ProjectParts, credits)
+  const files = projectFiles(game, svgsOf(art.value), JSON.parse(parts) as ProjectParts, credits)
   return good({ files, content: zipOf(files) as Uint8Array<ArrayBuffer> })
 }

@@ -46,12 +46,12 @@ export function useLending() {
    */
   async function lend(html: string): Promise<string | null> {
     const { id, title } = bench.game!
-    const known = lent.value?.token
-    if (known && lentPage.value === html) return known
+    const oldToken = lent.value?.token
+    if (oldToken && lentPage.value === html) return oldToken
     const request = { headers: { 'content-type': 'text/html' }, body: html }
     const query = `?title=${encodeURIComponent(title)}`
-    const renewed = known && (await ask(`/${known}${query}`, { method: 'PUT', ...request }))
-    let token = renewed ? known : null
+    const renewed = oldToken && (await ask(`/${oldToken}${query}`, { method: 'PUT', ...request }))
+    let token = renewed ? oldToken : null
     if (!token) {
       const answer = await ask(query, { method: 'POST', ...request })
       token = answer ? ((await answer.json()) as { token: string }).token : null

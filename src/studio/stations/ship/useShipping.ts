@@ -35,7 +35,11 @@ const EVERY_GAME = {}
  * What goes to each destination: made as it is needed, with its name, its size, and how it leaves. In: where the game
  * is going; the language of the preview, in which paper is printed.
  */
-export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, showsPaper: () => boolean) {
+export function useShipping(
+  destination: Ref<Destination>,
+  language: Ref<Language>,
+  showsPaper: () => boolean,
+) {
   const bench = useBench()
   const { say } = useToasts()
   const printed = useChoice<PaperOptions>(
@@ -55,25 +59,25 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
     },
     set: (next) => (printed.value = next),
   })
-  const spoken = computed(() =>
+  const translation = computed(() =>
     languagesOf(bench.game!).includes(language.value) ? language.value : languagesOf(bench.game!)[0],
   )
   const page = useMade(makeHtml)
-  const site = useMade(makeSite, () => chosen.value === 'site')
-  const project = useMade(makeProject, () => chosen.value === 'project')
+  const site = useMade(makeSite, () => destination.value === 'site')
+  const project = useMade(makeProject, () => destination.value === 'project')
   const paper = useMade(
-    (game) => makePaper(game, spoken.value, paperOptions.value),
-    () => chosen.value === 'paper' || showsPaper(),
-    (game) => ({ ...ofGame(game), options: paperOptions.value, language: spoken.value }),
+    (game) => makePaper(game, translation.value, paperOptions.value),
+    () => destination.value === 'paper' || showsPaper(),
+    (game) => ({ ...ofGame(game), options: paperOptions.value, language: translation.value }),
   )
   const engine = useMade(
     async () => good(await (await import('./make-engine.ts')).makeEngine()),
-    () => chosen.value === 'engine',
+    () => destination.value === 'engine',
     () => EVERY_GAME,
   )
   const file = useMade(
     async (game) => good((await import('../../../core/files/game-file.ts')).writeGame(game)),
-    () => chosen.value === 'file',
+    () => destination.value === 'file',
   )
   const kit = useKit()
   const printing = ref('')
@@ -105,7 +109,7 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
   })
 
   function save(content: BlobPart, type: string): void {
-    const name = names.value[chosen.value]
+    const name = names.value[destination.value]
     download(name, content, type)
     say(`${name}, ${kilobytes(new Blob([content]).size)}, is among your downloads`)
   }
@@ -122,7 +126,7 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
       engine: engine.problem,
       file: file.problem,
     }
-    return of[chosen.value]?.value ?? ''
+    return of[destination.value]?.value ?? ''
   })
   const saveZip = ({ content }: { content: BlobPart }): void => save(content, 'application/zip')
   /**
@@ -158,6 +162,6 @@ export function useShipping(chosen: Ref<Destination>, language: Ref<Language>, s
         save(text, 'application/json'),
       ),
   }
-  const act = computed(() => ACTS[chosen.value]())
+  const act = computed(() => ACTS[destination.value]())
   return { page, site, project, paper, paperOptions, kit, names, sizes, act, problem, printing }
 }

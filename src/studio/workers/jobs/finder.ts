@@ -44,12 +44,12 @@ export function newFinder(): Finder {
   let levels = new Map<Level, number>()
 
   function start(): Worker {
-    const started = new Worker(new URL('./findings.worker.ts', import.meta.url), { type: 'module' })
-    started.onmessage = ({ data }: MessageEvent<FindingsOutput>) => {
+    const worker = new Worker(new URL('./findings.worker.ts', import.meta.url), { type: 'module' })
+    worker.onmessage = ({ data }: MessageEvent<FindingsOutput>) => {
       if (data.run === run) answer(data)
     }
-    started.onerror = (event) => reportError(workerError(event))
-    return started
+    worker.onerror = (event) => reportError(workerError(event))
+    return worker
   }
   function find(game: Game): Promise<GameFindings> {
     worker ??= start()

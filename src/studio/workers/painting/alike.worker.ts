@@ -69,12 +69,12 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
 
   const began = performance.now()
   const cards = [...waiting.values()]
-  let done = 0
+  let drawnCount = 0
   await limit.map(cards, async (card) => {
     if (outdated()) return
     bitmaps.set(card.key, await draw(card))
     waiting.delete(card.key)
-    if (++done % STRETCH.cards === 0) tell(done / cards.length / 2)
+    if (++drawnCount % STRETCH.cards === 0) tell(drawnCount / cards.length / 2)
   })
   const drawing = performance.now() - began
   if (outdated()) return
@@ -84,14 +84,14 @@ async function compareAll({ run, faces, threshold }: AlikeRun): Promise<void> {
     bitmaps.delete(key)
   }
 
-  done = 0
+  drawnCount = 0
   for (const key of owners.keys()) {
     if (settled.has(key) || !looks.has(key)) continue
     for (const other of settled) settle(key, other)
     settled.add(key)
-    done += settled.size
-    if (done < STRETCH.comparisons) continue
-    done = 0
+    drawnCount += settled.size
+    if (drawnCount < STRETCH.comparisons) continue
+    drawnCount = 0
     tell(0.5 + (settled.size / owners.size) ** 2 / 2)
     await nextTask()
     if (outdated()) return

@@ -15,9 +15,9 @@ const DRAWN = 24
  * A card, drawn at its size, in the px by which faces are compared: RGBA on a grid of GRID × GRID. The drawing fills
  * them: a small sign on much paper is looked at as closely as a large one.
  */
-export function cardPixels(drawn: ImageBitmap): Uint8ClampedArray {
-  const { width, height } = drawn
-  cleared(card, width, height).drawImage(drawn, 0, 0)
+export function cardPixels(bitmap: ImageBitmap): Uint8ClampedArray {
+  const { width, height } = bitmap
+  cleared(card, width, height).drawImage(bitmap, 0, 0)
   const { data } = card.getImageData(0, 0, width, height)
   const box = drawnBox(data, width, height)
   const side = Math.max(box.width, box.height) + 2
@@ -26,7 +26,7 @@ export function cardPixels(drawn: ImageBitmap): Uint8ClampedArray {
   pen.fillStyle = `rgb(${data[0]} ${data[1]} ${data[2]})`
   pen.fillRect(0, 0, GRID, GRID)
   pen.drawImage(
-    drawn,
+    bitmap,
     (side / 2 - box.x - box.width / 2) * scale,
     (side / 2 - box.y - box.height / 2) * scale,
     width * scale,

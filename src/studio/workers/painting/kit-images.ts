@@ -33,11 +33,11 @@ export function drawKitImages(
   const size = kitCardSize(game, width)
   const longest = Math.max(size.width, size.height) * DETAIL
   const images: Record<string, Uint8Array> = {}
-  const undrawn: string[] = []
+  const failures: string[] = []
   const sheet = atlas && new OffscreenCanvas(atlas.width, atlas.height).getContext('2d')!
   const count = cards.length + 1
   let next = 0
-  let done = 0
+  let drawnCount = 0
   let stop: (error: Error) => void = () => undefined
   const stopped = new Promise<never>((_, reject) => (stop = reject))
   stopped.catch(() => undefined)
@@ -63,8 +63,8 @@ export function drawKitImages(
       pixels.close()
     }
     const isReplaced = card && card.face.kind === 'image' && !drawn
-    if (isReplaced) undrawn.push(card.card)
-    progress(++done / count)
+    if (isReplaced) failures.push(card.card)
+    progress(++drawnCount / count)
   }
   async function work(worker: Worker): Promise<void> {
     const nextOrder = (): ReturnType<typeof orderFor> | null => {
@@ -78,7 +78,7 @@ export function drawKitImages(
       const [order, given] = await Promise.race([coming, stopped])
       // a picture that cannot be drawn is replaced by words before it comes here
       if ('face' in order && cards[order.number]!.face.kind === 'image' && order.face.what.kind === 'text')
-        undrawn.push(cards[order.number]!.card)
+        failures.push(cards[order.number]!.card)
       const answer = new Promise<KitOutput>((resolve) => {
         worker.onmessage = ({ data }: MessageEvent<KitOutput>) => resolve(data)
       })
@@ -95,7 +95,7 @@ export function drawKitImages(
         const blob = await Promise.race([sheet.canvas.convertToBlob(), stopped])
         images['atlas.png'] = new Uint8Array(await blob.arrayBuffer())
       }
-      return { images, undrawn: [...new Set(undrawn)] }
+      return { images, undrawn: [...new Set(failures)] }
     } finally {
       for (const worker of workers) worker.terminate()
     }

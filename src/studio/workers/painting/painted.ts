@@ -16,12 +16,12 @@ const waiting = new Map<number, (url: string) => void>()
  * A face on a square of this many page px. Out: the picture's URL, valid as long as the worker lives, which is never
  * ended; empty if it cannot be drawn.
  */
-export const paintedFace = (face: Face, square: number): Promise<string> => painted([face], '', square)
+export const paintedFace = (face: Face, square: number): Promise<string> => paintAll([face], '', square)
 
 /** The two faces of a pair that lean on each other, or one and its twin turned away. Out as above. */
-export const paintedPair = ({ a, b, name }: Pair): Promise<string> => painted(b ? [a, b] : [a], name)
+export const paintedPair = ({ a, b, name }: Pair): Promise<string> => paintAll(b ? [a, b] : [a], name)
 
-async function painted(all: readonly Face[], name: string, square?: number): Promise<string> {
+async function paintAll(all: readonly Face[], name: string, square?: number): Promise<string> {
   const faces = await Promise.all(all.map((face) => faceForWorker(face, name)))
   painter ??= startPainter()
   const motif: Motif = { scale: devicePixelRatio, faces, square }

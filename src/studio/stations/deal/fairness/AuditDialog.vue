@@ -18,29 +18,29 @@ const FairReport = defineAsyncComponent(() => import('./FairReport.vue'))
 
 const text = ref('')
 const source = ref('')
-const given = ref<{ rows: number; columns: number } | null>(null)
+const boardSize = ref<{ rows: number; columns: number } | null>(null)
 const problem = ref('')
 const over = ref(false)
 const { share, run, cancel } = useJob((message) => (problem.value = message))
-const found = shallowRef<AuditedBoards | null>(null)
+const boards = shallowRef<AuditedBoards | null>(null)
 const picker = ref<InstanceType<typeof FilePicker>>()
 
 const EXAMPLE = 'A B B C A C\nC A B A C B\n…'
 watch(open, (isOpen) => {
   if (!isOpen) return cancel()
   text.value = source.value = problem.value = ''
-  found.value = null
-  given.value = null
+  boards.value = null
+  boardSize.value = null
 })
 
-async function read(): Promise<void> {
+async function audit(): Promise<void> {
   problem.value = ''
-  const input = { text: text.value, size: given.value ? { ...given.value } : {} }
+  const input = { text: text.value, size: boardSize.value ? { ...boardSize.value } : {} }
   const answer = await run((progress) => startJob('auditBoards', input, { progress }))
   if (answer?.ok) {
-    found.value = answer.value
+    boards.value = answer.value
     const { rows, columns } = answer.value.read.board
-    given.value = { rows, columns }
+    boardSize.value = { rows, columns }
   } else if (answer) problem.value = problemLine(answer.problem)
 }
 
@@ -55,24 +55,24 @@ async function take(files: Iterable<File> = []): Promise<void> {
   }
   source.value = file.name
   text.value = content.value
-  found.value = null
-  given.value = null
-  await read()
+  boards.value = null
+  boardSize.value = null
+  await audit()
 }
 function askForOthers(): void {
-  found.value = null
+  boards.value = null
   text.value = source.value = problem.value = ''
 }
 /** A typed size is tried as soon as its product is the number of cells. */
 function resize(side: 'rows' | 'columns', value: number): void {
-  const cells = found.value!.read.boards[0]!.length
+  const cells = boards.value!.read.boards[0]!.length
   if (cells % value) {
     problem.value = `${cells} cells do not make ${value} ${side}`
     return
   }
-  given.value =
+  boardSize.value =
     side === 'rows' ? { rows: value, columns: cells / value } : { rows: cells / value, columns: value }
-  void read()
+  void audit()
 }
 </script>
 
@@ -85,7 +85,7 @@ function resize(side: 'rows' | 'columns', value: number): void {
       @dragleave.self="over = false"
       @drop.prevent.stop="take($event.dataTransfer?.files)"
     >
-      <template v-if="!found">
+      <template v-if="!boards">
         <p class="soft">
           Paste boards that your own program dealt, or drop a file: a few thousand tell a lot. Accepted are
           JSON lines (<code>{"cells": […]}</code>
@@ -103,19 +103,19 @@ function resize(side: 'rows' | 'columns', value: number): void {
       </template>
       <template v-else>
         <BoardsAsRead
-          :read="found.read"
-          :count="found.count"
+          :read="boards.read"
+          :count="boards.count"
           :source="source"
-          :given="given"
+          :given="boardSize"
           @resize="resize"
         />
         <FairReport
           class="judged"
-          :tally="found.audit.tally"
-          :report="found.audit.report"
+          :tally="boards.audit.tally"
+          :report="boards.audit.report"
           claim="shuffled"
-          :names="found.read.names"
-          :reason="found.audit.reason?.message"
+          :names="boards.read.names"
+          :reason="boards.audit.reason?.message"
         />
       </template>
       <p v-if="problem" class="problem" role="alert">{{ problem }}</p>
@@ -127,8 +127,8 @@ function resize(side: 'rows' | 'columns', value: number): void {
     </div>
     <template #buttons>
       <ElButton class="btn" @click="picker?.choose()"><IconFile />Open a file</ElButton>
-      <ElButton v-if="found" class="btn" @click="askForOthers">Other boards</ElButton>
-      <ElButton v-else class="btn main" :disabled="!text.trim() || share !== null" @click="read">
+      <ElButton v-if="boards" class="btn" @click="askForOthers">Other boards</ElButton>
+      <ElButton v-else class="btn main" :disabled="!text.trim() || share !== null" @click="audit">
         Check these boards
       </ElButton>
     </template>

@@ -29,7 +29,9 @@ const failure = ref('')
 const auditOpen = ref(false)
 
 const names = computed(() => bench.game!.deck.pairs.map(({ name }) => name))
-const dealt = computed(() => props.settings.deal.way !== 'in-order' && props.settings.deal.way !== 'arranged')
+const isDrawn = computed(
+  () => props.settings.deal.way !== 'in-order' && props.settings.deal.way !== 'arranged',
+)
 const claim = computed(() => (result.value && result.value.way !== 'shuffled' ? 'by-steps' : 'shuffled'))
 
 async function start(): Promise<void> {
@@ -65,7 +67,7 @@ watch(
   >
     <div class="run">
       <h2 id="fairness-title">Fairness</h2>
-      <p v-if="dealt" class="soft">
+      <p v-if="isDrawn" class="soft">
         Deal this level
         <ChoiceWord v-model="count" label="How many deals" :choices="COUNTS" />
         times.
@@ -76,7 +78,7 @@ watch(
         <ElButton class="btn" @click="cancel">Stop</ElButton>
       </div>
       <span v-else class="buttons">
-        <ElButton v-if="dealt" class="btn main" :disabled="!ready" @click="start">
+        <ElButton v-if="isDrawn" class="btn main" :disabled="!ready" @click="start">
           <IconRun />{{ result ? 'Once more' : 'Deal them' }}
         </ElButton>
         <ElButton class="btn" @click="auditOpen = true"><IconAudit />Other boards…</ElButton>

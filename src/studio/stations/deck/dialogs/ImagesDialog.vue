@@ -28,18 +28,18 @@ const bench = useBench()
 const images = shallowRef<ReadImage[]>([])
 const problems = ref<string[]>([])
 const join = ref(false)
-const done = ref(0)
+const share = ref(0)
 const total = ref(0)
 const over = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
 const folder = ref<InstanceType<typeof FilePicker>>()
 let run = 0
 
-const taken = computed(() => bench.game!.deck.pairs.map(({ id }) => id))
+const takenIds = computed(() => bench.game!.deck.pairs.map(({ id }) => id))
 const twins = computed(() => twinsAmong(images.value).size)
-const pairs = computed(() => imagePairs(images.value, taken.value, join.value))
+const pairs = computed(() => imagePairs(images.value, takenIds.value, join.value))
 const smaller = computed(() => images.value.filter((image) => image.smaller).length)
-const reading = computed(() => done.value < total.value)
+const reading = computed(() => share.value < total.value)
 const TOLD = 4
 const SHOWN = 60
 
@@ -50,19 +50,19 @@ watch(
     images.value = []
     problems.value = []
     join.value = false
-    done.value = total.value = 0
-    if (isOpen && props.files.length) void read(props.files)
+    share.value = total.value = 0
+    if (isOpen && props.files.length) void readAll(props.files)
   },
   { immediate: true },
 )
 
-async function read(files: readonly File[]): Promise<void> {
+async function readAll(files: readonly File[]): Promise<void> {
   const mine = run
   const list = inOrder(files)
   total.value += list.length
   await readImages(list, (image, problem) => {
     if (mine !== run) return false
-    done.value++
+    share.value++
     if (image) images.value = [...images.value, image]
     else problems.value.push(problem)
     return true
@@ -70,12 +70,12 @@ async function read(files: readonly File[]): Promise<void> {
 }
 async function drop(event: DragEvent): Promise<void> {
   over.value = false
-  if (event.dataTransfer) await read(await droppedFiles(event.dataTransfer))
+  if (event.dataTransfer) await readAll(await droppedFiles(event.dataTransfer))
 }
 /** Drops what has not been read yet; the rest stays. */
 function stop(): void {
   run++
-  total.value = done.value
+  total.value = share.value
 }
 function add(): void {
   emit('add', pairs.value.pairs)
@@ -100,8 +100,8 @@ function add(): void {
         >
       </div>
       <div v-if="reading" class="going">
-        <ElProgress :percentage="(100 * done) / total" :show-text="false" aria-label="Reading images" />
-        <span class="soft">{{ done }} of {{ total }}</span>
+        <ElProgress :percentage="(100 * share) / total" :show-text="false" aria-label="Reading images" />
+        <span class="soft">{{ share }} of {{ total }}</span>
         <ElButton class="btn" @click="stop">Stop</ElButton>
       </div>
       <div v-if="problems.length" role="alert">
@@ -115,7 +115,7 @@ function add(): void {
       </ElCheckbox>
       <p v-if="images.length" class="soft">
         {{ countWords(pairs.pairs.length, 'pair') }} from {{ countWords(images.length, 'image')
-        }}{{ pairs.twice ? `; ${pairs.twice} came twice and were taken once` : ''
+        }}{{ pairs.twice ? `; ${pairs.twice} came twice and were takenIds once` : ''
         }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
       </p>
       <ul v-if="pairs.pairs.length" class="preview" aria-label="Pairs to add">
@@ -133,8 +133,8 @@ function add(): void {
         longest side; a card shows no more.
       </p>
     </div>
-    <FilePicker ref="picker" label="Images to add" accept="image/*" multiple @take="read" />
-    <FilePicker ref="folder" label="Folder of images to add" folder @take="read" />
+    <FilePicker ref="picker" label="Images to add" accept="image/*" multiple @take="readAll" />
+    <FilePicker ref="folder" label="Folder of images to add" folder @take="readAll" />
     <template #buttons>
       <ElButton class="btn" @click="open = false">Cancel</ElButton>
       <ElButton class="btn main" :disabled="!pairs.pairs.length || reading" @click="add">

@@ -25,9 +25,9 @@ const { image, problem, by, size, count, edge, sheet, tiles, chosen, empty, left
 const over = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
 /** the current tile, in the sheet or in the list */
-const looked = ref('')
+const currentTile = ref('')
 watch(open, lain.clear)
-const use = computed(() => tiles.value.find(({ key }) => key === looked.value))
+const use = computed(() => tiles.value.find(({ key }) => key === currentTile.value))
 const every = computed(() => tiles.value.map(({ key }) => key))
 
 async function take(files: Iterable<File> = []): Promise<void> {
@@ -75,7 +75,7 @@ function add(): void {
             <span class="soft">Draw a box over tiles to take them, or to leave them out.</span>
           </div>
           <SheetSight
-            v-model:looked="looked"
+            v-model:looked="currentTile"
             :image="image"
             :tiles="tiles"
             @take="(some, taken) => lain.takeThese(some, taken)"
@@ -121,7 +121,7 @@ function add(): void {
             }}{{ left ? `; ${left}` : '' }}.
           </p>
           <SheetNames
-            v-model:looked="looked"
+            v-model:looked="currentTile"
             :tiles="chosen"
             :image="image"
             @rename="lain.rename"

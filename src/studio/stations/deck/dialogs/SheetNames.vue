@@ -7,12 +7,12 @@ import type { SheetTile } from './useSheet.ts'
 /** The tiles taken from a sheet, each with its name. */
 defineProps<{ tiles: readonly SheetTile[]; image: { canvas: HTMLCanvasElement; url: string } }>()
 defineEmits<{ rename: [key: string, name: string]; leave: [key: string] }>()
-const looked = defineModel<string>('looked', { required: true })
+const current = defineModel<string>('looked', { required: true })
 </script>
 
 <template>
   <ul class="names" aria-label="Names of the tiles">
-    <li v-for="tile in tiles" :key="tile.key" :class="{ looked: looked === tile.key }">
+    <li v-for="tile in tiles" :key="tile.key" :class="{ looked: current === tile.key }">
       <svg class="mini" :viewBox="`${tile.x} ${tile.y} ${tile.width} ${tile.height}`" aria-hidden="true">
         <image :href="image.url" :width="image.canvas.width" :height="image.canvas.height" />
       </svg>
@@ -21,7 +21,7 @@ const looked = defineModel<string>('looked', { required: true })
         :label="`Name of the tile in row ${tile.row + 1}, column ${tile.column + 1}`"
         :maxlength="LENGTHS.name"
         @change="$emit('rename', tile.key, $event)"
-        @focus="looked = tile.key"
+        @focus="current = tile.key"
       />
       <ElButton
         class="icon"

@@ -11,7 +11,7 @@ const props = defineProps<{
   tiles: readonly SheetTile[]
 }>()
 const emit = defineEmits<{ take: [keys: string[], taken: boolean] }>()
-const looked = defineModel<string>('looked', { required: true })
+const current = defineModel<string>('looked', { required: true })
 const svg = ref<SVGSVGElement>()
 
 /** In px of the sheet. */
@@ -21,7 +21,7 @@ const band = ref<{ x: number; y: number; width: number; height: number } | null>
 /** how far a press may move before it becomes a box, in px of the sheet */
 const slip = computed(() => Math.max(3, props.image.canvas.width / 150))
 /** the tile with the keyboard */
-const reached = computed(() => props.tiles.find(({ key }) => key === looked.value) ?? props.tiles[0])
+const focusTile = computed(() => props.tiles.find(({ key }) => key === current.value) ?? props.tiles[0])
 
 function pointOf({ clientX, clientY }: PointerEvent): SheetPoint {
   const { x, y } = new DOMPoint(clientX, clientY).matrixTransform(svg.value!.getScreenCTM()!.inverse())
@@ -72,7 +72,7 @@ function cancel(): void {
 
 function go(tile: SheetTile | undefined): void {
   if (!tile) return
-  looked.value = tile.key
+  current.value = tile.key
   void nextTick(() => svg.value?.querySelector<SVGRectElement>('[tabindex="0"]')?.focus())
 }
 const STEPS: Record<string, [number, number]> = {
@@ -82,7 +82,7 @@ const STEPS: Record<string, [number, number]> = {
   ArrowDown: [1, 0],
 }
 function press(event: KeyboardEvent): void {
-  const tile = reached.value
+  const tile = focusTile.value
   if (!tile) return
   const step = STEPS[event.key]
   if (step)
@@ -115,7 +115,7 @@ function press(event: KeyboardEvent): void {
         v-for="tile in tiles"
         :key="tile.key"
         class="tile"
-        :class="{ out: !tile.taken, looked: looked === tile.key }"
+        :class="{ out: !tile.taken, looked: current === tile.key }"
         :x="tile.x"
         :y="tile.y"
         :width="tile.width"
@@ -123,8 +123,8 @@ function press(event: KeyboardEvent): void {
         role="checkbox"
         :aria-checked="tile.taken"
         :aria-label="`Row ${tile.row + 1}, column ${tile.column + 1}: ${tile.name}${tile.empty ? ', empty' : ''}`"
-        :tabindex="tile.key === reached?.key ? 0 : -1"
-        @pointerenter="looked = tile.key"
+        :tabindex="tile.key === focusTile?.key ? 0 : -1"
+        @pointerenter="current = tile.key"
       />
       <rect v-if="band" class="band" v-bind="band" />
     </svg>

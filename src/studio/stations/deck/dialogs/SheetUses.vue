@@ -13,13 +13,13 @@ import type { SheetTile } from './useSheet.ts'
  */
 const props = defineProps<{ tile: SheetTile; source: (tile: SheetTile, longest?: number) => string }>()
 const bench = useBench()
-const done = useDone()
+const tell = useDone()
 
 function asBack(): void {
   const image = props.source(props.tile)
   trust(image)
   bench.edit('change the back', (game) => void Object.assign(game.deck.back, { image }))
-  done(`"${props.tile.name}" is the back of all cards`)
+  tell(`"${props.tile.name}" is the back of all cards`)
 }
 function asBehind(): void {
   const { name } = props.tile
@@ -27,7 +27,7 @@ function asBehind(): void {
   trust(src)
   const behind = { kind: 'image', src, alt: name } as const
   bench.replace(writeSettings(bench.game!, null, 'look', { behind }), 'the picture behind the cards')
-  done(`"${name}" is behind the cards now, by the house rules`)
+  tell(`"${name}" is behind the cards now, by the house rules`)
 }
 </script>
 

@@ -45,7 +45,7 @@ const SIGNS: Record<string, string> = {
   ',': 'commas',
 }
 
-const read = computed<WordPairs>(() =>
+const wordList = computed<WordPairs>(() =>
   wordPairs(
     text.value,
     props.there.map(({ id }) => id),
@@ -58,7 +58,7 @@ const read = computed<WordPairs>(() =>
   ),
 )
 function setPart(column: number, part: ColumnPart): void {
-  const now = read.value.columns.map((one) => one.part)
+  const now = wordList.value.columns.map((one) => one.part)
   // a face can be only one column; two with the same use swap
   const other = part === 'nothing' || part === 'tags' ? -1 : now.indexOf(part)
   if (other >= 0) now[other] = now[column]!
@@ -69,15 +69,15 @@ const ONE_FACED: ['identical' | 'leave-out', string][] = [
   ['identical', 'become identical twins'],
   ['leave-out', 'are left out'],
 ]
-const count = computed(() => read.value.pairs.length)
-const related = computed(() => read.value.pairs.filter(({ b }) => b).length)
+const count = computed(() => wordList.value.pairs.length)
+const related = computed(() => wordList.value.pairs.filter(({ b }) => b).length)
 const asRead = computed(() => {
   if (!count.value) return ''
   const kinds = [
     related.value ? `${related.value} related` : '',
     related.value < count.value ? `${count.value - related.value} identical` : '',
   ]
-  return `${kinds.filter(Boolean).join(' and ')}${related.value ? `; columns separated by ${SIGNS[read.value.separator]}` : ''}.`
+  return `${kinds.filter(Boolean).join(' and ')}${related.value ? `; columns separated by ${SIGNS[wordList.value.separator]}` : ''}.`
 })
 
 watch(
@@ -99,19 +99,19 @@ function forget(): void {
 }
 
 async function openFile([file]: [File, ...File[]]): Promise<void> {
-  const read = await anyTextOf(file)
-  if (!read.ok) {
-    problem.value = `${file.name}: ${problemLine(read.problem)}`
+  const fileText = await anyTextOf(file)
+  if (!fileText.ok) {
+    problem.value = `${file.name}: ${problemLine(fileText.problem)}`
     return
   }
   forget()
-  const { text: content } = read.value
-  encoding.value = read.value.encoding === 'UTF-8' ? '' : read.value.encoding
+  const { text: content } = fileText.value
+  encoding.value = fileText.value.encoding === 'UTF-8' ? '' : fileText.value.encoding
   name.value = file.name
   text.value = content
 }
 function add(): void {
-  emit('add', read.value.pairs)
+  emit('add', wordList.value.pairs)
   open.value = false
 }
 </script>
@@ -131,9 +131,9 @@ function add(): void {
       :rows="7"
     />
     <ElCheckbox
-      v-if="count || read.header"
+      v-if="count || wordList.header"
       class="header"
-      :model-value="read.header"
+      :model-value="wordList.header"
       @update:model-value="header = Boolean($event)"
     >
       The first row names the columns
@@ -141,25 +141,25 @@ function add(): void {
     <p v-if="encoding" class="note" role="status">
       This file is not UTF-8; it was read as {{ encoding }}. Check the accents before you add it.
     </p>
-    <WordColumns v-if="read.columns.length > 1" :columns="read.columns" @part="setPart" />
-    <p v-if="read.oneFaced" class="note">
-      {{ countWords(read.oneFaced, 'row has', 'rows have') }} no second face; such rows
+    <WordColumns v-if="wordList.columns.length > 1" :columns="wordList.columns" @part="setPart" />
+    <p v-if="wordList.oneFaced" class="note">
+      {{ countWords(wordList.oneFaced, 'row has', 'rows have') }} no second face; such rows
       <ChoiceWord v-model="oneFaced" label="Rows without a second face" :choices="ONE_FACED" />.
     </p>
     <p v-if="count" class="soft">{{ asRead }}</p>
     <ul v-if="count" class="preview" aria-label="Pairs to add">
-      <li v-for="pair in read.pairs.slice(0, SHOWN)" :key="pair.id">
+      <li v-for="pair in wordList.pairs.slice(0, SHOWN)" :key="pair.id">
         <span class="card"><FaceView :face="pair.a" /></span>
         <span class="card"><FaceView :face="pair.b ?? pair.a" /></span>
       </li>
       <li v-if="count > SHOWN" class="soft">and {{ count - SHOWN }} more</li>
     </ul>
     <p v-if="problem" class="problems" role="alert">{{ problem }}</p>
-    <div v-if="read.leftOut" role="alert">
+    <div v-if="wordList.leftOut" role="alert">
       <ul class="problems">
-        <li v-for="line in read.problems.slice(0, 4)" :key="line">{{ line }}</li>
-        <li v-if="read.problems.length > 4">
-          {{ countWords(read.leftOut, 'row is', 'rows are') }} left out in all
+        <li v-for="line in wordList.problems.slice(0, 4)" :key="line">{{ line }}</li>
+        <li v-if="wordList.problems.length > 4">
+          {{ countWords(wordList.leftOut, 'row is', 'rows are') }} left out in all
         </li>
       </ul>
     </div>

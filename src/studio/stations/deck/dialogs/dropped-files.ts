@@ -3,11 +3,11 @@ const DEEPEST = 6
 const MOST = 2000
 
 /** The dropped files, including those in dropped folders, by name. */
-export async function droppedFiles(dropped: DataTransfer): Promise<File[]> {
-  const entries = [...dropped.items].flatMap((item) => item.webkitGetAsEntry?.() ?? [])
+export async function droppedFiles(transfer: DataTransfer): Promise<File[]> {
+  const entries = [...transfer.items].flatMap((item) => item.webkitGetAsEntry?.() ?? [])
   const files = entries.length
     ? (await Promise.all(entries.map((entry) => filesIn(entry, DEEPEST)))).flat()
-    : [...dropped.files]
+    : [...transfer.files]
   return inOrder(files).slice(0, MOST)
 }
 

@@ -16,7 +16,7 @@ export function useSheet() {
   const edge = reactive({ margin: 0, spacing: 0 })
   /** the author's choices for tiles: a name, or whether it is taken */
   const names = ref<Record<string, string>>({})
-  const said = ref<Record<string, boolean>>({})
+  const tileChoices = ref<Record<string, boolean>>({})
 
   function clear(): void {
     image.value = null
@@ -25,7 +25,7 @@ export function useSheet() {
   }
   function forget(): void {
     names.value = {}
-    said.value = {}
+    tileChoices.value = {}
   }
 
   const cut = computed<SheetCut>(() =>
@@ -50,7 +50,7 @@ export function useSheet() {
     let number = 0
     return sheet.value.value.tiles.map((tile) => {
       const key = keyOf(tile)
-      const taken = said.value[key] ?? !empty.value.has(key)
+      const taken = tileChoices.value[key] ?? !empty.value.has(key)
       if (taken) number++
       return {
         ...tile,
@@ -63,7 +63,7 @@ export function useSheet() {
       }
     })
   })
-  const chosen = computed(() => tiles.value.filter(({ taken }) => taken))
+  const selection = computed(() => tiles.value.filter(({ taken }) => taken))
   const margin = computed(() => {
     if (!sheet.value?.ok) return ''
     const { x, y } = sheet.value.value.left
@@ -91,11 +91,11 @@ export function useSheet() {
 
   /** Takes these tiles, or leaves them out. */
   function takeThese(keys: readonly string[], taken: boolean): void {
-    said.value = { ...said.value, ...Object.fromEntries(keys.map((key) => [key, taken])) }
+    tileChoices.value = { ...tileChoices.value, ...Object.fromEntries(keys.map((key) => [key, taken])) }
   }
   /** Takes the tiles that were left out, and leaves out the others. */
   function takeOthers(): void {
-    said.value = Object.fromEntries(tiles.value.map(({ key, taken }) => [key, !taken]))
+    tileChoices.value = Object.fromEntries(tiles.value.map(({ key, taken }) => [key, !taken]))
   }
   /** An empty name restores the one made from the sheet's. */
   function rename(key: string, to: string): void {
@@ -125,7 +125,7 @@ export function useSheet() {
     edge,
     sheet,
     tiles,
-    chosen,
+    chosen: selection,
     empty,
     left: margin,
     clear,

@@ -14,25 +14,25 @@ export const addWords = (count: number): string => `Add ${count ? countWords(cou
 /** Edits of the selected pairs, each one undo step. `shown` are those that a search leaves on the table. */
 export function useDeckEdits(
   selection: ReturnType<typeof useSelection>,
-  shown: Ref<readonly Pair[]>,
+  visible: Ref<readonly Pair[]>,
   showAll: () => void,
 ) {
   const bench = useBench()
   const { say } = useToasts()
-  const done = useDone()
+  const tell = useDone()
   const pairs = (): Pair[] => bench.game!.deck.pairs
-  const chosen = (): Set<string> => new Set(selection.inOrder.value)
+  const selectedIds = (): Set<string> => new Set(selection.inOrder.value)
   const edit = (label: string, to: (now: Pair[]) => Pair[]): void =>
     bench.edit(label, (game) => void (game.deck.pairs = to(pairs())))
 
   /** Adds pairs at the end, or pasted ones after the last selected one, and selects them. */
-  function add(made: readonly Pair[], label: string): void {
-    if (!made.length) return
+  function add(newPairs: readonly Pair[], label: string): void {
+    if (!newPairs.length) return
     const last = pairs().findLastIndex(({ id }) => selection.chosen.value.has(id))
-    const result = withPairs(pairs(), made, label === 'paste pairs' && last >= 0 ? last + 1 : undefined)
+    const result = withPairs(pairs(), newPairs, label === 'paste pairs' && last >= 0 ? last + 1 : undefined)
     const { ids } = result
     if (ids.length) edit(label, () => result.pairs)
-    const surplus = made.length - ids.length
+    const surplus = newPairs.length - ids.length
     if (surplus)
       say(`A deck has at most ${BOUNDS.pairs[1].toLocaleString('en')} pairs; ${surplus} are left out`, {
         tone: 'wrong',
@@ -40,30 +40,30 @@ export function useDeckEdits(
     if (!ids.length) return
     showAll()
     selection.these(ids.length > 1 ? ids : ids.slice(-1))
-    done(`${countWords(ids.length, 'pair')} added`)
+    tell(`${countWords(ids.length, 'pair')} added`)
   }
   /** The pair to select once the selected ones are removed, by id: it takes the place of the first of them. */
   function nextChosen(): string | null {
-    const ids = chosen()
-    const at = shown.value.findIndex(({ id }) => ids.has(id))
-    const remaining = shown.value.filter(({ id }) => !ids.has(id))
+    const ids = selectedIds()
+    const at = visible.value.findIndex(({ id }) => ids.has(id))
+    const remaining = visible.value.filter(({ id }) => !ids.has(id))
     return remaining[Math.min(at, remaining.length - 1)]?.id ?? null
   }
   function remove(label = 'remove pairs', next = nextChosen()): void {
-    const ids = chosen()
+    const ids = selectedIds()
     if (!ids.size) return
-    const [first] = shown.value.filter(({ id }) => ids.has(id))
+    const [first] = visible.value.filter(({ id }) => ids.has(id))
     edit(label, (now) => withoutPairs(now, ids))
     selection.only(next)
-    done(`${ids.size === 1 ? `"${first!.name}" is` : `${countWords(ids.size, 'pair')} are`} removed`)
+    tell(`${ids.size === 1 ? `"${first!.name}" is` : `${countWords(ids.size, 'pair')} are`} removed`)
   }
   function double(): void {
-    const result = duplicated(pairs(), chosen())
+    const result = duplicated(pairs(), selectedIds())
     if (!result.ids.length) return
     edit('duplicate pairs', () => result.pairs)
     selection.these(result.ids)
   }
-  const step = (by: number): void => edit('reorder the deck', (now) => movedBy(now, chosen(), by))
+  const step = (by: number): void => edit('reorder the deck', (now) => movedBy(now, selectedIds(), by))
   const move = (ids: readonly string[], to: number): void =>
     edit('reorder the deck', (now) => moved(now, new Set(ids), to))
 

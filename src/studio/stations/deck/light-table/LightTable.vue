@@ -46,15 +46,15 @@ const { raise, lower, press: pressTile, click } = useShield(shield)
 
 /** the same value while the same tiles are tied, so that they are not all checked at every edit */
 const tied = computed<ReadonlySet<string>>((before) => {
-  const now = new Set(seen.value.flatMap(({ one, other }) => (one === null ? [other] : [one, other])))
+  const now = new Set(visible.value.flatMap(({ one, other }) => (one === null ? [other] : [one, other])))
   return before && sameMembers([...before], [...now]) ? before : now
 })
-const seen = computed(() => {
+const visible = computed(() => {
   const here = new Set(props.pairs.map(({ id }) => id))
   return props.ties.filter(({ one, other }) => one !== null && here.has(one) && here.has(other))
 })
 /** the one tile that the Tab key reaches */
-const reached = computed(() => (leadAt.value >= 0 ? lead.value : props.pairs[0]?.id))
+const focusId = computed(() => (leadAt.value >= 0 ? lead.value : props.pairs[0]?.id))
 /** the middle of a tile's cards, by the id of its pair */
 const middles = computed(() => {
   const places = new Map<string, { x: number; y: number }>()
@@ -159,12 +159,18 @@ const FILTERS = VISIONS.slice(1).map((vision) => ({ vision, matrix: matrix(visio
             :fixed="!whole"
             :chosen="chosen"
             :alike="tied"
-            :reached="reached"
+            :reached="focusId"
             @over="place = $event"
             @end="dragged"
           />
         </div>
-        <TieThreads v-if="seen.length" :ties="seen" :vision="vision" :middles="middles" :height="height" />
+        <TieThreads
+          v-if="visible.length"
+          :ties="visible"
+          :vision="vision"
+          :middles="middles"
+          :height="height"
+        />
         <div ref="shield" class="shield" hidden @pointermove="lower" />
         <div v-if="placeLine" class="place" :style="placeLine" />
         <div

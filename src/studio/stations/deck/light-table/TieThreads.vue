@@ -54,14 +54,14 @@ const hanging = computed(() =>
 /** A label that would cover another hangs below it. */
 const PERCENT = { width: 42, height: 22 }
 const threads = computed(() => {
-  const laid: Point[] = []
+  const labels: Point[] = []
   return hanging.value.map((thread) => {
     let { y } = thread
     const { x } = thread
-    const taken = (one: Point): boolean =>
+    const overlaps = (one: Point): boolean =>
       Math.abs(one.x - x) < PERCENT.width && Math.abs(one.y - y) < PERCENT.height
-    while (laid.some(taken)) y += PERCENT.height
-    laid.push({ x, y })
+    while (labels.some(overlaps)) y += PERCENT.height
+    labels.push({ x, y })
     return { ...thread, y }
   })
 })

@@ -22,9 +22,9 @@ const widthOf = (letter: string): number => once(widths, letter, () => pen.measu
  * A pair's name shortened to its tile. Not left to the style: a clip for each name is what makes hundreds of them slow
  * to scroll.
  */
-export const tileName = (name: string): string => once(names, name, fitted)
+export const tileName = (name: string): string => once(names, name, shorten)
 
-function fitted(name: string): string {
+function shorten(name: string): string {
   pen.font = TYPE
   let room = ROOM - widthOf('…')
   let shortened = ''

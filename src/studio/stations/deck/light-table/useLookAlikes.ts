@@ -35,7 +35,7 @@ export function useLookAlikes(game: () => Game) {
   })
   worker.postMessage({ fonts: pageFonts() } satisfies AlikeInput)
   /** keys of faces whose cards the worker has; a key is short, and equal for faces that look the same */
-  const sent = new Set<string>()
+  const sentIds = new Set<string>()
   const keys = new Map<string, string>()
   const answer = shallowRef<AlikeFound | null>(null)
   /** share done, or null when everything is known */
@@ -88,7 +88,7 @@ export function useLookAlikes(game: () => Game) {
     const fresh = new Map<string, () => Promise<AlikeCard>>()
     const add = (key: string, owner: Owner, card: () => Promise<AlikeCard>): void => {
       faces.push({ key, owner })
-      if (!sent.has(key)) fresh.set(key, card)
+      if (!sentIds.has(key)) fresh.set(key, card)
     }
     for (const { id, name, a, b } of deck.pairs)
       for (const face of b ? [a, b] : [a]) {
@@ -110,7 +110,7 @@ export function useLookAlikes(game: () => Game) {
     for (const [key, make] of fresh) {
       const card = await make()
       worker.postMessage(card satisfies AlikeInput, imagesOf(['face' in card ? card.face : card.back]))
-      sent.add(key)
+      sentIds.add(key)
       if (++count % AT_ONCE) continue
       await nextTask()
       if (mine !== run) return
@@ -118,7 +118,7 @@ export function useLookAlikes(game: () => Game) {
     if (mine !== run) return
     // the worker drops what is not on the list, and so do we
     const wanted = new Set(faces.map(({ key }) => key))
-    for (const key of sent) if (!wanted.has(key)) sent.delete(key)
+    for (const key of sentIds) if (!wanted.has(key)) sentIds.delete(key)
     worker.postMessage({ run: mine, faces, threshold: threshold.value } satisfies AlikeRun)
   }
 

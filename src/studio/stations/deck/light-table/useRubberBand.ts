@@ -47,11 +47,11 @@ export function useRubberBand(
       const ground0 = ground.value!.getBoundingClientRect()
       const touched = items().filter(({ element }) => {
         const tile = element.getBoundingClientRect()
-        const left = tile.left - ground0.left + ground.value!.scrollLeft
+        const x = tile.left - ground0.left + ground.value!.scrollLeft
         const top = tile.top - ground0.top + ground.value!.scrollTop
         return (
-          left < box.left + box.width &&
-          left + tile.width > box.left &&
+          x < box.left + box.width &&
+          x + tile.width > box.left &&
           top < box.top + box.height &&
           top + tile.height > box.top
         )

@@ -2,19 +2,19 @@ import { computed, ref, type Ref } from 'vue'
 
 /** The selection in a list: one by a press, more with Ctrl, a run with Shift; `lead` is the one that keys move from. */
 export function useSelection(ids: Ref<readonly string[]>) {
-  const chosen = ref<ReadonlySet<string>>(new Set())
+  const selectedIds = ref<ReadonlySet<string>>(new Set())
   const lead = ref<string | null>(null)
   let anchor: string | null = null
 
   /** the selected ones in list order; those no longer in the list are not selected */
-  const inOrder = computed(() => ids.value.filter((id) => chosen.value.has(id)))
+  const inOrder = computed(() => ids.value.filter((id) => selectedIds.value.has(id)))
 
   function only(id: string | null): void {
-    chosen.value = new Set(id === null ? [] : [id])
+    selectedIds.value = new Set(id === null ? [] : [id])
     lead.value = anchor = id
   }
   function these(next: Iterable<string>): void {
-    chosen.value = new Set(next)
+    selectedIds.value = new Set(next)
     lead.value = anchor = inOrder.value.at(-1) ?? null
   }
   function press(id: string, how: { shiftKey: boolean; ctrlKey: boolean; metaKey: boolean }): void {
@@ -22,15 +22,15 @@ export function useSelection(ids: Ref<readonly string[]>) {
     if (how.shiftKey && from >= 0) {
       const to = ids.value.indexOf(id)
       const run = ids.value.slice(Math.min(from, to), Math.max(from, to) + 1)
-      chosen.value = new Set(how.ctrlKey || how.metaKey ? [...chosen.value, ...run] : run)
+      selectedIds.value = new Set(how.ctrlKey || how.metaKey ? [...selectedIds.value, ...run] : run)
       lead.value = id
     } else if (how.ctrlKey || how.metaKey) {
-      const next = new Set(chosen.value)
+      const next = new Set(selectedIds.value)
       if (!next.delete(id)) next.add(id)
-      chosen.value = next
+      selectedIds.value = next
       lead.value = anchor = id
     } else only(id)
   }
   const all = (): void => these(ids.value)
-  return { chosen, lead, inOrder, only, these, press, all }
+  return { chosen: selectedIds, lead, inOrder, only, these, press, all }
 }

@@ -13,7 +13,7 @@ const tileAt = ({ clientX, clientY }: MouseEvent): Element | null =>
  */
 export function useShield(shield: Ref<HTMLElement | undefined>) {
   let still = 0
-  let pressed: Element | null = null
+  let target: Element | null = null
 
   function raise(): void {
     shield.value!.hidden = false
@@ -26,13 +26,13 @@ export function useShield(shield: Ref<HTMLElement | undefined>) {
   /** At the start of a press. Out: whether it is on a tile. */
   function press(event: PointerEvent): boolean {
     lower()
-    pressed = tileAt(event)
-    return pressed !== null
+    target = tileAt(event)
+    return target !== null
   }
   /** At a click, which reaches the tile by itself unless the shield was in its way. */
   function click(event: MouseEvent): void {
-    const tile = pressed
-    pressed = null
+    const tile = target
+    target = null
     if (!tile || tile.contains(event.target as Node)) return
     lower()
     if (tileAt(event) === tile) tile.dispatchEvent(new MouseEvent('click', event))

@@ -21,25 +21,25 @@ export function useTileBlocks(
   const blocks = computed<Block[]>((before) =>
     perRow.value ? slicesOf(pairs(), perRow.value * ROWS, before) : [],
   )
-  const laid = shallowRef<Block[]>([])
+  const tileBlocks = shallowRef<Block[]>([])
   let frame = 0
 
   function layNext(): void {
     frame = 0
-    const next = blocks.value.findIndex((block, i) => block !== laid.value[i])
+    const next = blocks.value.findIndex((block, i) => block !== tileBlocks.value[i])
     if (next < 0) return
-    laid.value = laid.value.with(next, blocks.value[next]!)
+    tileBlocks.value = tileBlocks.value.with(next, blocks.value[next]!)
     frame = requestAnimationFrame(layNext)
   }
   watch(
     blocks,
     (now) => {
-      laid.value = now.map((block, i) => (isNear(i) ? block : (laid.value[i] ?? [])))
+      tileBlocks.value = now.map((block, i) => (isNear(i) ? block : (tileBlocks.value[i] ?? [])))
       frame ||= requestAnimationFrame(layNext)
     },
     { immediate: true },
   )
   onBeforeUnmount(() => cancelAnimationFrame(frame))
 
-  return { blocks, laid }
+  return { blocks, laid: tileBlocks }
 }

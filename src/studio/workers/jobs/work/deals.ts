@@ -78,12 +78,12 @@ export function auditBoards(
   { text, size }: { text: string; size: GivenSize },
   { progress }: Report,
 ): Result<AuditedBoards> {
-  const read = readBoards(text, size)
-  if (!read.ok) return read
-  const result = audit(read.value, progress)
-  const { boards } = read.value
+  const input = readBoards(text, size)
+  if (!input.ok) return input
+  const result = audit(input.value, progress)
+  const { boards } = input.value
   return {
     ok: true,
-    value: { read: { ...read.value, boards: boards.slice(0, 1) }, count: boards.length, audit: result },
+    value: { read: { ...input.value, boards: boards.slice(0, 1) }, count: boards.length, audit: result },
   }
 }

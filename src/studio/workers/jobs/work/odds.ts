@@ -114,16 +114,16 @@ function luckTold(
     deals.push(...playDeals(level, mind, seed, [deals.length + 1, to], PLAYS))
     progress(deals.length / count)
   }
-  const sorted = kindToHard(deals)
+  const inOrder = kindToHard(deals)
   const once = (played: typeof deals) => played.map(({ plays }) => plays[0]!)
   const against = other && playDeals(level, other, seed, [1, DEALS.fewest * 4], PLAYS)
   return {
     luck: luckOf(deals),
     deals: count,
     plays: PLAYS,
-    by: sorted.by,
-    kindest: sorted.deals[0]!,
-    hardest: sorted.deals.at(-1)!,
+    by: inOrder.by,
+    kindest: inOrder.deals[0]!,
+    hardest: inOrder.deals.at(-1)!,
     beats: against && betterShare(once(deals.slice(0, against.length)), once(against.slice(0, deals.length))),
   }
 }

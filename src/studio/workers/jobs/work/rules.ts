@@ -36,10 +36,10 @@ export function dealFigures({ pairs, settings }: Level): DealFigures {
 export function ruleFigures({ pairs, settings }: Level): RuleFigures {
   const dealer = prepareDeal(pairs, settings, true)
   if (!dealer.ok) return null
-  const needed = livesNeeded(settings, dealer.value)
+  const lives = livesNeeded(settings, dealer.value)
   return {
     cost: costOf(settings, dealer.value),
-    lasting: needed && { share: needed.share(settings.limits.lives!), games: needed.games },
+    lasting: lives && { share: lives.share(settings.limits.lives!), games: lives.games },
   }
 }
 
