@@ -16,7 +16,7 @@ import { tableOf } from '../core/game/check.ts'
 import { differences, replay } from '../core/play/replay.ts'
 import { resultOf } from '../core/play/result.ts'
 import { failedChecks } from '../core/findings/failed-checks.ts'
-import { givenProblem, type Given } from '../core/play/record.ts'
+import { givenProblem, type Expected } from '../core/play/record.ts'
 import { problemLine, quoted, quotedValue } from '../core/result.ts'
 import { boardsAt, gameAt, pictureLibrary, recordAt, textAt } from './files.ts'
 import { Unusable, type Shell } from './shell.ts'
@@ -67,7 +67,7 @@ export function deal(path: string, options: DealOptions, shell: Shell): number {
 export function replayRecord(
   gamePath: string,
   recordPath: string,
-  options: { events?: boolean } & Given,
+  options: { events?: boolean } & Expected,
   shell: Shell,
 ): number {
   const game = gameAt(gamePath, shell)

@@ -2,7 +2,7 @@ import { Command, CommanderError, Option } from 'commander'
 import type { Writable } from 'node:stream'
 import { KIT_BOUNDS } from '../ship/kit/cards.ts'
 import { gather, readCount, readLever, readShare, readSide, SHIPPED_AS, wholeNumber } from './arguments.ts'
-import type { Given } from '../core/play/record.ts'
+import type { Expected } from '../core/play/record.ts'
 import type { DealOptions } from './commands.ts'
 import type { OddsOptions } from './odds.ts'
 import type { ShipOptions } from './ship.ts'
@@ -54,7 +54,7 @@ export async function main(
     .option('--events', 'print every event too')
     .option('--seed <text>', 'refuse a record of another seed, or with a deal of its own')
     .option('--level <id>', 'refuse a record of another level')
-    .action(async (game: string, record: string, options: { events?: boolean } & Given) => {
+    .action(async (game: string, record: string, options: { events?: boolean } & Expected) => {
       const { replayRecord } = await import('./commands.ts')
       code = replayRecord(game, record, options, shell)
     })

@@ -37,7 +37,7 @@ export type ShipOptions = {
 type Maker = (
   game: Game,
   art: Record<string, string>,
-  built: Built,
+  built: BuiltParts,
   options: ShipOptions,
   tell: Shell['tell'],
 ) => Promise<Result<string | Uint8Array>>
@@ -60,7 +60,7 @@ function builtIn(folder: string) {
     }),
   }
 }
-type Built = ReturnType<typeof builtIn>
+type BuiltParts = ReturnType<typeof builtIn>
 
 /** What a page has beside its game: pictures, and the words of its languages. */
 const withWords = async (game: Game, art: Record<string, string>) => ({

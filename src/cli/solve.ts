@@ -1,10 +1,10 @@
 import { countWords } from '../core/count-words.ts'
 import { writeGame } from '../core/files/game-file.ts'
-import { fitMind, TOO_FEW, type Fit, type Fitted } from '../core/odds/fit.ts'
+import { fitMind, TOO_FEW, type Fit, type FittedValue } from '../core/odds/fit.ts'
 import { gatherEvidence } from '../core/odds/fit-records.ts'
 import { playableOf, SEED } from '../core/odds/games.ts'
 import { leverPatch, type Lever } from '../core/odds/levers.ts'
-import { solve as solveFor, type Solved } from '../core/odds/solve.ts'
+import { solve as solveFor, type Solution } from '../core/odds/solve.ts'
 import { resolveLevel, writeSettings } from '../core/settings/levels.ts'
 import { levelOf } from './commands.ts'
 import { gameAt, recordAt, writeAt } from './files.ts'
@@ -49,7 +49,7 @@ export function solve(path: string, options: SolveOptions, shell: Shell): number
 const valueWords = (by: Lever, value: number): string =>
   by === 'lives' || by === 'turns' ? `${value} ${by}` : `${by} ${value / 1000} s`
 
-function solvedWords(solution: Solved, by: Lever): string {
+function solvedWords(solution: Solution, by: Lever): string {
   const { share, interval, games } = solution.wins
   const wins = `wins ${percent(share)} of 100 (${percent(interval[0])} to ${percent(interval[1])}) of ${games} fresh games`
   if (solution.ok) {
@@ -81,7 +81,7 @@ export function fit(
   return fitted.notice || fitted.first ? 0 : 1
 }
 
-const figure = (name: string, fitted: Fitted | null, digits: number): string => {
+const figure = (name: string, fitted: FittedValue | null, digits: number): string => {
   if (!fitted) return `${name} unknown`
   const [low, high] = fitted.interval
   return `${name} ${fitted.value.toFixed(digits)} (${low.toFixed(digits)} to ${high.toFixed(digits)})`

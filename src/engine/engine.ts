@@ -14,7 +14,7 @@ import { par, parHolds, type Par } from '../core/odds/par.ts'
 import type { CardState, Event, Input, Outcome, Phase } from '../core/play/events.ts'
 import * as machine from '../core/play/machine.ts'
 import { newRound } from '../core/play/new-round.ts'
-import { givenProblem, inOrder, timeProblem, type Given, type PlayRecord } from '../core/play/record.ts'
+import { givenProblem, inOrder, timeProblem, type Expected, type PlayRecord } from '../core/play/record.ts'
 import { replay as playAgain } from '../core/play/replay.ts'
 import { resultOf as figuresOf, winners, type RoundResult as Figures } from '../core/play/result.ts'
 import { LAST_TIME, type Round as OpenRound } from '../core/play/round.ts'
@@ -214,7 +214,7 @@ export const resultOf = (round: Round): RoundResult => figuresOf(round as OpenRo
 export function replay(
   game: Game,
   record: PlayRecord,
-  expected: Given = {},
+  expected: Expected = {},
 ): Result<{ result: RoundResult; events: readonly RoundEvent[] }> {
   const problem = partProblem(record) ?? givenProblem(record, expected) ?? inOrder(record)
   if (problem) return { ok: false, problem }

@@ -1,5 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import { LENDING, type Lent } from '../core/files/lending.ts'
+import { LENDING, type LentPage } from '../core/files/lending.ts'
 
 /** The pages that are lent, in memory only. */
 export type LentPages = ReturnType<typeof newLentPages>
@@ -9,11 +9,11 @@ const TOKEN = { bytes: 16, form: /^[\w-]{22}$/ } as const
 
 /** In: the time, in ms since 1970. */
 export function newLentPages(now: () => number = Date.now) {
-  const pages = new Map<string, Lent & { html: string }>()
+  const pages = new Map<string, LentPage & { html: string }>()
   const clear = (): void => {
     for (const [token, { until }] of pages) if (until <= now()) pages.delete(token)
   }
-  const open = (token: string): (Lent & { html: string }) | undefined => {
+  const open = (token: string): (LentPage & { html: string }) | undefined => {
     clear()
     return TOKEN.form.test(token) ? pages.get(token) : undefined
   }
@@ -43,7 +43,7 @@ export function newLentPages(now: () => number = Date.now) {
       page.openers = [{ address, browser, at: now() }, ...others].slice(0, LENDING.openers)
     },
     takeBack: (token: string): boolean => pages.delete(token),
-    all(): Lent[] {
+    all(): LentPage[] {
       clear()
       return [...pages.values()].map(({ html: _, ...lent }) => lent)
     },

@@ -6,7 +6,7 @@ import {
   tableSurface,
   TOUCHABLE,
   type Around,
-  type Laid,
+  type BoardSettings,
   type Layout,
   type Surface,
 } from './geometry.ts'
@@ -42,7 +42,7 @@ export function mmIn({ width, height }: Pick<Frame, 'width' | 'height'>): number
   return FRAMES[nearest!].mm
 }
 
-type FramedBoard = Around & Laid
+type FramedBoard = Around & BoardSettings
 
 /** The surface that a level's board has on this screen, in CSS px. */
 function surfaceIn(frame: Frame, shown: FramedBoard): Surface {

@@ -1,4 +1,4 @@
-import { figuresOf, type Told } from '../settings/figures.ts'
+import { figuresOf, type FigureSettings } from '../settings/figures.ts'
 import type { Settings, Stand } from '../settings/settings.ts'
 
 /**
@@ -68,7 +68,7 @@ export function cellAt(board: Layout, x: number, y: number): number {
 }
 
 /** The settings of a level that say how its cards are laid out. */
-export type Laid = {
+export type BoardSettings = {
   board: Pick<Settings['board'], 'rows' | 'columns'>
   layout: Settings['layout']
 }
@@ -97,7 +97,7 @@ const MOST_AROUND = 0.5
  * of them smaller by one and the same factor, down to cards of 1 px. What the level leaves open suits the table, and
  * shrinks before cards become too small to touch.
  */
-export function tableSurface(width: number, height: number, { board, layout }: Laid): Surface {
+export function tableSurface(width: number, height: number, { board, layout }: BoardSettings): Surface {
   const short = Math.min(width, height)
   const usual = surfaceWith(width, height, { board, layout }, within(GAP, short), within(MARGIN, short))
   const card = cardSize(usual, board.rows, board.columns)
@@ -110,7 +110,7 @@ export function tableSurface(width: number, height: number, { board, layout }: L
 function surfaceWith(
   width: number,
   height: number,
-  { board, layout }: Laid,
+  { board, layout }: BoardSettings,
   usualGap: number,
   usualMargin: number,
 ): Surface {
@@ -182,7 +182,7 @@ const AROUND = {
 const SEATS_IN_ROW = 2
 
 /** The rules of a level that take space around its table. */
-export type Around = Told & { head: Settings['head']; turn: Pick<Settings['turn'], 'onMiss'> }
+export type Around = FigureSettings & { head: Settings['head']; turn: Pick<Settings['turn'], 'onMiss'> }
 
 /** How much of a wide player's head other things take, and how much a figure takes, in CSS px. */
 const HEAD_TAKEN = 360

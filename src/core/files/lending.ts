@@ -18,13 +18,13 @@ export const LENDING = {
 export type Opener = { address: string; browser: string; at: number }
 
 /** A page that is lent, under a token that cannot be guessed, until a time in ms since 1970. */
-export type Lent = { token: string; title: string; until: number; openers: Opener[] }
+export type LentPage = { token: string; title: string; until: number; openers: Opener[] }
 
 /**
  * How lending stands. `here`: the origin at which this machine itself opens lent pages. `nearby`: the origins at which
  * others reach them, one for each network and name; empty if the server was not started for that.
  */
-export type Lending = { here: string; nearby: string[]; lent: Lent[] }
+export type Lending = { here: string; nearby: string[]; lent: LentPage[] }
 
 /** The path of a lent page, after an origin. */
 export const lentPath = (token: string): string => `/lend/${token}`

@@ -46,7 +46,7 @@ export function tableOf(
 }
 
 /** The outcome of a kept check: an empty `wrong` is good. `turn` is where the game first differs, 0 if it does not. */
-export type Checked = {
+export type CheckOutcome = {
   id: string
   /** why it could not be played at all */
   problem: Problem | null
@@ -55,10 +55,10 @@ export type Checked = {
   turn: number
 }
 
-export const passed = ({ problem, wrong }: Checked): boolean => !problem && wrong.length === 0
+export const passed = ({ problem, wrong }: CheckOutcome): boolean => !problem && wrong.length === 0
 
 /** Plays a kept check by the current rules. */
-export function runCheck(game: Game, check: Check): Checked {
+export function runCheck(game: Game, check: Check): CheckOutcome {
   const table = tableOf(game, check)
   if (!table.ok) return { id: check.id, problem: table.problem, result: null, wrong: [], turn: 0 }
   const { rules, cells } = table.value
@@ -66,7 +66,7 @@ export function runCheck(game: Game, check: Check): Checked {
   const result = resultOf(round)
   const story = storyOf(round.events!, rules.board.columns)
   const turn = check.story ? firstDifference(check.story, story) : 0
-  const wrong: Checked['wrong'] = differences(check.expect, result)
+  const wrong: CheckOutcome['wrong'] = differences(check.expect, result)
   if (turn) wrong.push({ key: `turn ${turn}`, expected: check.story![turn - 1], actual: story[turn - 1] })
   return { id: check.id, problem: null, result, wrong, turn }
 }

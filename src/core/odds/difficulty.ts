@@ -1,7 +1,7 @@
 import type { Mind } from '../settings/mind.ts'
 import { joinGames, playGames, SEED, winsOf, type Games, type Playable } from './games.ts'
 import { LEVERS, leverSteps, leverValue, withLever, type Lever } from './levers.ts'
-import { firstOf, solve, type Wanted } from './solve.ts'
+import { firstOf, solve, type SolveGoal } from './solve.ts'
 import { withoutLimits } from './without-limits.ts'
 import { wilson } from './wilson.ts'
 import { decidesWins, winsUnderLimits } from './wins-under-limits.ts'
@@ -69,7 +69,11 @@ export function runTrial(level: Playable, mind: Mind, turns: number, lost = Infi
  * The value of a limit with which a mind wins this share of its games; null if there is none. In: the result of its
  * games. Cost: a ms, or some tens where matches or misses move the clock.
  */
-export function valueFor(level: Playable, { unlimited }: Trial, { mind, by, share }: Wanted): number | null {
+export function valueFor(
+  level: Playable,
+  { unlimited }: Trial,
+  { mind, by, share }: SolveGoal,
+): number | null {
   if (!unlimited) {
     const solved = solve(level, { mind, by, share }, SEED, undefined, EFFORT)
     return solved.ok ? solved.value : null

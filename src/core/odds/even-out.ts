@@ -1,7 +1,7 @@
 import type { Mind } from '../settings/mind.ts'
 import type { Playable } from './games.ts'
 import type { Lever } from './levers.ts'
-import { solve, type Solved } from './solve.ts'
+import { solve, type Solution } from './solve.ts'
 
 /**
  * The share of wins wanted for a level of a ladder: `from` on the first, `to` on the last, evenly in between. In: the
@@ -19,7 +19,7 @@ export function evenOut(
   by: Lever,
   seed: string,
   progress?: (done: number) => void,
-): Solved[] {
+): Solution[] {
   return levels.map((level, place) =>
     solve(level, { mind, by, share: wantedShare(band, place, levels.length) }, seed, (done) =>
       progress?.((place + done) / levels.length),

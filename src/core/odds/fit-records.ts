@@ -9,15 +9,15 @@ import { joinEvidence, evidenceOf, type MemoryEvidence } from './memory-evidence
 /** A played game by its name, and the game it belongs to. */
 export type NamedRecord = { name: string; record: PlayedGame & { game?: string } }
 /** What records show about their player: how many were used, and which were not, and why. */
-export type Gathered = { shown: MemoryEvidence; used: number; left: { name: string; why: string }[] }
+export type EvidenceSummary = { shown: MemoryEvidence; used: number; left: { name: string; why: string }[] }
 
 /**
  * Gathers what records of a game show. A record that no longer plays the same, because its level has changed, is left
  * out.
  */
-export function gatherEvidence(game: Game, records: readonly NamedRecord[]): Gathered {
+export function gatherEvidence(game: Game, records: readonly NamedRecord[]): EvidenceSummary {
   const evidence: MemoryEvidence[] = []
-  const refusals: Gathered['left'] = []
+  const refusals: EvidenceSummary['left'] = []
   for (const { name, record } of records) {
     const one = shownOf(game, record)
     if (typeof one === 'string') refusals.push({ name, why: one })

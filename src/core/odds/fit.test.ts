@@ -7,7 +7,7 @@ import type { Mind } from '../settings/mind.ts'
 import { gameWith, pairsNamed } from '../testing/games.ts'
 import { countBounds, testSeed } from '../testing/chance.ts'
 import { levelOf, mindWith } from '../testing/levels.ts'
-import { fitMind, TOO_FEW, type Fitted } from './fit.ts'
+import { fitMind, TOO_FEW, type FittedValue } from './fit.ts'
 import { joinEvidence, evidenceOf } from './memory-evidence.ts'
 import { gatherEvidence } from './fit-records.ts'
 import { playMinds } from './play-minds.ts'
@@ -37,7 +37,8 @@ const shownIn = (mind: Mind, games: number, pairs: number, seed?: string) =>
       evidenceOf(settings, cells, { inputs }),
     ),
   )
-const holds = ({ interval: [low, high] }: Fitted, value: number): boolean => low <= value && value <= high
+const holds = ({ interval: [low, high] }: FittedValue, value: number): boolean =>
+  low <= value && value <= high
 
 describe('fitting', () => {
   // 30 figures, of whose intervals one in 20 misses: more than 10 miss once in a million seeds; intervals that miss

@@ -6,7 +6,7 @@ import { wilson, Z } from './wilson.ts'
 export const TOO_FEW = 30
 
 /** A figure with its 95 % interval. */
-export type Fitted = { value: number; interval: [number, number] }
+export type FittedValue = { value: number; interval: [number, number] }
 /** How often a twin seen this many turns ago was taken. */
 type Remembered = { ago: number; taken: number; of: number; interval: [number, number] }
 /** The mind that fits; a figure that rests on fewer than TOO_FEW turns or waits is null. Times in ms. */
@@ -14,11 +14,11 @@ export type Fit = {
   /** the turns that memory rests on, and by how long ago */
   turns: number
   curve: Remembered[]
-  notice: Fitted | null
-  fade: Fitted | null
-  first: Fitted | null
-  second: Fitted | null
-  spread: Fitted | null
+  notice: FittedValue | null
+  fade: FittedValue | null
+  first: FittedValue | null
+  second: FittedValue | null
+  spread: FittedValue | null
 }
 
 /**
@@ -41,7 +41,7 @@ export function fitMind({ games, first, second }: MemoryEvidence): Fit {
   return { turns, curve, ...memory, ...fitPace(first, second) }
 }
 
-function fitMemory(games: readonly GameEvidence[]): { notice: Fitted; fade: Fitted } {
+function fitMemory(games: readonly GameEvidence[]): { notice: FittedValue; fade: FittedValue } {
   const cache = new Map<string, number>()
   const likelihood = (notice: number, fade: number): number => {
     const key = `${notice} ${fade}`
@@ -56,7 +56,7 @@ function fitMemory(games: readonly GameEvidence[]): { notice: Fitted; fade: Fitt
 
 const WITHIN = Z ** 2 / 2
 /** A chance by its profile likelihood: its maximum, and the interval around it. */
-function fittedBy(profile: (chance: number) => number): Fitted {
+function fittedBy(profile: (chance: number) => number): FittedValue {
   const { at, value } = highest(profile)
   const isWithin = (chance: number): boolean => profile(chance) >= value - WITHIN
   return { value: at, interval: [edge(isWithin, at, 0), edge(isWithin, at, 1)] }
@@ -107,7 +107,7 @@ function fitPace(
   const freedom = logs[0]!.length + logs[1]!.length - 2
   const squares = logs.flatMap((one, i) => one.map((log) => (log - means[i]!) ** 2))
   const deviation = Math.sqrt(squares.reduce((sum, square) => sum + square, 0) / freedom)
-  const median = (i: number): Fitted => {
+  const median = (i: number): FittedValue => {
     const off = (Z * deviation) / Math.sqrt(logs[i]!.length)
     return { value: Math.exp(means[i]!), interval: [Math.exp(means[i]! - off), Math.exp(means[i]! + off)] }
   }

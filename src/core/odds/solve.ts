@@ -6,7 +6,7 @@ import { wilson } from './wilson.ts'
 import { looksAddUp, decidesWins, winsUnderLimits, withLongerLook } from './wins-under-limits.ts'
 
 /** The aim: that a mind wins this share of its games (0 to 1), and the rule that may be changed for it. */
-export type Wanted = { mind: Mind; share: number; by: Lever }
+export type SolveGoal = { mind: Mind; share: number; by: Lever }
 /** A share of won games, with its 95 % interval. */
 type WinCount = { won: number; games: number; share: number; interval: [number, number] }
 /**
@@ -15,7 +15,7 @@ type WinCount = { won: number; games: number; share: number; interval: [number, 
  * possible, and why: `no-effect`, the rule changes nothing here; `too-hard`, something else ends the games, `most` by
  * what most of them at the least severe value.
  */
-export type Solved =
+export type Solution =
   | { ok: true; value: number; range: [number, number]; wins: WinCount }
   | { ok: false; value: number; wins: WinCount; why: 'no-effect' | 'too-hard'; most: End | null }
 
@@ -37,11 +37,11 @@ const AGAIN = 2
  */
 export function solve(
   level: Playable,
-  goal: Wanted,
+  goal: SolveGoal,
   seed: string,
   progress?: (done: number) => void,
   effort = GAMES,
-): Solved {
+): Solution {
   const { mind, by, share } = goal
   const { count, at } = leverSteps(by, level.dealer.pairs)
   // the rounds of bisection, some for the range, and the fresh deals
@@ -114,7 +114,7 @@ const levelAt = (level: Playable, by: Lever, value: number): Playable => ({
  */
 function trials(
   level: Playable,
-  { mind, by }: Wanted,
+  { mind, by }: SolveGoal,
   seed: string,
   games: number,
   tell: () => void,
@@ -152,7 +152,7 @@ function trials(
 /** How most of the games that were not won ended; null if all were. */
 function mostEnds(
   level: Playable,
-  { mind, by }: Wanted,
+  { mind, by }: SolveGoal,
   value: number,
   seed: string,
   games: number,

@@ -35,13 +35,13 @@ export const timeProblem = (place: string, at: number): Problem | null =>
     : { at: place, message: `${at} is not a time of a round: 0 to ${LAST_TIME} ms since the deal` }
 
 /** What whoever gave out a game knows of it, beside what a player's browser says. */
-export type Given = { level?: string; seed?: string }
+export type Expected = { level?: string; seed?: string }
 
 /**
  * What is not as it was given in a record of that game, or null: another level or seed, or, with a seed, a deal of its
  * own. Without that a record proves only that somebody could play so.
  */
-export function givenProblem(game: PlayedGame, given: Given): Problem | null {
+export function givenProblem(game: PlayedGame, given: Expected): Problem | null {
   for (const key of ['level', 'seed'] as const)
     if (given[key] !== undefined && game[key] !== given[key])
       return { at: key, message: `${quoted(given[key])} was given, and this is ${quoted(game[key])}` }

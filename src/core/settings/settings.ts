@@ -73,7 +73,7 @@ type Celebration = (typeof CELEBRATIONS)[number]
 /** A sound from a file of the author's: a WAV, MP3 or OGG as a data URL, and the file's name. */
 export type OwnSound = { name: string; src: string }
 /** The sound of a moment: that of the level's family, of another family, none, or an own one. */
-export type Heard = 'family' | 'none' | Family | OwnSound
+export type SoundChoice = 'family' | 'none' | Family | OwnSound
 
 /** Which part of the deck a level uses. Positions are 1-based and both ends are included. */
 export type Use = 'all' | { tags: string[] } | { pairs: string[] } | { from: number; to: number }
@@ -158,7 +158,7 @@ export type Settings = {
     celebration: Celebration
   }
   /** `volume` in percent; then the sound of each moment */
-  sound: { on: boolean; family: Family; volume: number } & Record<Moment, Heard>
+  sound: { on: boolean; family: Family; volume: number } & Record<Moment, SoundChoice>
   /** of the sound of each moment, in percent of the overall volume */
   volumes: Record<Moment, number>
 }

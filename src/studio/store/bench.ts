@@ -11,7 +11,7 @@ import {
   writeSettings,
 } from '../../core/settings/levels.ts'
 import type { Section, Settings } from '../../core/settings/settings.ts'
-import { anyGame, oneGame, stepsOf, type Kept } from './db.ts'
+import { anyGame, oneGame, stepsOf, type StoredGame } from './db.ts'
 import { layDemos } from './demo-games.ts'
 import { useHistory } from './history.ts'
 import { useSaving } from './saving.ts'
@@ -41,7 +41,7 @@ export const useBench = defineStore('bench', () => {
   const takenOver = shallowRef<{ times: number; lost: string | null }>({ times: 0, lost: null })
 
   /** Takes over a stored version of the game; the one that was here is one undo away. */
-  function takeOver({ game: other, rev }: Kept): void {
+  function takeOver({ game: other, rev }: StoredGame): void {
     const before = level.value
     history.remember(game.value!, 'take over the other tab', null)
     show(other)

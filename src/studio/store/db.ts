@@ -10,9 +10,9 @@ import { nextTask } from './next-task.ts'
  * The only access to the browser's storage. Every game is one row; `rev` grows with each save, so no tab overwrites
  * another unseen; `removed`: since when it has been in the bin, in ms.
  */
-export type Kept = { key: string; game: Game; rev: number; touched: number; removed?: number }
+export type StoredGame = { key: string; game: Game; rev: number; touched: number; removed?: number }
 /** The same as it is stored: the game's frame as text, with the hashes of its images. */
-type GameRow = Omit<Kept, 'game'> & { frame: string; art: string[] }
+type GameRow = Omit<StoredGame, 'game'> & { frame: string; art: string[] }
 /**
  * A step of a game's history: what it does, and the changes that lead to it from the next game, as text. `past`: it can
  * be undone, else redone.
@@ -65,7 +65,7 @@ const STRETCH = 8
 /** The browser's message when it refused to store something; empty while all is well. */
 export const storageProblem = ref('')
 /** Replaces a storage that keeps nothing at all; it lasts as long as this tab. */
-const memory = new Map<string, Kept>()
+const memory = new Map<string, StoredGame>()
 let refused = false
 
 const channel = typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('lucky-twin')
@@ -105,7 +105,7 @@ async function open(): Promise<boolean> {
 }
 
 /** Rows with their parts and images put back; `parts` in the order of their keys. */
-async function joinRows(rows: GameRow[], parts: PartRow[]): Promise<Kept[]> {
+async function joinRows(rows: GameRow[], parts: PartRow[]): Promise<StoredGame[]> {
   const hashes = [...new Set(rows.flatMap((row) => row.art))]
   const art = new Map<string, string>()
   for (const one of await db.art.bulkGet(hashes)) {
@@ -122,16 +122,16 @@ async function joinRows(rows: GameRow[], parts: PartRow[]): Promise<Kept[]> {
 }
 
 /** A row as it will be stored: what has to be written of it, and all its parts then. */
-type Written = { row: GameRow; texts: PartRow[]; art: StoredImage[]; parts: Parts }
+type GameWrite = { row: GameRow; texts: PartRow[]; art: StoredImage[]; parts: Parts }
 
 /**
  * Prepares a row for writing, without the parts that are `known` to be stored. A lot of work is split over several
  * frames, except on a page that is closing.
  */
 async function rowsOf(
-  { key, rev, touched, removed, game }: Kept,
+  { key, rev, touched, removed, game }: StoredGame,
   before: Parts = new Map(),
-): Promise<Written> {
+): Promise<GameWrite> {
   let began = performance.now()
   const parts = partsOf(game, before)
   const { game: light, art } = packed(game)
@@ -162,7 +162,7 @@ async function rowsOf(
  * here, and no longer needs the page. Out: the steps as they are then stored.
  */
 async function put(
-  { row, texts, art, parts }: Written,
+  { row, texts, art, parts }: GameWrite,
   history: readonly KeptStep[],
   before: number | null = null,
 ): Promise<Map<number, string>> {
@@ -191,7 +191,7 @@ async function put(
 }
 
 /** Every game of this browser, including those in the bin. */
-export async function allGames(): Promise<Kept[]> {
+export async function allGames(): Promise<StoredGame[]> {
   if (!(await open())) return [...memory.values()]
   return db.transaction('r', TABLES, async () => joinRows(await db.games.toArray(), await db.parts.toArray()))
 }
@@ -202,13 +202,13 @@ export async function stepsOf(key: string): Promise<KeptStep[]> {
 }
 
 /** A game on the shelf; one in the bin counts as missing. */
-export async function oneGame(key: string): Promise<Kept | undefined> {
+export async function oneGame(key: string): Promise<StoredGame | undefined> {
   const row = await anyGame(key)
   return row?.removed ? undefined : row
 }
 
 /** A game on the shelf or in the bin. */
-export async function anyGame(key: string): Promise<Kept | undefined> {
+export async function anyGame(key: string): Promise<StoredGame | undefined> {
   if (!(await open())) return memory.get(key)
   const game = await db.transaction('r', TABLES, async () => {
     const row = await db.games.get(key)
@@ -239,7 +239,7 @@ export async function keepGame(
   before: number,
   history: readonly KeptStep[] = [],
 ): Promise<number> {
-  const row: Kept = { key, game, rev: before ? before + 1 : newRev(), touched: Date.now() }
+  const row: StoredGame = { key, game, rev: before ? before + 1 : newRev(), touched: Date.now() }
   if (await open()) {
     const storedGame = cache.get(key)
     const writing = await rowsOf(row, storedGame?.rev === before ? storedGame.parts : undefined)
@@ -266,7 +266,7 @@ async function isNewest(key: string, before: number): Promise<void> {
  * A game to be laid beside all others, under its key or one like it; or in place of what is under its key, which then
  * goes into the bin.
  */
-export type Laid = Omit<Kept, 'rev'> & { how: 'add' | 'replace' }
+export type RestoredGame = Omit<StoredGame, 'rev'> & { how: 'add' | 'replace' }
 
 /**
  * Lays games on the shelf without a history, all of them or none. What another tab has saved until then is what goes
@@ -275,7 +275,7 @@ export type Laid = Omit<Kept, 'rev'> & { how: 'add' | 'replace' }
  * full.
  */
 export async function layGames(
-  games: readonly Laid[],
+  games: readonly RestoredGame[],
   progress: (share: number) => void = () => undefined,
   signal?: AbortSignal,
 ): Promise<void> {
@@ -285,7 +285,7 @@ export async function layGames(
     progress(done / (2 * games.length))
   }
   if (await open()) {
-    const writings: Written[] = []
+    const writings: GameWrite[] = []
     for (const { how: _, ...game } of games) {
       step(writings.length)
       writings.push(await rowsOf({ ...game, rev: newRev() }))
@@ -321,7 +321,7 @@ export async function layGames(
 }
 
 /** What is prepared for one key, for another. */
-const underKey = (one: Written, key: string): Written => ({
+const underKey = (one: GameWrite, key: string): GameWrite => ({
   ...one,
   row: { ...one.row, key },
   texts: one.texts.map((part) => ({ ...part, key })),
@@ -367,8 +367,9 @@ export async function dropGame(key: string): Promise<void> {
 }
 
 /** Runs `first` once in the life of this browser's shelf, whichever tab comes first. */
-export async function onceEver(name: string, first: () => Promise<Kept[]>): Promise<void> {
-  const rows = async (): Promise<Kept[]> => ((await open()) && (await db.notes.get(name)) ? [] : first())
+export async function onceEver(name: string, first: () => Promise<StoredGame[]>): Promise<void> {
+  const rows = async (): Promise<StoredGame[]> =>
+    (await open()) && (await db.notes.get(name)) ? [] : first()
   if (await open()) {
     const writings = await Promise.all((await rows()).map((row) => rowsOf(row)))
     if (writings.length)

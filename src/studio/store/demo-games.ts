@@ -1,11 +1,11 @@
 import type { Game } from '../../core/game/game.ts'
-import { onceEver, type Kept } from './db.ts'
+import { onceEver, type StoredGame } from './db.ts'
 
 /** Puts the demo games on a new shelf; once ever in a browser. */
 export const layDemos = (): Promise<void> => onceEver('demo games', demoGames)
 
 /** The demo games as they are on a new shelf. */
-export async function demoGames(): Promise<Kept[]> {
+export async function demoGames(): Promise<StoredGame[]> {
   const files = await Promise.all([
     import('../../../demo/clockmakers-drawer.game.json'),
     import('../../../demo/signal-room.game.json'),

@@ -1,6 +1,6 @@
 import { computed, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
-import { anyGame, SaveConflict, keepGame, onOtherTab, type Kept, type KeptStep } from './db.ts'
+import { anyGame, SaveConflict, keepGame, onOtherTab, type StoredGame, type KeptStep } from './db.ts'
 import { nextTask } from './next-task.ts'
 
 /**
@@ -24,7 +24,8 @@ type Document = {
 
 /** What another tab did to the game while something was unsaved here, or what cannot be taken over unasked. */
 export type Clash = 'changed' | 'binned' | 'deleted'
-const clashOf = (row: Kept | undefined): Clash => (!row ? 'deleted' : row.removed ? 'binned' : 'changed')
+const clashOf = (row: StoredGame | undefined): Clash =>
+  !row ? 'deleted' : row.removed ? 'binned' : 'changed'
 
 /** The field that somebody types in and that has not taken over its text yet. */
 let halfTyped: EventTarget | null = null
@@ -41,7 +42,7 @@ export function useSaving({ key, game, steps }: Document) {
   /** whether there are edits that are not saved by themselves */
   const isUnsaved = computed(() => state.value === 'failed' || (state.value === 'clash' && dirty.value))
   /** what another tab saved while nothing was unsaved here */
-  const theirs = shallowRef<Kept | null>(null)
+  const theirs = shallowRef<StoredGame | null>(null)
   let rev = 0
   const dirty = ref(false)
   let timer = 0
@@ -105,7 +106,7 @@ export function useSaving({ key, game, steps }: Document) {
   }
 
   /** Nothing is saved until its user has chosen. In: what is stored now. */
-  function clashWith(row: Kept | undefined): void {
+  function clashWith(row: StoredGame | undefined): void {
     clash.value = clashOf(row)
     state.value = 'clash'
   }

@@ -12,8 +12,8 @@ import {
   onOtherTab,
   setRemoved,
   sweepArt,
-  type Kept,
-  type Laid,
+  type StoredGame,
+  type RestoredGame,
 } from './db.ts'
 import { demoGames, layDemos } from './demo-games.ts'
 
@@ -26,7 +26,7 @@ export const isTooOld = (removed: number): boolean => removed < Date.now() - DAY
 
 /** The games on the shelf, the last edited first, and those in the bin, the last removed first. */
 export const useShelf = defineStore('shelf', () => {
-  const rows = shallowRef<Kept[]>([])
+  const rows = shallowRef<StoredGame[]>([])
   const ready = ref(false)
   const boxes = computed(() =>
     rows.value.filter(({ removed }) => !removed).sort((a, b) => b.touched - a.touched),
@@ -70,7 +70,7 @@ export const useShelf = defineStore('shelf', () => {
     return add({ ...game, title, id: fileStem({ ...game, title }) })
   }
 
-  async function duplicate(box: Kept): Promise<string> {
+  async function duplicate(box: StoredGame): Promise<string> {
     const title = `${box.game.title.slice(0, LENGTHS.title - 5)} copy`
     const id = newId(
       title,
@@ -81,17 +81,17 @@ export const useShelf = defineStore('shelf', () => {
   }
 
   /** Puts a game into the bin. */
-  async function remove({ key }: Kept): Promise<void> {
+  async function remove({ key }: StoredGame): Promise<void> {
     await setRemoved(key, Date.now())
     await load()
   }
   /** Takes a game out of the bin. */
-  async function takeBack({ key }: Kept): Promise<void> {
+  async function takeBack({ key }: StoredGame): Promise<void> {
     await setRemoved(key, null)
     await load()
   }
   /** Deletes games in the bin for good. */
-  async function forget(all: readonly Kept[]): Promise<void> {
+  async function forget(all: readonly StoredGame[]): Promise<void> {
     for (const { key } of all) await dropGame(key)
     await load()
   }
@@ -116,7 +116,7 @@ export const useShelf = defineStore('shelf', () => {
    * shelf, since it would be gone at once. In: as `layGames`.
    */
   async function restore(
-    games: readonly Laid[],
+    games: readonly RestoredGame[],
     progress?: (share: number) => void,
     signal?: AbortSignal,
   ): Promise<void> {

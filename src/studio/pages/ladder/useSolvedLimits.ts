@@ -1,7 +1,7 @@
 import { ref, shallowRef } from 'vue'
 import { SEED } from '../../../core/odds/games.ts'
 import { leverPatch, type Lever } from '../../../core/odds/levers.ts'
-import type { Solved } from '../../../core/odds/solve.ts'
+import type { Solution } from '../../../core/odds/solve.ts'
 import { resolveLevel, withOwn, type Level } from '../../../core/settings/levels.ts'
 import type { Mind } from '../../../core/settings/mind.ts'
 import { mindsOf, seatMinds } from '../../../core/settings/seats.ts'
@@ -21,10 +21,10 @@ export type WantedWins = { mind: Mind; band: readonly [number, number]; by: Leve
 /** The limits of levels about to be made, solved in a worker; `wins` gives null while none are wanted. */
 export function useSolvedLimits(levels: () => readonly Level[], wins: () => WantedWins | null) {
   const bench = useBench()
-  const solutions = shallowRef<readonly (Solved | null)[]>([])
+  const solutions = shallowRef<readonly (Solution | null)[]>([])
   const working = ref(false)
   const progress = ref(0)
-  useLatestJob<(Solved | null)[]>({
+  useLatestJob<(Solution | null)[]>({
     follow: () => [levels(), wins(), bench.game?.house, bench.game?.deck],
     pause: PAUSE,
     changed: () => {

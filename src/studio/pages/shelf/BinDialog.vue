@@ -4,17 +4,17 @@ import IconBin from '~icons/ph/trash'
 import { ref } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 import { DAYS_IN_BIN, useShelf } from '../../store/shelf.ts'
 
 /** Removed games: restored, or deleted for good, which asks first. */
 const open = defineModel<boolean>({ required: true })
 const shelf = useShelf()
 /** the game about to be deleted for good */
-const doomed = ref<readonly Kept[]>([])
+const doomed = ref<readonly StoredGame[]>([])
 
 const DAY = 24 * 60 * 60 * 1000
-function daysLeft({ removed }: Kept): string {
+function daysLeft({ removed }: StoredGame): string {
   const days = Math.max(1, Math.ceil((removed! + DAYS_IN_BIN * DAY - Date.now()) / DAY))
   return `${countWords(days, 'day')} left`
 }

@@ -11,11 +11,11 @@ import BoardMini from '../../parts/cards/BoardMini.vue'
 import FaceView from '../../parts/cards/FaceView.vue'
 import type { Finding } from '../../../core/findings/finding.ts'
 import { findingLine } from '../../../core/findings/words.ts'
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 import { downloadGame } from '../../parts/files/download.ts'
 import { useCarefulFan } from './useCarefulFan.ts'
 
-const props = defineProps<{ box: Kept; hue: number; findings: readonly Finding[] }>()
+const props = defineProps<{ box: StoredGame; hue: number; findings: readonly Finding[] }>()
 defineEmits<{ duplicate: []; remove: [] }>()
 
 const MOST_BOARDS = 6

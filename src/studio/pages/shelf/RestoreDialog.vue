@@ -6,7 +6,7 @@ import { problemLine } from '../../../core/result.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { difference } from '../../store/difference.ts'
-import type { Laid } from '../../store/db.ts'
+import type { RestoredGame } from '../../store/db.ts'
 import { whyNotKept } from '../../store/saving.ts'
 import { DAYS_IN_BIN, isTooOld, useShelf } from '../../store/shelf.ts'
 import { Cancelled } from '../../workers/jobs/job.ts'
@@ -84,7 +84,7 @@ async function restore(): Promise<void> {
   stop = new AbortController()
   share.value = 0
   problem.value = ''
-  const games = rows.value.flatMap(({ at, key, touched, removed, game }): Laid[] => {
+  const games = rows.value.flatMap(({ at, key, touched, removed, game }): RestoredGame[] => {
     const how = choices.value[at]!
     if (how === 'leave' || !game.ok) return []
     return [{ key, touched, ...(removed ? { removed } : {}), game: game.value, how }]

@@ -14,7 +14,7 @@ import { isWordList } from '../../parts/files/text-of.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
 import SearchField from '../../parts/look/SearchField.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 import { useShelf } from '../../store/shelf.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 import GameBox from './GameBox.vue'
@@ -91,7 +91,7 @@ async function make(game: Game, station?: string): Promise<void> {
   if (id) openBench(id, station)
 }
 
-async function remove(box: Kept): Promise<void> {
+async function remove(box: StoredGame): Promise<void> {
   await shelf.remove(box)
   say(`"${box.game.title}" is in the bin`, { act: { label: 'Undo', run: () => void shelf.takeBack(box) } })
 }

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals'
 import { newGame, startPairs } from '../../../core/game/new-game.ts'
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 import { foundBoxes } from './found-boxes.ts'
 
-const box = (title: string, pairs: number, touched: number): Kept => ({
+const box = (title: string, pairs: number, touched: number): StoredGame => ({
   key: title,
   game: newGame(title, startPairs('pictures', pairs)),
   rev: 1,

@@ -1,4 +1,4 @@
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 
 /** Ways to sort the games on the shelf, each with its words. */
 export const ORDERS = [
@@ -19,9 +19,9 @@ const plain = (text: string): string => text.normalize('NFKD').replace(/\p{M}/gu
  * The games that a search finds, in the chosen order. A game is found if each word is in its title, in a level's name,
  * or in a pair's name or tags; case and accents are ignored. Games that are equal in this order keep their places.
  */
-export function foundBoxes(boxes: readonly Kept[], query: string, order: Order): Kept[] {
+export function foundBoxes(boxes: readonly StoredGame[], query: string, order: Order): StoredGame[] {
   const words = plain(query).split(/\s+/).filter(Boolean)
-  const textOf = ({ game }: Kept): string =>
+  const textOf = ({ game }: StoredGame): string =>
     plain(
       [
         game.title,
@@ -34,7 +34,7 @@ export function foundBoxes(boxes: readonly Kept[], query: string, order: Order):
     const text = textOf(box)
     return words.every((word) => text.includes(word))
   })
-  const compare: Record<Order, (a: Kept, b: Kept) => number> = {
+  const compare: Record<Order, (a: StoredGame, b: StoredGame) => number> = {
     touched: (a, b) => b.touched - a.touched,
     title: (a, b) => a.game.title.localeCompare(b.game.title, undefined, { numeric: true }),
     pairs: (a, b) => b.game.deck.pairs.length - a.game.deck.pairs.length,

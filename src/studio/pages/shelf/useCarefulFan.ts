@@ -2,7 +2,7 @@ import { onBeforeUnmount, ref, type Ref } from 'vue'
 import type { Face } from '../../../core/deck/pair.ts'
 import { HERE } from '../../parts/settings/useChoice.ts'
 import { whenIdle } from '../../parts/timing/whenIdle.ts'
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 
 /** Games whose cards are being drawn in some tab; an entry still here when a browser starts crashed the last one. */
 const NOTE = `${HERE}drawing`
@@ -37,7 +37,7 @@ addEventListener('pagehide', () => change((all) => here.forEach((name) => all.de
  * `safe`: placeholders are drawn; `draw` draws the cards all the same.
  */
 export function useCarefulFan(
-  box: () => Kept,
+  box: () => StoredGame,
   fan: () => readonly Face[],
 ): { safe: Ref<boolean>; draw: () => void } {
   const name = `${box().key} ${box().rev}`

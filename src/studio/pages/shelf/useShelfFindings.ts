@@ -1,13 +1,13 @@
 import { onBeforeUnmount, shallowRef, watch } from 'vue'
 import type { Finding } from '../../../core/findings/finding.ts'
-import type { Kept } from '../../store/db.ts'
+import type { StoredGame } from '../../store/db.ts'
 import { newFinder } from '../../workers/jobs/finder.ts'
 
 /** The findings of all games on the shelf, one game after another: the shelf does not wait for them. */
-export function useShelfFindings(boxes: () => readonly Kept[]) {
+export function useShelfFindings(boxes: () => readonly StoredGame[]) {
   const byGame = shallowRef<ReadonlyMap<string, readonly Finding[]>>(new Map())
   const finder = newFinder()
-  const nameOf = ({ key, rev }: Kept): string => `${rev} ${key}`
+  const nameOf = ({ key, rev }: StoredGame): string => `${rev} ${key}`
 
   watch(
     boxes,
@@ -22,5 +22,5 @@ export function useShelfFindings(boxes: () => readonly Kept[]) {
     { immediate: true },
   )
   onBeforeUnmount(finder.end)
-  return { findingsOf: (box: Kept): readonly Finding[] => byGame.value.get(nameOf(box)) ?? [] }
+  return { findingsOf: (box: StoredGame): readonly Finding[] => byGame.value.get(nameOf(box)) ?? [] }
 }

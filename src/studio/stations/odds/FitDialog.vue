@@ -3,7 +3,7 @@ import { ElButton, ElCheckbox } from 'element-plus'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import { problemLine } from '../../../core/result.ts'
-import { TOO_FEW, type Fitted } from '../../../core/odds/fit.ts'
+import { TOO_FEW, type FittedValue } from '../../../core/odds/fit.ts'
 import { READY_MINDS, type Mind } from '../../../core/settings/mind.ts'
 import { newId } from '../../../core/settings/new-id.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
@@ -69,7 +69,7 @@ const mind = computed((): Mind | null => {
   const { glance } = READY_MINDS[2]!.memory
   const pace = READY_MINDS[2]!.pace
   const name = 'Fitted'
-  const whole = (value: Fitted | null | undefined, other: number): number =>
+  const whole = (value: FittedValue | null | undefined, other: number): number =>
     Math.max(1, Math.round(value?.value ?? other))
   return {
     id: newId(

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
-import { TOO_FEW, type Fit, type Fitted } from '../../../core/odds/fit.ts'
+import { TOO_FEW, type Fit, type FittedValue } from '../../../core/odds/fit.ts'
 import { seconds } from '../../parts/settings/numbers.ts'
 import { percent } from '../../parts/settings/numbers.ts'
 
@@ -20,7 +20,7 @@ const FIGURES = [
 ] as const
 const figures = computed(() =>
   FIGURES.map(([name, words, write]) => {
-    const figure: Fitted | null = props.fit[name]
+    const figure: FittedValue | null = props.fit[name]
     return {
       name,
       words,

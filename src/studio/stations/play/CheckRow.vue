@@ -3,13 +3,13 @@ import { ElButton, ElTable, ElTableColumn } from 'element-plus'
 import IconRemove from '~icons/ph/trash'
 import { computed, ref } from 'vue'
 import type { Check } from '../../../core/play/record.ts'
-import type { Checked } from '../../../core/game/check.ts'
+import type { CheckOutcome } from '../../../core/game/check.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import TextField from '../../parts/settings/TextField.vue'
 import { stateOf } from './check-state.ts'
 
 /** A kept check: its state, both sides if it fails, and its expectations, to edit. */
-const props = defineProps<{ check: Check; checked: Checked | undefined }>()
+const props = defineProps<{ check: Check; checked: CheckOutcome | undefined }>()
 const emit = defineEmits<{
   show: [turn: number]
   expect: [key: string, value: unknown]

@@ -7,7 +7,7 @@ import IconSave from '~icons/ph/download-simple'
 import { computed, ref } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import type { Check } from '../../../core/play/record.ts'
-import type { Checked } from '../../../core/game/check.ts'
+import type { CheckOutcome } from '../../../core/game/check.ts'
 import { findLevel } from '../../../core/settings/levels.ts'
 import { useBench } from '../../store/bench.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
@@ -22,7 +22,7 @@ const props = defineProps<{
   turns: number
   kept: readonly Tape[]
   checks: readonly Check[]
-  checked: ReadonlyMap<string, Checked>
+  checked: ReadonlyMap<string, CheckOutcome>
   /** how many checks have run so far, or null when all have */
   running: number | null
 }>()

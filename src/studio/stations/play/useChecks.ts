@@ -1,5 +1,5 @@
 import { ref, shallowRef } from 'vue'
-import type { Checked } from '../../../core/game/check.ts'
+import type { CheckOutcome } from '../../../core/game/check.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { bareGame } from '../../workers/jobs/for-worker.ts'
 import { startJob } from '../../workers/jobs/job.ts'
@@ -10,10 +10,10 @@ const PAUSE = 250
 
 /** The kept checks of a game, run again in a worker after every change. */
 export function useChecks(game: () => Game) {
-  const outcomes = shallowRef<ReadonlyMap<string, Checked>>(new Map())
+  const outcomes = shallowRef<ReadonlyMap<string, CheckOutcome>>(new Map())
   /** how many have run so far; null when all have */
   const running = ref<number | null>(null)
-  useLatestJob<Checked[]>({
+  useLatestJob<CheckOutcome[]>({
     follow: game,
     pause: PAUSE,
     start: () => {

@@ -3,7 +3,7 @@ import { ElButton } from 'element-plus'
 import IconPlay from '~icons/ph/speaker-high'
 import { computed, ref } from 'vue'
 import { problemLine } from '../../../core/result.ts'
-import type { Heard, Moment } from '../../../core/settings/settings.ts'
+import type { SoundChoice, Moment } from '../../../core/settings/settings.ts'
 import { hearSound } from '../../../player/sound.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
@@ -43,7 +43,7 @@ const choices = computed((): (readonly [string, string])[] => [
 
 function choose(next: string): void {
   if (next === OWN) picker.value?.choose()
-  else value.value = next as Heard
+  else value.value = next as SoundChoice
 }
 async function take([file]: [File, ...File[]]): Promise<void> {
   const sound = await ownSound(file)

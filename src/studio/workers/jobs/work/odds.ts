@@ -13,14 +13,20 @@ import {
   type Luck,
   type ToldDeal,
 } from '../../../../core/odds/luck.ts'
-import { countWithin, solve, type Effort, type Solved, type Wanted } from '../../../../core/odds/solve.ts'
+import {
+  countWithin,
+  solve,
+  type Effort,
+  type Solution,
+  type SolveGoal,
+} from '../../../../core/odds/solve.ts'
 import type { Mind } from '../../../../core/settings/mind.ts'
 import type { Settings } from '../../../../core/settings/settings.ts'
 import type { Report } from './messages.ts'
 
 /** What is worked out of a level, or of a ladder, besides its games. */
 export type OddsQuestion =
-  | { ask: 'solve'; wanted: Wanted }
+  | { ask: 'solve'; wanted: SolveGoal }
   | { ask: 'hangs'; mind: Mind }
   | { ask: 'luck'; mind: Mind; other: Mind | null }
   | { ask: 'ladder'; minds: Mind[] }
@@ -43,11 +49,11 @@ export type LuckTold = {
 }
 /** Answers by question. A level that cannot be dealt has null. */
 export type OddsAnswers = {
-  solve: Solved | null
+  solve: Solution | null
   hangs: Sensitivity[] | null
   luck: LuckTold | null
   ladder: (Odds[] | null)[]
-  even: (Solved | null)[]
+  even: (Solution | null)[]
 }
 
 /** How many games of each small step are played. */

@@ -1,14 +1,14 @@
 import { auditLog, type LogAudit } from '../../../../core/audit/log.ts'
 import { readRecord } from '../../../../core/files/record-file.ts'
-import { runCheck, type Checked } from '../../../../core/game/check.ts'
+import { runCheck, type CheckOutcome } from '../../../../core/game/check.ts'
 import type { Game } from '../../../../core/game/game.ts'
 import { fitMind, type Fit } from '../../../../core/odds/fit.ts'
-import { gatherEvidence, type Gathered, type NamedRecord } from '../../../../core/odds/fit-records.ts'
+import { gatherEvidence, type EvidenceSummary, type NamedRecord } from '../../../../core/odds/fit-records.ts'
 import { problemLine, type Result } from '../../../../core/result.ts'
 import type { Report } from './messages.ts'
 
 /** Runs all kept checks of a game by its current rules. */
-export function runChecks(game: Game, { progress }: Report): Checked[] {
+export function runChecks(game: Game, { progress }: Report): CheckOutcome[] {
   const checks = game.checks ?? []
   return checks.map((check, i) => {
     if (i % 20 === 0) progress(i / checks.length)
@@ -17,7 +17,7 @@ export function runChecks(game: Game, { progress }: Report): Checked[] {
 }
 
 /** A fitted mind, the records that it comes from, and those left out, each with its reason. */
-export type FittedRecords = { fit: Fit } & Pick<Gathered, 'used' | 'left'>
+export type FittedRecords = { fit: Fit } & Pick<EvidenceSummary, 'used' | 'left'>
 /** The mind that fits records: files, and those that are kept, by name. */
 export function fitRecords({
   game,
@@ -28,7 +28,7 @@ export function fitRecords({
   files: { name: string; text: string }[]
   kept: NamedRecord[]
 }): FittedRecords {
-  const broken: Gathered['left'] = []
+  const broken: EvidenceSummary['left'] = []
   const records = [...kept]
   for (const { name, text } of files) {
     const read = readRecord(text)
