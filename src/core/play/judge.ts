@@ -1,9 +1,13 @@
 import { cardsMatch, faceIndex, twinFace } from '../deck/card.ts'
 import { favourClock, setClock, setClockForLook, timeLeft, timeUsed } from './clock.ts'
-import type { TurnKind, LostBy } from './events.ts'
+import type { Event, Happening, LostBy, TurnKind } from './events.ts'
 import { addPoints, matchPoints, missPoints, winPoints } from './points.ts'
 import { isCleared, NEVER, type Round } from './round.ts'
-import { tell } from './tell.ts'
+
+/** Adds to the list of events, with the time and the phase. Call it only if somebody listens: events cost time. */
+export function tell(round: Round, what: Happening): void {
+  round.events!.push({ at: round.at, phase: round.phase, ...what } as Event)
+}
 
 /**
  * Judges the two cards that are up, at once, in this order: turns, match or miss and its kind, streak, points, lives,

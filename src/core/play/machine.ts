@@ -1,6 +1,5 @@
 import { isLocked, setClock, setClockForLook, startClock } from './clock.ts'
-import { judge, lose, passTurn } from './judge.ts'
-import { tell } from './tell.ts'
+import { judge, lose, passTurn, tell } from './judge.ts'
 import type { Input, Refusal } from './events.ts'
 import { LAST_TIME, NEVER, type Round } from './round.ts'
 

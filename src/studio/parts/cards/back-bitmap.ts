@@ -1,6 +1,6 @@
 import type { Back } from '../../../core/deck/pair.ts'
 import { drawBack } from '../../../ship/drawing/draw-back.ts'
-import { loadBack } from '../../workers/painting/load-back.ts'
+import { loadBack } from '../../workers/painting/load.ts'
 import { backForWorker } from '../../workers/painting/for-workers.ts'
 
 /** A card's back for a card of this many page px with corners of this radius, ready for a canvas. */

@@ -1,7 +1,6 @@
 <script setup lang="ts" generic="T extends string | number">
 import { ElOption, ElSelect } from 'element-plus'
-import { computed } from 'vue'
-import IconOpen from './ChoiceArrow.vue'
+import { computed, h } from 'vue'
 
 /** A choice in a sentence: a menu that looks like one of its words. */
 const props = defineProps<{
@@ -11,6 +10,11 @@ const props = defineProps<{
   disabled?: boolean
 }>()
 defineEmits<{ 'update:modelValue': [value: T] }>()
+/** a small arrow that points down */
+const IconOpen = () =>
+  h('svg', { viewBox: '0 0 10 6', width: 9, height: 6, 'aria-hidden': true }, [
+    h('path', { d: 'M1 1h8L5 5z', fill: 'currentColor' }),
+  ])
 const words = computed(() => props.choices.find(([value]) => value === props.modelValue)?.[1] ?? '')
 </script>
 

@@ -7,11 +7,10 @@ import { decidesWins, winsUnderLimits } from '../../../core/odds/wins-under-limi
 import type { Settings } from '../../../core/settings/settings.ts'
 import ChartView from '../../parts/charts/ChartView.vue'
 import { ABOVE, BELOW, densityChart, rangeOf, ROW, SIDE, type ChartRow } from './density-chart.ts'
-import type { Axis } from './axes.ts'
 import LimitLine from './LimitLine.vue'
 import type { MindResult } from './useGames.ts'
 import { ofHundred } from '../../parts/settings/lever-words.ts'
-import { lostWords, numberOf } from './odds-words.ts'
+import { type Axis, lostWords, numberOf } from './odds-words.ts'
 
 /** The games of a level: one density for each mind on a common axis, the limit as a line to drag, and wins of 100. */
 const props = defineProps<{ rows: readonly ChartRow[]; axis: Axis; settings: Settings; old: boolean }>()

@@ -2,7 +2,7 @@ import { LineChart } from 'echarts/charts'
 import { use } from 'echarts/core'
 import { countBins, kernelWidth, quantile, smooth } from '../../../core/odds/density.ts'
 import { BRICK, INK, LABEL, LINE, type ChartOption } from '../../parts/charts/chart.ts'
-import type { Axis } from './axes.ts'
+import type { Axis } from './odds-words.ts'
 import type { MindResult } from './useGames.ts'
 
 use([LineChart])

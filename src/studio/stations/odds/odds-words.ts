@@ -1,10 +1,14 @@
 import { countWords } from '../../../core/count-words.ts'
+import type { Measure } from '../../../core/odds/games.ts'
 import type { Odds } from '../../../core/odds/odds-of.ts'
 import type { Section } from '../../../core/settings/settings.ts'
 import { wholeShare } from '../../parts/settings/lever-words.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
-import type { Axis } from './axes.ts'
 import type { Memory } from '../../../core/settings/mind.ts'
+
+/** The axes on which the games of a level can be shown. */
+export const AXES = ['time', 'turns', 'score', 'stars'] as const satisfies readonly Measure[]
+export type Axis = (typeof AXES)[number]
 
 /** A value of an axis, written for people, without fractions of a second or a turn. */
 export function numberOf(axis: Axis, value: number): string {

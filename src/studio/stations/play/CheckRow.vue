@@ -6,7 +6,7 @@ import type { Check } from '../../../core/play/record.ts'
 import type { CheckOutcome } from '../../../core/game/check.ts'
 import { LENGTHS } from '../../../core/settings/settings.ts'
 import TextField from '../../parts/settings/TextField.vue'
-import { stateOf } from './check-state.ts'
+import { stateOf } from './useChecks.ts'
 
 /** A kept check: its state, both sides if it fails, and its expectations, to edit. */
 const props = defineProps<{ check: Check; checked: CheckOutcome | undefined }>()

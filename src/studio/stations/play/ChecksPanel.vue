@@ -13,7 +13,7 @@ import { useBench } from '../../store/bench.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
 import TextField from '../../parts/settings/TextField.vue'
 import CheckRow from './CheckRow.vue'
-import { stateOf } from './check-state.ts'
+import { stateOf } from './useChecks.ts'
 import type { Tape } from '../../store/tapes.ts'
 
 /** Kept tapes, and the checks of this game with their state. */

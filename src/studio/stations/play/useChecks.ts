@@ -1,5 +1,5 @@
 import { ref, shallowRef } from 'vue'
-import type { CheckOutcome } from '../../../core/game/check.ts'
+import { passed, type CheckOutcome } from '../../../core/game/check.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { bareGame } from '../../workers/jobs/for-worker.ts'
 import { startJob } from '../../workers/jobs/job.ts'
@@ -35,3 +35,7 @@ export function useChecks(game: () => Game) {
   })
   return { checked: outcomes, running }
 }
+
+/** The state of a check: not run yet, as expected, or not. */
+export const stateOf = (outcome: CheckOutcome | undefined): 'waits' | 'holds' | 'fails' =>
+  !outcome ? 'waits' : passed(outcome) ? 'holds' : 'fails'

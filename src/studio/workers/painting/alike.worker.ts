@@ -3,13 +3,11 @@ import { likeness, looksOf, WORTH_TELLING, type Appearance } from '../../../core
 import { VISIONS, type Vision } from '../../../core/deck/vision.ts'
 import type { Back, Face } from '../../../core/deck/pair.ts'
 import { cardPixels } from './card-pixels.ts'
-import { cleared } from './cleared.ts'
-import type { WithImage } from './load-image.ts'
+import { clearPen } from './clear-pen.ts'
+import { type WithImage, loadBack, loadFace } from './load.ts'
 import { addFonts, type FontRule } from './own-fonts.ts'
 import { drawBack } from '../../../ship/drawing/draw-back.ts'
-import { loadBack } from './load-back.ts'
 import { drawFace } from '../../../ship/drawing/draw-face.ts'
-import { loadFace } from './load-face.ts'
 import { nextTask } from '../../store/next-task.ts'
 
 /** A new card, and how many px it has; its key identifies it. */
@@ -138,11 +136,11 @@ async function draw(card: AlikeCard): Promise<ImageBitmap> {
   const { width, height } = card
   if ('back' in card) {
     const back = await loadBack(card.back)
-    drawBack(cleared(pen, width, height), back, width, height)
+    drawBack(clearPen(pen, width, height), back, width, height)
     back.image?.close()
   } else {
     const face = await loadFace(card.face)
-    drawFace(cleared(pen, width, height), face, width, height)
+    drawFace(clearPen(pen, width, height), face, width, height)
     face.image?.close()
   }
   return pen.canvas.transferToImageBitmap()

@@ -1,5 +1,5 @@
 import { GRID } from '../../../core/deck/likeness.ts'
-import { cleared } from './cleared.ts'
+import { clearPen } from './clear-pen.ts'
 
 /** One canvas to read the drawing, and one for the comparison. */
 const [card, compared] = [newPen(), newPen()]
@@ -17,12 +17,12 @@ const DRAWN = 24
  */
 export function cardPixels(bitmap: ImageBitmap): Uint8ClampedArray {
   const { width, height } = bitmap
-  cleared(card, width, height).drawImage(bitmap, 0, 0)
+  clearPen(card, width, height).drawImage(bitmap, 0, 0)
   const { data } = card.getImageData(0, 0, width, height)
   const box = drawnBox(data, width, height)
   const side = Math.max(box.width, box.height) + 2
   const scale = GRID / side
-  const pen = cleared(compared, GRID, GRID)
+  const pen = clearPen(compared, GRID, GRID)
   pen.fillStyle = `rgb(${data[0]} ${data[1]} ${data[2]})`
   pen.fillRect(0, 0, GRID, GRID)
   pen.drawImage(

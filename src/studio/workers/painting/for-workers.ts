@@ -4,7 +4,7 @@ import { drawnBack, drawnFace, giveUp } from '../../store/sound-images.ts'
 import { pictureUrl } from '../../store/pictures.ts'
 import { drawnInTime } from './drawn-in-time.ts'
 import type { FontRule } from './own-fonts.ts'
-import { loadImage, type WithImage } from './load-image.ts'
+import { loadImage, type WithImage } from './load.ts'
 
 /** What a worker needs from the page to draw cards: the page's fonts, and the SVGs, which a worker cannot read. */
 

@@ -10,7 +10,7 @@ import {
 import { workerError } from '../../store/faults.ts'
 import { Cancelled, workerCount, type Job } from '../jobs/job.ts'
 import { backForWorker, emblemOf, faceForWorker, pageFonts } from './for-workers.ts'
-import { imagesOf } from './load-image.ts'
+import { imagesOf } from './load.ts'
 import type { KitInput, KitOrder, KitOutput } from './kit.worker.ts'
 
 export type KitImages = { images: Record<string, Uint8Array>; undrawn: string[] }

@@ -2,10 +2,8 @@ import { drawCard, type CardSize } from '../../../ship/drawing/draw-card.ts'
 import type { LoadedBack } from '../../../ship/drawing/draw-back.ts'
 import type { LoadedFace } from '../../../ship/drawing/draw-face.ts'
 import type { Back, Face } from '../../../core/deck/pair.ts'
-import { cleared } from './cleared.ts'
-import { loadBack } from './load-back.ts'
-import { loadFace } from './load-face.ts'
-import type { WithImage } from './load-image.ts'
+import { clearPen } from './clear-pen.ts'
+import { type WithImage, loadBack, loadFace } from './load.ts'
 import { addFonts, type FontRule } from './own-fonts.ts'
 
 /** One card to draw, in some sizes; `keep`: the size in which it is also given as px, to be put on an image of all. */
@@ -33,7 +31,7 @@ async function draw(order: KitOrder): Promise<void> {
   const files: ArrayBuffer[] = []
   let pixels: ImageBitmap | undefined
   for (const scale of scales) {
-    drawCard(cleared(pen, size.width * scale, size.height * scale), card, size, scale)
+    drawCard(clearPen(pen, size.width * scale, size.height * scale), card, size, scale)
     files.push(await (await pen.canvas.convertToBlob()).arrayBuffer())
     if (scale === keep) pixels = pen.canvas.transferToImageBitmap()
   }

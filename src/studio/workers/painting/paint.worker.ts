@@ -1,10 +1,9 @@
 import pLimit from 'p-limit'
 import type { Face } from '../../../core/deck/pair.ts'
-import { cleared } from './cleared.ts'
-import type { WithImage } from './load-image.ts'
+import { clearPen } from './clear-pen.ts'
+import { type WithImage, loadFace } from './load.ts'
 import { addFonts, type FontRule } from './own-fonts.ts'
 import { drawFace } from '../../../ship/drawing/draw-face.ts'
-import { loadFace } from './load-face.ts'
 import { drawPair, PAIR } from './paint-pair.ts'
 
 /**
@@ -37,8 +36,8 @@ async function paint({ scale, faces, square }: Motif): Promise<Blob> {
   // from here on without a pause: there is one pen for all
   if (square) {
     const side = square * scale
-    drawFace(cleared(pen, side, side), first!, side, side)
-  } else drawPair(cleared(pen, PAIR.width * scale, PAIR.height * scale), first!, twin, scale)
+    drawFace(clearPen(pen, side, side), first!, side, side)
+  } else drawPair(clearPen(pen, PAIR.width * scale, PAIR.height * scale), first!, twin, scale)
   first!.image?.close()
   twin?.image?.close()
   return pen.canvas.convertToBlob()

@@ -1,6 +1,6 @@
 import type { Face, Pair } from '../../../core/deck/pair.ts'
 import { workerError } from '../../store/faults.ts'
-import { imagesOf } from './load-image.ts'
+import { imagesOf } from './load.ts'
 import type { Motif, PaintInput, PaintOutput } from './paint.worker.ts'
 import { faceForWorker, pageFonts } from './for-workers.ts'
 

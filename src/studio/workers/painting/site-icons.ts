@@ -4,8 +4,7 @@ import { FACE_TYPE } from '../../../ship/drawing/draw-face.ts'
 import { KIT_SCALES } from '../../../ship/kit/cards.ts'
 import { ICONS, type IconFile } from '../../../ship/site.ts'
 import { backForWorker, emblemOf, faceForWorker } from './for-workers.ts'
-import { loadBack } from './load-back.ts'
-import { loadImage } from './load-image.ts'
+import { loadBack, loadImage } from './load.ts'
 
 /** px along the longer side of what is on the largest icon. */
 const DETAIL = 400

@@ -11,7 +11,7 @@ import type {
   AlikeRun,
   Owner,
 } from '../../../workers/painting/alike.worker.ts'
-import { imagesOf } from '../../../workers/painting/load-image.ts'
+import { imagesOf } from '../../../workers/painting/load.ts'
 import { workerError } from '../../../store/faults.ts'
 import { nextTask } from '../../../store/next-task.ts'
 import { smallestCard } from './smallest-card.ts'

@@ -1,8 +1,8 @@
 /**
- * A pen whose canvas has this many px, all bare, and nothing set. A canvas of the right size is reused: a new one for
+ * Gives a pen whose canvas has this many px, all bare, and nothing set. A canvas of the right size is reused: a new one for
  * each of hundreds of drawings fills the browser's memory, and the page stops while that is cleaned up.
  */
-export function cleared(
+export function clearPen(
   pen: OffscreenCanvasRenderingContext2D,
   width: number,
   height: number,

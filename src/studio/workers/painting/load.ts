@@ -1,4 +1,9 @@
 import { toUint8Array } from 'js-base64'
+import type { Back, Face } from '../../../core/deck/pair.ts'
+import type { LoadedBack } from '../../../ship/drawing/draw-back.ts'
+import { FACE_TYPE, type LoadedFace } from '../../../ship/drawing/draw-face.ts'
+import { smallPictureUrl } from '../../store/pictures.ts'
+import { loadFont } from './own-fonts.ts'
 
 /** Something to draw, with its image if only the page can read that: null if the page could not. */
 export type WithImage<What> = { what: What; image?: ImageBitmap | null }
@@ -31,3 +36,19 @@ async function fileOf(src: string): Promise<Blob> {
   if (data !== undefined) return new Blob([toUint8Array(data) as BlobPart], { type })
   return (await fetch(src)).blob()
 }
+
+/** A face, ready to be drawn on a small card. */
+export async function loadFace({ what: face, image }: WithImage<Face>): Promise<LoadedFace> {
+  if (face.kind === 'text') {
+    await loadFont(FACE_TYPE.replace('%', '20'), face.text)
+    return { face, image: null }
+  }
+  if (image !== undefined) return { face, image }
+  return { face, image: await loadImage(face.kind === 'picture' ? smallPictureUrl(face.name) : face.src) }
+}
+
+/** A back, ready to be drawn. */
+export const loadBack = async ({ what: back, image }: WithImage<Back>): Promise<LoadedBack> => ({
+  back,
+  image: image === undefined && back.image ? await loadImage(back.image) : (image ?? null),
+})
