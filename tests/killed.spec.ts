@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { beenHere } from '../scripts/tools/been-here.mjs'
 import { CHROMIUM } from '../scripts/tools/chromium-paths.mjs'
-import { openStation, wholeStation } from './helpers.ts'
+import { openStation } from './helpers.ts'
 
 /* What is told of time here holds where a browser has the machine to itself: nothing else is tested meanwhile. */
 
@@ -71,8 +71,6 @@ test('a browser killed while a key is held down has lost half a second at most, 
       await context.close()
       break
     }
-    // what is told of time holds for a station that is open
-    await wholeStation(page)
     await limit.focus()
     edits = [{ value: await limit.inputValue(), at: Date.now() }]
     const end = Date.now() + 700 + kill * 90

@@ -111,7 +111,8 @@ watch(
 
 /** A held key waits while an edit is older than this and not saved, in ms. */
 const PATIENCE = 300
-useHeldKeys(() => bench.unsavedFor() <= PATIENCE)
+// saving has to wait for a station that opens, too
+useHeldKeys(() => !isBusy.value && bench.unsavedFor() <= PATIENCE)
 useKeys({
   'ctrl+z': bench.undo,
   'ctrl+shift+z': bench.redo,
