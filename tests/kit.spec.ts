@@ -65,6 +65,7 @@ test('so it does under every kind of rule', async () => {
       duringLook: one('wait', 'skip', 'skip-and-flip'),
       onMatch: one('stay', 'fade', 'leave'),
       onMiss: one('timed', 'press', 'button'),
+      onOpen: one('stay', 'turn-back'),
     },
     clock: {
       mode: one('off', 'up', 'down'),

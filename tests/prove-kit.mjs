@@ -10,6 +10,8 @@ function newRound(settings, cells, related) {
   const isMany = seats.length > 1
   const state = cells.map((card) => (card === null ? null : 'down'))
   const seen = cells.map(() => 0)
+  // cells whose card was turned back alone
+  const alone = new Set()
   const events = []
   const count = {
     turns: 0,
@@ -108,7 +110,7 @@ function newRound(settings, cells, related) {
       const [[pair, one], [other, two]] = [cells[a].split('/'), cells[b].split('/')]
       return a !== b && pair === other && (related.has(pair) ? one !== two : true)
     }
-    const wasSeen = (cell) => seen[cell] > 0 && seen[cell] < count.turns
+    const wasSeen = (cell) => alone.has(cell) || (seen[cell] > 0 && seen[cell] < count.turns)
     count.turns++
     phase = 'judged'
     isMatch = matches(first, second)
@@ -167,6 +169,12 @@ function newRound(settings, cells, related) {
       } else second = cell
       tell('flip', { cell, turn: count.turns + 1 })
       if (!isFirst) judge()
+    } else if (phase === 'one-up' && cell === first && turn.onOpen === 'turn-back') {
+      state[cell] = 'down'
+      alone.add(cell)
+      first = -1
+      phase = 'ready'
+      tell('turned-back', { cell })
     } else if (phase === 'judged' && (waitsForPress() || (turn.duringLook !== 'wait' && !waitsForButton()))) {
       settle('press')
       if (turn.duringLook === 'skip-and-flip') {

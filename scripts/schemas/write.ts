@@ -1,7 +1,7 @@
 import { writeFileSync } from 'node:fs'
-import { z } from 'zod'
 import { dealSchema } from '../../src/core/files/deal-file.ts'
 import { gameFileSchema } from '../../src/core/files/game-file.ts'
+import { jsonSchemaOf } from '../../src/core/files/json-schema.ts'
 import { mindFileSchema } from '../../src/core/files/mind-file.ts'
 import { pairsFileSchema } from '../../src/core/files/pairs-file.ts'
 import { recordFileSchema } from '../../src/core/files/record-file.ts'
@@ -15,7 +15,7 @@ const schemas = {
   pairs: pairsFileSchema,
 }
 for (const [name, schema] of Object.entries(schemas)) {
-  const json = z.toJSONSchema(schema, { target: 'draft-2020-12', unrepresentable: 'any' })
+  const json = jsonSchemaOf(schema)
   writeFileSync(
     `docs/schema/${name}.schema.json`,
     JSON.stringify({ title: `Lucky Twin ${name}`, ...json }, null, 2) + '\n',

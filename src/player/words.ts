@@ -76,6 +76,8 @@ export function eventWords(table: Table, event: Event): string {
     }
     case 'lost':
       return lostWords(table.speech, event.by)
+    case 'turned-back':
+      return say('turnedBack')
     case 'settled':
       return event.to === 'down' ? say('turnedBack') : ''
     case 'refused':
@@ -102,6 +104,7 @@ export function eventLine(
     case 'miss':
       return { text: say(event.how === 'slip' ? 'seenBefore' : 'notAPair'), tone: 'plain' }
     case 'first-look-over':
+    case 'turned-back':
     case 'flip':
       return { text: '', tone: 'plain' }
     default:

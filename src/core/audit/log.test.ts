@@ -33,7 +33,29 @@ describe('a log of another program', () => {
     expect(audit(lines)).toEqual({ level: 'first', lines: 11, torn: [], presses: 7, breach: null })
   })
 
+  test('that turned the open card back, where that is a rule', () => {
+    const turnsBack: Own = { turn: { onOpen: 'turn-back' } }
+    const lines = [
+      press(100, 'A1', 'p0/a'),
+      press(200, 'A1', null),
+      { at: 200, see: { A1: 'down' } },
+      press(300, 'B1', 'p0/a'),
+      press(400, 'A1', 'p0/a'),
+      { at: 400, see: { A1: 'up', B1: 'up' } },
+    ]
+    expect(audit(lines, turnsBack).breach).toBeNull()
+    // where it is not, the card lies open still
+    expect(audit(lines).breach).toMatchObject({ line: 4 })
+  })
+
   test.each<[string, (object | string)[], number, RegExp, Own?]>([
+    [
+      'an open card that turned up once more',
+      [press(1, 'A1', 'p0/a'), press(2, 'A1', 'p0/a')],
+      3,
+      /A1 turned up p0\/a, but that press only turns the open card back/,
+      { turn: { onOpen: 'turn-back' } },
+    ],
     [
       'a third card turned',
       [...MISS, press(900, 'B1', 'p0/a')],

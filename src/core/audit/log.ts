@@ -146,9 +146,12 @@ function breachOf(game: Game, round: Round, line: Line): string {
   apply(round, input)
   if (line.shows === undefined) return ''
   const hasTurned = round.flips > flips
-  const refused = round.events!.slice(refusals).find((event) => event.kind === 'refused')
+  const events = round.events!.slice(refusals)
+  const turnsBackOpen = events.some((event) => event.kind === 'turned-back')
+  const onlyTurnsBack = `that press only turns ${turnsBackOpen ? 'the open card' : 'the missed cards'} back`
+  const refused = events.find((event) => event.kind === 'refused')
   if (!hasTurned && line.shows !== null)
-    return `${cut(line.cell)} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSED_BECAUSE[refused.reason] : 'that press only turns the missed cards back'}`
+    return `${cut(line.cell)} turned up ${line.shows}, but ${refused?.kind === 'refused' ? REFUSED_BECAUSE[refused.reason] : onlyTurnsBack}`
   if (!hasTurned) return ''
   const is = cardName(round.cells[cell]!, game.deck.pairs)
   if (line.shows === null) return `${cut(line.cell)} stayed as it was, but by the rules it turns up ${is}`

@@ -2,7 +2,17 @@ import { bad, type Result } from '../result.ts'
 import type { Game } from '../game/game.ts'
 import { GAME_FORMAT, GAME_VERSION } from '../game/migrations.ts'
 import type { Language } from '../texts/languages.ts'
-import { MESSAGE_KEYS, MIND_MESSAGES, withOwn, type Message, type Messages } from '../texts/messages.ts'
+import {
+  MESSAGE_KEYS,
+  MIND_MESSAGES,
+  OPEN_MESSAGES,
+  withOwn,
+  type Message,
+  type MessageKey,
+  type Messages,
+} from '../texts/messages.ts'
+import { withoutLaterDefaults } from '../settings/later-keys.ts'
+import { resolveLevel } from '../settings/levels.ts'
 import { hasRivals, mindsOf, seatedMinds } from '../settings/seats.ts'
 import { notAGame } from './file-kind.ts'
 import { gameFrom } from './game-file.ts'
@@ -36,7 +46,10 @@ function wordLists(
   game: Game,
   words: BesideGame['words'],
 ): { keys: string[]; lists: Record<string, Message[]> } {
-  const keys = hasRivals(game) ? MESSAGE_KEYS : MESSAGE_KEYS.filter((key) => !MIND_MESSAGES.has(key))
+  const turnsBack = game.levels.some((level) => resolveLevel(game, level).turn.onOpen === 'turn-back')
+  const unsaid = (key: MessageKey): boolean =>
+    (MIND_MESSAGES.has(key) && !hasRivals(game)) || (OPEN_MESSAGES.has(key) && !turnsBack)
+  const keys = MESSAGE_KEYS.filter((key) => !unsaid(key))
   const lists = Object.entries(words).map(([language, messages]) => {
     const said = withOwn(messages, game.texts?.own[language as Language]?.says)
     return [language, keys.map((key) => said[key])]
@@ -53,7 +66,11 @@ export function gameElement(game: Game, { art, words, credits, drawings }: Besid
   const { checks: _checks, minds = [], ...rest } = game
   const seated = seatedMinds(game)
   const seatedMindList = minds.filter(({ id }) => seated.has(id))
-  const shippedGame = seatedMindList.length ? { ...rest, minds: seatedMindList } : rest
+  const shippedGame = {
+    ...rest,
+    house: withoutLaterDefaults(game.house),
+    ...(seatedMindList.length ? { minds: seatedMindList } : {}),
+  }
   const players = mindsOf(game).filter(({ id }) => seated.has(id))
   const page = {
     version: GAME_VERSION,

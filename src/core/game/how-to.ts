@@ -14,6 +14,7 @@ export function howToPlay(
   { say, clock }: Speech,
 ): HowTo {
   const rest = turn.firstLook > 0 ? [say('playLook', { n: turn.firstLook / 1000 })] : []
+  if (turn.onOpen === 'turn-back') rest.push(say('playOpen'))
   const ends: string[] = []
   if (limits.mode === 'down') ends.push(say('playClock', { time: clock(limits.limit, true) }))
   if (most.turns !== null) ends.push(say('playTurns', { n: most.turns }))

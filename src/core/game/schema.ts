@@ -14,12 +14,14 @@ import type { Game } from './game.ts'
 import { checkSchema } from './check-schema.ts'
 import { mindSchema } from './mind-schema.ts'
 import { creditsSchema, textsSchema } from './texts-schema.ts'
+import { LATER_KEYS } from '../settings/later-keys.ts'
 import { READY_MINDS } from '../settings/mind.ts'
 import {
   BOUNDS,
   CELEBRATIONS,
   CLOCK_MODES,
   CLOCK_STARTS,
+  DEFAULTS,
   DEAL_INS,
   DURING_LOOK,
   FAMILIES,
@@ -30,8 +32,10 @@ import {
   MISS_MOTIONS,
   ON_MATCH,
   ON_MISS,
+  ON_OPEN,
   PICKS,
   REPEATS,
+  SECTIONS,
   STANDS,
   STARS_BY,
   THEN,
@@ -156,6 +160,7 @@ const settingsShape = {
     duringLook: z.enum(DURING_LOOK),
     onMatch: z.enum(ON_MATCH),
     onMiss: z.enum(ON_MISS),
+    onOpen: z.enum(ON_OPEN),
   }),
   clock: z.strictObject({
     mode: z.enum(CLOCK_MODES),
@@ -231,7 +236,19 @@ const settingsShape = {
     loss: boundedInt(BOUNDS.volume),
   }),
 }
-export const settingsSchema: z.ZodType<Settings> = z.strictObject(settingsShape)
+/** The house rules, in which keys that came later may be missing. */
+const houseShape = Object.fromEntries(
+  SECTIONS.map((section) => {
+    const shape: z.ZodObject = settingsShape[section]
+    const later = (LATER_KEYS[section] ?? []).map((key: string) => {
+      const schema = shape.shape[key] as z.ZodType
+      return [key, schema.default((DEFAULTS[section] as Record<string, unknown>)[key])]
+    })
+    return [section, later.length ? shape.extend(Object.fromEntries(later)) : shape]
+  }),
+  // the same sections with the same keys
+) as unknown as typeof settingsShape
+export const settingsSchema: z.ZodType<Settings> = z.strictObject(houseShape)
 
 const levelSchema = z.strictObject({
   id: idSchema,

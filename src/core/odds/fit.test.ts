@@ -100,6 +100,24 @@ describe('fitting', () => {
     ]
     expect(evidenceOf(settings, cells, { inputs })).toEqual({ games: [], first: [300], second: [] })
   })
+  test('a card that was turned up and back alone was seen', () => {
+    const { settings, dealer } = levelOf(6, { turn: { onOpen: 'turn-back' } })
+    const cells = dealer.deal('one')
+    const twin = cells.findIndex((card, cell) => cell > 0 && card === cells[0])
+    const inputs = [0, 0, twin, 0].map((cell, i): Input => ({ at: (i + 1) * 500, do: 'press', cell }))
+    const evidence = evidenceOf(settings, cells, { inputs })
+    const turn = { first: twin, second: 0, isMatch: true, firstSeen: false, secondSeen: true }
+    expect(evidence.games[0]!.turns).toEqual([{ ...turn, twin: 0, ago: 0, alone: [0] }])
+    expect(evidence).toMatchObject({ first: [500, 500], second: [500] })
+    // who takes such pairs remembers, and who passes them by does not
+    const noticeOf = (second: number): number => {
+      const played = [0, 0, twin, second].map((cell, i): Input => ({ at: (i + 1) * 500, do: 'press', cell }))
+      const one = evidenceOf(settings, cells, { inputs: played })
+      return fitMind(joinEvidence(Array.from({ length: TOO_FEW }, () => one))).notice!.value
+    }
+    const other = cells.findIndex((_card, cell) => cell !== 0 && cell !== twin)
+    expect([noticeOf(0), noticeOf(other)]).toEqual([1, 0])
+  })
 })
 
 describe('records of a game', () => {

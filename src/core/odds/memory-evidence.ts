@@ -7,7 +7,8 @@ import { readyAfter } from './play-minds.ts'
 
 /**
  * A turn as it was played: the two cells, whether they matched, and which of them had been seen before. `twin`: the
- * cell of a twin of the first card that was on the board and had been seen, `ago` turns before; −1 for none.
+ * cell of a twin of the first card that was on the board and had been seen, `ago` turns before; −1 for none. `alone`:
+ * cells whose card was turned up and back before this turn, one by one.
  */
 export type TurnEvidence = {
   first: number
@@ -17,6 +18,7 @@ export type TurnEvidence = {
   secondSeen: boolean
   twin: number
   ago: number
+  alone: readonly number[]
 }
 /** What a played game shows about its player's memory: how many cards there were, and its turns. */
 export type GameEvidence = { cards: number; cells: number; turns: TurnEvidence[] }
@@ -40,11 +42,17 @@ export function evidenceOf(
   /** since when the player could press; null after a pause */
   let since: number | null = rules.turn.firstLook
   let isUp = false
+  let alone: number[] = []
   for (const event of replay(rules, cells, game).events!) {
     if (event.kind === 'flip') {
       if (since !== null && event.at > since) evidence[isUp ? 'second' : 'first'].push(event.at - since)
       since = event.at
       isUp = !isUp
+    } else if (event.kind === 'turned-back') {
+      lastSeen[event.cell] = turns.length + 1
+      alone.push(event.cell)
+      since = event.at
+      isUp = false
     } else if (event.kind === 'paused') since = null
     else if (event.kind === 'match' || event.kind === 'miss') {
       const { first, second, turn } = event
@@ -59,7 +67,9 @@ export function evidenceOf(
         secondSeen: lastSeen[second]! > 0,
         twin,
         ago,
+        alone,
       })
+      alone = []
       lastSeen[first] = lastSeen[second] = isMatch ? 0 : turn
       since = event.at + readyAfter(rules, isMatch)
     }

@@ -128,6 +128,25 @@ describe('minds at a table', () => {
     else expect([one, other]).not.toContain(cellOf(second))
   })
 
+  test('have seen a card that a person turned back alone, and go on by themselves', () => {
+    const settings = settingsWith({
+      players: { names: ['Ann', 'Perfect'], minds: [null, 'perfect'] },
+      turn: { onOpen: 'turn-back' },
+    })
+    const round = newRound(settings, dealt(settings))
+    const table = new MindsAtTable([null, READY_MINDS[0]!], round, 'seed', 1)
+    const [one, other] = missOf(round)
+    // its twin is seen alone, then the person misses with another pair
+    const press = (at: number, cell: number): void => apply(round, { at, do: 'press', cell })
+    press(100, twinOf(round, one))
+    press(200, twinOf(round, one))
+    expect(table.haveTurn).toBe(false)
+    press(300, one)
+    press(400, other)
+    const taken = letPlay(table, round, 2).map((input) => ('cell' in input ? input.cell : -1))
+    expect(new Set(taken)).toEqual(new Set([one, twinOf(round, one)]))
+  })
+
   test('press later by as much as the game was paused', () => {
     const settings = seated(settingsWith({ turn: { firstLook: 2000 } }), [EVERYDAY, EVERYDAY])
     const cells = dealt(settings)

@@ -77,6 +77,8 @@ export class MindsAtTable {
     switch (event.kind) {
       case 'flip':
         return this.seeFlip(event.cell, event.at)
+      case 'turned-back':
+        return this.seeTurnedBack(event.cell)
       case 'match':
       case 'miss':
         return this.seeTurn(event.first, event.second, event.kind === 'match', event.at)
@@ -100,6 +102,12 @@ export class MindsAtTable {
     const isFirst = this.first < 0
     this.first = isFirst ? cell : -1
     this.plan = player && isFirst ? { cell: player.second(cell), at: at + player.thought('second') } : null
+  }
+
+  /** A person turned the one open card back: everybody at the table saw it. */
+  private seeTurnedBack(cell: number): void {
+    this.first = -1
+    for (const player of this.players) player?.glimpsed(cell)
   }
 
   /** A turn was judged: everybody at the table saw its cards, and the next player's turn is planned. */

@@ -49,6 +49,12 @@ export class MindPlayer {
     this.holdOnly()
   }
 
+  /** A card was turned up and back, alone. */
+  glimpsed(cell: number): void {
+    if (happens(this.streams.remembering, this.mind.memory.notice)) this.traces.lay(cell)
+    this.holdOnly()
+  }
+
   /** The two cards of a turn settled. */
   settled(first: number, second: number, isMatch: boolean): void {
     const { notice, fade } = this.mind.memory

@@ -58,7 +58,13 @@ function ofGame({ cards, cells, turns }: GameEvidence, notice: number, fade: num
   }
   let sum = 0
   for (const turn of turns) {
-    const { first, second, isMatch, firstSeen, secondSeen, twin } = turn
+    const { first, second, isMatch, firstSeen, secondSeen, twin, alone } = turn
+    for (const cell of alone) {
+      if (places[cell]! < 0) unseen--
+      else remove(cell)
+      add(cell)
+      forgotten += 1 - notice
+    }
     if (!firstSeen || !isMatch) byChance(first, firstSeen)
     else remove(first)
     const place = twin < 0 ? -1 : places[twin]!

@@ -31,6 +31,8 @@ export type Input =
 export type Happening =
   | { kind: 'first-look-over' }
   | { kind: 'flip'; cell: number; turn: number }
+  /** the player turned the one open card back; its flip counts, and it belongs to no turn */
+  | { kind: 'turned-back'; cell: number }
   | {
       kind: 'match' | 'miss'
       how: TurnKind

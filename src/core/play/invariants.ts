@@ -31,7 +31,7 @@ export function broken(round: Round, watch: Watch): Invariant | null {
   if (round.at < watch.at) return 'time'
   watch.at = round.at
   if (round.turns !== round.matches + round.misses) return 'counts'
-  if (round.flips !== round.turns * 2 + (up === 1 ? 1 : 0)) return 'counts'
+  if (round.flips !== round.turns * 2 + round.turnBacks + (up === 1 ? 1 : 0)) return 'counts'
   if (up > 0 && (states[first] !== 'up' || (second >= 0 && states[second] !== 'up'))) return 'two-up'
   if (first >= 0 && first === second) return 'two-up'
   if (rules.score.floorAtZero && round.score < 0) return 'score'

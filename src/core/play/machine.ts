@@ -1,3 +1,4 @@
+import { faceIndex } from '../deck/card.ts'
 import { isLocked, setClock, setClockForLook, startClock } from './clock.ts'
 import { judge, lose, passTurn, tell } from './judge.ts'
 import type { Input, Refusal } from './events.ts'
@@ -43,7 +44,8 @@ export function press(round: Round, at: number, cell: number): void {
   else if (at > round.at) round.at = at
   const { phase } = round
   if ((phase === 'ready' || phase === 'one-up') && round.states[cell] === 'down') flip(round, cell)
-  else if (phase !== 'judged' || !pressEndsLook(round, cell)) refuse(round, cell)
+  else if (!(phase === 'judged' ? pressEndsLook(round, cell) : pressTurnsBack(round, cell)))
+    refuse(round, cell)
   // a look that takes no time is over at once
   if (round.nextDue <= round.at) advance(round, round.at)
 }
@@ -67,6 +69,23 @@ function pressEndsLook(round: Round, cell: number): boolean {
   if (!isWaitingForPress(round) && (duringLook === 'wait' || isWaitingForButton(round))) return false
   settle(round, 'press')
   if (duringLook === 'skip-and-flip') press(round, round.at, cell)
+  return true
+}
+
+/** A press on the one open card, if the rules let it turn that back. Out: whether it did. */
+function pressTurnsBack(round: Round, cell: number): boolean {
+  if (round.phase !== 'one-up' || cell !== round.first || round.rules.turn.onOpen !== 'turn-back')
+    return false
+  round.states[cell] = 'down'
+  round.first = -1
+  round.phase = 'ready'
+  round.turnBacks++
+  // it counts as seen from now on, whatever turn this is
+  if (round.seenIn[cell] === round.turns + 1) {
+    round.seenIn[cell] = -1
+    round.seenFaces[faceIndex(round.cells[cell]!)]!++
+  }
+  if (round.events) tell(round, { kind: 'turned-back', cell })
   return true
 }
 

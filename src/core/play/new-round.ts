@@ -53,6 +53,7 @@ export function newRound(rules: Settings, cells: Cells, listen = true): Round {
     player: 0,
     turns: 0,
     flips: 0,
+    turnBacks: 0,
     matches: 0,
     misses: 0,
     lucky: 0,

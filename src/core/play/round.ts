@@ -27,7 +27,7 @@ export type Round = {
   at: number
   /** by cell; null where there is no card */
   states: (CardState | null)[]
-  /** by cell: the turn in which its card was first flipped, 0 for never */
+  /** by cell: the turn in which its card was first flipped; 0 for never, −1 if it was turned back alone by then */
   seenIn: number[]
   /** by face: how many unmatched cards of it were seen in an earlier turn; follows from seenIn, kept for speed */
   seenFaces: number[]
@@ -56,6 +56,8 @@ export type Round = {
   player: number
   turns: number
   flips: number
+  /** flips whose card was turned back alone, before a second one */
+  turnBacks: number
   matches: number
   misses: number
   lucky: number

@@ -14,6 +14,7 @@ const ON: Record<RuleKey, unknown> = {
   'turn.matchLook': 1,
   'turn.missLook': 1,
   'turn.duringLook': 'skip',
+  'turn.onOpen': 'turn-back',
   'clock.mode': 'down',
   'clock.lookStopsClock': true,
   'clock.matchBonus': 1,
@@ -41,6 +42,7 @@ const offOf = (rule: RuleKey): unknown => {
   if (typeof on === 'boolean') return !on
   const word: Partial<Record<RuleKey, string>> = {
     'turn.duringLook': 'wait',
+    'turn.onOpen': 'stay',
     'clock.mode': 'off',
     'look.missMotion': 'none',
     'look.celebration': 'none',

@@ -9,6 +9,7 @@ const RULES_OFF = {
   'turn.matchLook': { off: 0 },
   'turn.missLook': { off: 0 },
   'turn.duringLook': { off: 'wait' },
+  'turn.onOpen': { off: 'stay' },
   'clock.mode': { off: 'off', only: ['limit', 'startsAt'] },
   'clock.lookStopsClock': { off: false },
   'clock.matchBonus': { off: 0 },

@@ -9,6 +9,8 @@ export const WAYS = ['shuffled', 'in-order', 'apart', 'close', 'arranged'] as co
 export const DURING_LOOK = ['wait', 'skip', 'skip-and-flip'] as const
 export const ON_MATCH = ['stay', 'fade', 'leave'] as const
 export const ON_MISS = ['timed', 'press', 'button'] as const
+/** What a press on the one open card does: nothing, or it turns it back. */
+export const ON_OPEN = ['stay', 'turn-back'] as const
 export const CLOCK_MODES = ['off', 'up', 'down'] as const
 export const CLOCK_STARTS = ['first-flip', 'deal'] as const
 export const LIVES_LOST_ON = ['miss', 'slip'] as const
@@ -57,6 +59,7 @@ export type Way = (typeof WAYS)[number]
 type DuringLook = (typeof DURING_LOOK)[number]
 type OnMatch = (typeof ON_MATCH)[number]
 type OnMiss = (typeof ON_MISS)[number]
+type OnOpen = (typeof ON_OPEN)[number]
 type ClockMode = (typeof CLOCK_MODES)[number]
 type ClockStart = (typeof CLOCK_STARTS)[number]
 type LivesLostOn = (typeof LIVES_LOST_ON)[number]
@@ -111,6 +114,7 @@ export type Settings = {
     duringLook: DuringLook
     onMatch: OnMatch
     onMiss: OnMiss
+    onOpen: OnOpen
   }
   /** times in whole ms */
   clock: {
@@ -196,6 +200,7 @@ export const DEFAULTS: Settings = {
     duringLook: 'wait',
     onMatch: 'stay',
     onMiss: 'timed',
+    onOpen: 'stay',
   },
   clock: {
     mode: 'off',

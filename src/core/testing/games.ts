@@ -12,6 +12,7 @@ import {
   LIVES_LOST_ON,
   ON_MATCH,
   ON_MISS,
+  ON_OPEN,
   type Settings,
 } from '../settings/settings.ts'
 import type { Input } from '../play/events.ts'
@@ -61,6 +62,7 @@ export const anySettings: fc.Arbitrary<Settings> = fc
     duringLook: fc.constantFrom(...DURING_LOOK),
     onMatch: fc.constantFrom(...ON_MATCH),
     onMiss: fc.constantFrom(...ON_MISS),
+    onOpen: fc.constantFrom(...ON_OPEN),
     mode: fc.constantFrom(...CLOCK_MODES),
     limit: fc.integer({ min: 1000, max: 40_000 }),
     startsAt: fc.constantFrom(...CLOCK_STARTS),
@@ -88,6 +90,7 @@ export const anySettings: fc.Arbitrary<Settings> = fc
         duringLook: v.duringLook,
         onMatch: v.onMatch,
         onMiss: v.onMiss,
+        onOpen: v.onOpen,
       },
       clock: {
         mode: v.mode,

@@ -1,6 +1,7 @@
 import Dexie, { type Table } from 'dexie'
 import { ref } from 'vue'
 import type { Game } from '../../core/game/game.ts'
+import { withLaterKeys } from '../../core/settings/later-keys.ts'
 import { newId } from '../../core/settings/new-id.ts'
 import { packed, rememberSound, unpack, type StoredImage } from './art.ts'
 import { frameText, gameOf, partsOf, plainJson, type Parts } from './game-parts.ts'
@@ -116,7 +117,8 @@ async function joinRows(rows: GameRow[], parts: PartRow[]): Promise<StoredGame[]
   const texts = new Map(rows.map(({ key }): [string, string[]] => [key, []]))
   for (const { key, text } of parts) texts.get(key)?.push(text)
   return rows.map(({ key, rev, touched, removed, frame }) => {
-    const game = gameOf(frame, texts.get(key)!)
+    const stored = gameOf(frame, texts.get(key)!)
+    const game = { ...stored, house: withLaterKeys(stored.house) }
     return { key, rev, touched, ...(removed ? { removed } : {}), game: unpack(game, art) }
   })
 }

@@ -10,6 +10,7 @@ export const de: Messages = {
     one: 'Zuerst liegen alle Karten {n} Sekunde lang offen.',
     other: 'Zuerst liegen alle Karten {n} Sekunden lang offen.',
   },
+  playOpen: 'Drück noch einmal auf die offene Karte, um sie wieder umzudrehen.',
   playClock: 'Du hast {time} Zeit.',
   playLives: {
     one: 'Nach {n} Fehlversuch ist das Spiel verloren.',

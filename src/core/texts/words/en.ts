@@ -14,6 +14,7 @@ export const en = {
     one: 'First, all cards are shown for {n} second.',
     other: 'First, all cards are shown for {n} seconds.',
   },
+  playOpen: 'Press the open card again to turn it back.',
   playClock: 'You have {time}.',
   playLives: { one: 'With {n} miss the game is lost.', other: 'With {n} misses the game is lost.' },
   playSlips: {

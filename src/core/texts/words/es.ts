@@ -10,6 +10,7 @@ export const es: Messages = {
     one: 'Al principio se ven todas las cartas durante {n} segundo.',
     other: 'Al principio se ven todas las cartas durante {n} segundos.',
   },
+  playOpen: 'Pulsa otra vez la carta descubierta para volver a taparla.',
   playClock: 'Tienes {time}.',
   playLives: { one: 'Con {n} fallo se pierde la partida.', other: 'Con {n} fallos se pierde la partida.' },
   playSlips: {

@@ -10,6 +10,7 @@ export const fr: Messages = {
     one: 'D’abord, toutes les cartes restent visibles {n} seconde.',
     other: 'D’abord, toutes les cartes restent visibles {n} secondes.',
   },
+  playOpen: 'Appuie encore sur la carte découverte pour la retourner.',
   playClock: 'Tu as {time}.',
   playLives: {
     one: 'La partie est perdue après {n} erreur.',

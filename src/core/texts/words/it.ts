@@ -10,6 +10,7 @@ export const it: Messages = {
     one: 'All’inizio tutte le carte restano scoperte per {n} secondo.',
     other: 'All’inizio tutte le carte restano scoperte per {n} secondi.',
   },
+  playOpen: 'Premi di nuovo la carta scoperta per ricoprirla.',
   playClock: 'Hai {time}.',
   playLives: { one: 'Con {n} errore la partita è persa.', other: 'Con {n} errori la partita è persa.' },
   playSlips: {

@@ -7,6 +7,7 @@ export const ja: Messages = {
   playTwins: 'カードを2枚ずつめくります。同じ2枚がペアです。',
   playRelated: 'カードを2枚ずつめくります。対になる2枚がペアです。',
   playLook: 'はじめに{n}秒間、すべてのカードが見えます。',
+  playOpen: '表のカードをもう一度押すと、裏に戻ります。',
   playClock: '制限時間は{time}です。',
   playLives: '{n}回はずすと負けです。',
   playSlips: '一度見たカードで{n}回はずすと負けです。',

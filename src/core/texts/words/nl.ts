@@ -10,6 +10,7 @@ export const nl: Messages = {
     one: 'Eerst liggen alle kaarten {n} seconde open.',
     other: 'Eerst liggen alle kaarten {n} seconden open.',
   },
+  playOpen: 'Druk nog eens op de open kaart om die terug te draaien.',
   playClock: 'Je hebt {time}.',
   playLives: { one: 'Na {n} misser is het spel verloren.', other: 'Na {n} missers is het spel verloren.' },
   playSlips: {

@@ -12,6 +12,7 @@ export const pl: Messages = {
     many: 'Najpierw wszystkie karty są odkryte przez {n} sekund.',
     other: 'Najpierw wszystkie karty są odkryte przez {n} sekundy.',
   },
+  playOpen: 'Naciśnij odkrytą kartę jeszcze raz, aby ją zakryć.',
   playClock: 'Masz {time}.',
   playLives: {
     one: 'Po {n} błędzie gra jest przegrana.',

@@ -10,6 +10,7 @@ export const pt: Messages = {
     one: 'Primeiro, todas as cartas ficam abertas por {n} segundo.',
     other: 'Primeiro, todas as cartas ficam abertas por {n} segundos.',
   },
+  playOpen: 'Pressione de novo a carta aberta para virá-la de volta.',
   playClock: 'Você tem {time}.',
   playLives: { one: 'Com {n} erro, o jogo acaba.', other: 'Com {n} erros, o jogo acaba.' },
   playSlips: {

@@ -7,6 +7,7 @@ export const tr: Messages = {
   playTwins: 'Her seferinde iki kart aç. Aynı olan iki kart bir çifttir.',
   playRelated: 'Her seferinde iki kart aç. Birbirine ait iki kart bir çifttir.',
   playLook: 'Önce bütün kartlar {n} saniye açık durur.',
+  playOpen: 'Açık karta yeniden basınca kart kapanır.',
   playClock: 'Süren {time}.',
   playLives: '{n} hatada oyun kaybedilir.',
   playSlips: 'Görmüş olduğun kartlarda {n} kez yanılırsan oyun kaybedilir.',

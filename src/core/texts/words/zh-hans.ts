@@ -7,6 +7,7 @@ export const zhHans: Messages = {
   playTwins: '每次翻开两张牌。相同的两张是一对。',
   playRelated: '每次翻开两张牌。相配的两张是一对。',
   playLook: '开始时，所有牌会亮出 {n} 秒。',
+  playOpen: '再按一次翻开的牌，可以把它翻回去。',
   playClock: '限时 {time}。',
   playLives: '翻错 {n} 次就输了。',
   playSlips: '看过的牌翻错 {n} 次就输了。',

@@ -72,6 +72,11 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['skip', 'ends it'],
     ['skip-and-flip', 'ends it and turns the next card'],
   ),
+  'turn.onOpen': choice(
+    'A press on the one open card',
+    ['stay', 'does nothing'],
+    ['turn-back', 'turns it back'],
+  ),
   'turn.onMatch': choice(
     'What happens to twins',
     ['stay', 'stay face up'],

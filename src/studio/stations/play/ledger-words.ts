@@ -16,6 +16,8 @@ export function eventWords(event: Event, columns: number): string {
       return 'first look over'
     case 'flip':
       return `flip ${name(event.cell)}`
+    case 'turned-back':
+      return `${name(event.cell)} turned back alone`
     case 'match':
       return `match ${name(event.first)} ${name(event.second)}, ${event.how}${signed(event.points)}`
     case 'miss':

@@ -51,6 +51,9 @@ const limited = computed(() => settings.value.limits.lives !== null || settings.
     <li>
       <InTurn>
         A player turns one card, then another.
+        <RuleClause name="onOpen"
+          >A press on the one open card <SettingChoice section="turn" name="onOpen" />.</RuleClause
+        >
         <RuleClause name="matchLook"
           >Pairs stay open for <SettingNumber section="turn" name="matchLook" />.</RuleClause
         >

@@ -65,6 +65,12 @@ export const CLAUSES = {
     needs: pressTells,
     first: () => ({ duringLook: 'skip' }),
   },
+  onOpen: {
+    paragraph: 2,
+    adds: 'an open card that may be turned back',
+    rule: 'turn.onOpen',
+    first: () => ({ onOpen: 'turn-back' }),
+  },
   lookStopsClock: {
     paragraph: 2,
     adds: 'a clock that stops during the pause',

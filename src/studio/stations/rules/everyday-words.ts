@@ -24,6 +24,7 @@ const EVERYDAY: Partial<Record<SettingPath, string>> = {
   'turn.matchLook': 'delay pause speed slow fast wait time found duration',
   'turn.missLook': 'delay pause speed slow fast wait time wrong mistake flip back duration flips',
   'turn.duringLook': 'skip tap click touch lock block impatient',
+  'turn.onOpen': 'undo take back flip back close same card twice peek',
   'turn.onMatch': 'remove disappear vanish hide found',
   'turn.onMiss': 'flip back close cover wrong mistake flips',
   'clock.mode': 'timer stopwatch countdown time',

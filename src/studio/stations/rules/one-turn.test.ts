@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { resolveLevel } from '../../../core/settings/levels.ts'
-import { DURING_LOOK, ON_MATCH, ON_MISS, type Settings } from '../../../core/settings/settings.ts'
+import { DURING_LOOK, ON_MATCH, ON_MISS, ON_OPEN, type Settings } from '../../../core/settings/settings.ts'
 import { prepareDeal } from '../../../core/deal/deal.ts'
 import { replay } from '../../../core/play/replay.ts'
 import { gameWith, pairsNamed } from '../../../core/testing/games.ts'
@@ -14,6 +14,7 @@ const anyTurn: fc.Arbitrary<Settings['turn']> = fc.record({
   duringLook: fc.constantFrom(...DURING_LOOK),
   onMatch: fc.constantFrom(...ON_MATCH),
   onMiss: fc.constantFrom(...ON_MISS),
+  onOpen: fc.constantFrom(...ON_OPEN),
 })
 
 describe('one turn', () => {

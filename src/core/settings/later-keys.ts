@@ -1,0 +1,33 @@
+import { DEFAULTS, SECTIONS, type Section, type Settings } from './settings.ts'
+
+/** Keys of the settings that came after version 1.0.0, by section: house rules without one have its default. */
+export const LATER_KEYS: { readonly [S in Section]?: readonly (keyof Settings[S] & string)[] } = {
+  turn: ['onOpen'],
+}
+
+type Keys = Record<string, unknown>
+
+/** House rules from before a key came, with its default; complete ones as they are. */
+export function withLaterKeys(house: Settings): Settings {
+  const sections = SECTIONS.filter((section) =>
+    LATER_KEYS[section]?.some((key: string) => !Object.hasOwn(house[section], key)),
+  )
+  const filled = sections.map((section) => {
+    const defaults = DEFAULTS[section] as Keys
+    const later = Object.fromEntries(LATER_KEYS[section]!.map((key: string) => [key, defaults[key]]))
+    return [section, { ...later, ...house[section] }]
+  })
+  return sections.length ? { ...house, ...(Object.fromEntries(filled) as Partial<Settings>) } : house
+}
+
+/** House rules without the later keys that have their default, as a shipped page holds them. */
+export function withoutLaterDefaults(house: Settings): Settings {
+  const sections = Object.entries(house).map(([section, keys]: [string, Keys]) => {
+    const later: readonly string[] = LATER_KEYS[section as Section] ?? []
+    const defaults = DEFAULTS[section as Section] as Keys
+    const isSaid = ([key, value]: [string, unknown]): boolean =>
+      !later.includes(key) || JSON.stringify(value) !== JSON.stringify(defaults[key])
+    return [section, Object.fromEntries(Object.entries(keys).filter(isSaid))]
+  })
+  return Object.fromEntries(sections) as Settings
+}
