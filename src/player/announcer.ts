@@ -60,5 +60,12 @@ export function newAnnouncer(table: Table, hud: Hud) {
   /** The last message no longer holds. */
   const hush = (): void => hud.say('', 'plain')
 
-  return { live, dealt: announceDeal, looks, tell, watchClock, hush }
+  /** No card has the mark that was typed. */
+  function noMark(mark: string): void {
+    const words = table.speech.say('noMark', { mark })
+    hud.say(words, 'plain')
+    live.textContent = words
+  }
+
+  return { live, noMark, dealt: announceDeal, looks, tell, watchClock, hush }
 }

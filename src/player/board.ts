@@ -7,6 +7,7 @@ import { element } from './element.ts'
 import { faceElement } from './face.ts'
 import { isStill } from './motion.ts'
 import type { Table } from './table.ts'
+import { marksOn } from './typing.ts'
 import { cardLabel } from './words.ts'
 
 /** What is drawn of one card; compared before anything is touched. */
@@ -54,6 +55,7 @@ export class BoardView {
     this.#placedFor = ''
     this.behind.build()
     if (!table.round) return
+    const marks = marksOn(table)
     for (let row = 0; row < rows; row++) {
       const line = element('div', 'lt-row')
       line.setAttribute('role', 'row')
@@ -61,7 +63,7 @@ export class BoardView {
         const cell = row * columns + column
         const box = element('div', 'lt-cell')
         box.setAttribute('role', 'gridcell')
-        const view = table.round.cells[cell] === NO_CARD ? null : this.#card(cell)
+        const view = table.round.cells[cell] === NO_CARD ? null : this.#card(cell, marks[cell] ?? null)
         if (view) box.append(view.button)
         else box.setAttribute('aria-label', cardLabel(table, cell))
         this.#cards.push(view)
@@ -73,9 +75,11 @@ export class BoardView {
     this.draw()
   }
 
-  #card(cell: number): CardView {
+  #card(cell: number, mark: string | null): CardView {
     const front = element('span', 'lt-front')
-    const inner = element('span', 'lt-inner', element('span', 'lt-back'))
+    const back = element('span', 'lt-back')
+    if (mark !== null) back.dataset.mark = mark
+    const inner = element('span', 'lt-inner', back)
     const button = element('button', 'lt-card', inner)
     button.type = 'button'
     button.dataset.cell = String(cell)

@@ -7,7 +7,7 @@ import type { Figure } from '../core/settings/settings.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Best } from './best.ts'
 import { MINDS_PLAY } from './minds-play.ts'
-import { playerNames, type Table } from './table.ts'
+import { isOnlyRound, playerNames, type Table } from './table.ts'
 import { languageOf } from './words.ts'
 
 type FigureView = { box: HTMLElement; value: HTMLElement }
@@ -30,6 +30,7 @@ export class Hud {
   readonly #fill = element('div', 'lt-limit-fill')
   readonly #soundButton: HTMLButtonElement
   readonly #pauseButton: HTMLButtonElement
+  readonly #levelsButton: HTMLButtonElement
   readonly #turnBackButton: HTMLButtonElement
   readonly #line = element('p', 'lt-line')
   #last = new Map<HTMLElement, string>()
@@ -53,8 +54,8 @@ export class Hud {
       element('div', 'lt-level-row', this.#title, this.#place),
     )
     const buttons = element('div', 'lt-buttons', this.#soundButton, this.#pauseButton)
-    if (withLevels && table.game.levels.length > 1)
-      buttons.prepend(button('lt-round', say('levels'), acts.levels, 'levels'))
+    this.#levelsButton = button('lt-round', say('levels'), acts.levels, 'levels')
+    if (withLevels && table.game.levels.length > 1) buttons.prepend(this.#levelsButton)
     this.head = element('header', 'lt-head', name, buttons, this.#row, this.#seats)
     this.bar.append(this.#fill)
     this.#seats.setAttribute('aria-label', say('players'))
@@ -85,6 +86,7 @@ export class Hud {
       this.#soundButton.setAttribute('aria-pressed', String(table.sound))
     }
     hide(this.#soundButton, !settings.sound.on)
+    hide(this.#levelsButton, isOnlyRound(table))
     const playing = round !== null && !isOver(round)
     this.#pauseButton.disabled = !playing
     hide(this.#row, round === null)

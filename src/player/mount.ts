@@ -14,6 +14,7 @@ import { element, on, useDrawings, type Drawings } from './element.ts'
 import type { Art } from './face.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
+import { listenToMarks } from './typing.ts'
 import { newLoop } from './loop.ts'
 import { keepPace, moveByLook } from './motion.ts'
 import { PanelHost } from './panel-host.ts'
@@ -25,6 +26,7 @@ import { readNames } from './who-panel.ts'
 import {
   act,
   dealTable,
+  isOnlyRound,
   newEvents,
   newTable,
   nextDue,
@@ -46,6 +48,8 @@ export type PlayerOptions = {
   speech: Speech
   /** the level to start with; the first of the ladder if the id is unknown */
   level?: string
+  /** whether one round is played, and its result stays */
+  onlyOne?: boolean
   /** the seed of the first deal; later rounds follow the level's own rule */
   seed?: string
   /** whether the player may choose levels; off if something around the table does */
@@ -97,6 +101,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const table = newTable(game, options.art, findLevel(game, options.level) ?? game.levels[0]!, options.speech)
   if (MINDS_PLAY) table.rivals = options.rivals
   table.glass = options.glass ?? false
+  table.onlyOne = options.onlyOne
   table.ownNames = readNames(keepNames)
   table.asksWho = keepNames !== null && options.level === undefined
   table.opens = options.page?.opening ?? false
@@ -148,6 +153,15 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const ends = [
     () => resized.disconnect(),
     listen(board, table, (cell) => input({ do: 'press', cell })),
+    listenToMarks(root, table, {
+      show: (typed) => hud.say(typed, 'plain'),
+      press(cell) {
+        hud.say('', 'plain')
+        table.cursor = cell
+        input({ do: 'press', cell })
+      },
+      refuse: announcer.noMark,
+    }),
     on(document, 'visibilitychange', () => {
       if (document.hidden && table.panel === 'none' && table.inputs.length > 0) pause()
     }),
@@ -287,7 +301,8 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   function finish(): void {
     const { then } = table.settings.finish
     const won = table.round!.phase === 'won'
-    if (then === 'deal-again') deal()
+    if (isOnlyRound(table)) open('result')
+    else if (then === 'deal-again') deal()
     else if (then === 'next-level' && won && nextLevel(table)) {
       open('brief')
       table.briefUntil = performance.now() + BRIEF

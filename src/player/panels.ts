@@ -10,7 +10,7 @@ import { creditsPanel, languagesPanel, leaveButton, moreButtons, openingPanel } 
 import type { PanelActs } from './panel-acts.ts'
 import { panel } from './panel-box.ts'
 import { whoPanel } from './who-panel.ts'
-import { nextLevel, playerNames, type Table } from './table.ts'
+import { isOnlyRound, nextLevel, playerNames, type Table } from './table.ts'
 import { languageOf, lostWords, tale } from './words.ts'
 
 /** The panel over the board now, or null. `best` are the results won so far. */
@@ -23,7 +23,7 @@ export function panelFor(table: Table, acts: PanelActs, best: Best): HTMLElement
         [element('p', '', say('pausedText'))],
         [
           button('lt-button lt-main', say('goOn'), acts.resume, 'play'),
-          button('lt-button', say('startOver'), acts.again, 'again'),
+          ...(isOnlyRound(table) ? [] : [button('lt-button', say('startOver'), acts.again, 'again')]),
         ],
         moreButtons(table, acts),
       )
@@ -85,9 +85,10 @@ function resultPanel(table: Table, acts: PanelActs): HTMLElement {
     acts.again,
     'again',
   )
-  const buttons = [again]
+  const isLast = isOnlyRound(table)
+  const buttons = isLast ? [] : [again]
   if (won && table.settings.look.behind) buttons.push(peekButton(table, acts))
-  if (won && next)
+  if (won && next && !isLast)
     buttons.unshift(
       button('lt-button lt-main lt-next', say('next', { level: next.name }), () => acts.deal(next), 'next'),
     )

@@ -26,6 +26,7 @@ const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!
 const place = document.getElementById('lucky-twin')!
 const query = new URLSearchParams(location.search)
 const level = query.get('level') ?? undefined
+const onlyOne = query.get('rounds') === '1'
 const seed = query.get('seed')?.slice(0, 64) || undefined
 // several frames of one game can each keep their own
 const keptAs = query.get('keep')?.slice(0, 64)
@@ -59,6 +60,7 @@ function speak(language: Language): void {
     speech: newSpeech(language, messagesIn(language)),
     level,
     seed,
+    onlyOne,
     open,
     keep: under(''),
     keepNames: under(':names'),

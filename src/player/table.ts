@@ -45,6 +45,8 @@ export type Table = {
   readonly art: Art
   /** what everything is said in */
   readonly speech: Speech
+  /** whether whoever holds the table wants one round; a level may ask for it too */
+  onlyOne?: boolean
   level: Level
   settings: Settings
   seed: string
@@ -108,6 +110,10 @@ const begun = () => ({
   laysBoard: true,
   drawsCards: false,
 })
+
+/** Whether this round is the only one. */
+export const isOnlyRound = ({ onlyOne, settings }: Readonly<Table>): boolean =>
+  onlyOne === true || settings.finish.rounds === 'one'
 
 export function newTable(game: Game, art: Art, level: Level, speech: Speech): Table {
   return {

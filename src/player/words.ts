@@ -7,6 +7,7 @@ import type { RoundResult } from '../core/play/result.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Speech } from '../core/texts/speech.ts'
 import { playerNames, type Table } from './table.ts'
+import { marksOn } from './typing.ts'
 
 /** Everything the table says, in words of its language. */
 
@@ -16,7 +17,9 @@ export const languageOf = ({ game, speech }: Table, name: string): string =>
     ? speech.language
     : languagesOf(game)[0]
 
-const nameOf = (table: Table, cell: number): string => cellName(cell, table.settings.board.columns)
+/** What a card is called: the mark on its back, or its cell. */
+const nameOf = (table: Table, cell: number): string =>
+  marksOn(table)[cell] ?? cellName(cell, table.settings.board.columns)
 
 /** What the card in a cell shows, in words. */
 export function cardWords(table: Table, cell: number): string {

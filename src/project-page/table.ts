@@ -72,17 +72,24 @@ export function showTable(place: HTMLElement, game: Game): void {
     place.style.setProperty('--table', settings.look.table)
     board.style.setProperty('--columns', String(firstDeal.columns))
     board.style.setProperty('--rows', String(firstDeal.rows))
-    board.replaceChildren(...firstDeal.cells.map((card, cell) => (card === null ? gap() : cardAt(cell))))
+    let count = 0
+    board.replaceChildren(
+      ...firstDeal.cells.map((card, cell) => (card === null ? gap() : cardAt(cell, ++count))),
+    )
     draw()
   }
 
-  function cardAt(cell: number): HTMLElement {
+  /** The card of a cell, and which it is among the cards, from 1. */
+  function cardAt(cell: number, number: number): HTMLElement {
     const card = element('button', { className: 'card' })
     const { ink, paper } = game.deck.back
     card.style.setProperty('--back-ink', ink)
     card.style.setProperty('--back-paper', paper)
     const name = wordsOn(game, table.dealt.cells[cell]!)
     card.append(drawnFace(orThrow(faceOf(game, table.dealt.cards[cell]!)), name))
+    const { marks } = table.settings.look
+    if (marks !== 'none')
+      card.dataset.mark = marks === 'cells' ? nameOf(cell, table.dealt.columns) : String(number)
     card.onclick = () => {
       press(table.round, now(), cell)
       draw()
@@ -98,7 +105,7 @@ export function showTable(place: HTMLElement, game: Game): void {
       if (state === null) continue
       const isOpen = round.phase === 'first-look' || state === 'up' || state === 'matched'
       card.dataset.state = isOpen && state === 'down' ? 'up' : state
-      const where = `${String.fromCharCode(65 + (cell % dealt.columns))}${Math.floor(cell / dealt.columns) + 1}`
+      const where = nameOf(cell, dealt.columns)
       card.ariaLabel = isOpen ? `${where}, ${wordsOn(game, dealt.cells[cell]!)}` : `${where}, face down`
       if (state === 'gone') card.ariaLabel = `${where}, taken`
     }
@@ -106,12 +113,18 @@ export function showTable(place: HTMLElement, game: Game): void {
       if (kind in MOMENTS) hear(MOMENTS[kind as 'flip'], settings)
     eventCount = eventsOf(round).length
     figures.textContent = figuresOf(round, settings)
+    const isOver = round.phase === 'won' || round.phase === 'lost'
+    again.hidden = levels.hidden = isOver && settings.finish.rounds === 'one'
     // a screen reader reads each writing anew
     const line = lineFor(round, settings)
     if (status.textContent !== line) status.textContent = line
     back.hidden = !(round.phase === 'judged' && !round.judgedMatch && settings.turn.onMiss === 'button')
   }
 }
+
+/** A cell's name: "C3". */
+const nameOf = (cell: number, columns: number): string =>
+  `${String.fromCharCode(65 + (cell % columns))}${Math.floor(cell / columns) + 1}`
 
 /** The line of figures: those that the level has. */
 function figuresOf(round: Round, { clock, limits }: LevelSettings): string {
@@ -141,6 +154,7 @@ const LINES = {
     how === 'lucky' ? 'A lucky pair!' : 'A pair!',
   miss: ({ how }: RoundEvent & { kind: 'match' | 'miss' }) =>
     how === 'slip' ? 'Not a pair, and you had seen one of them' : 'Not a pair',
+  'turned-back': () => 'Turned back',
   passed: ({ to }: RoundEvent & { kind: 'passed' }, names: readonly string[]) => `${names[to]} is next`,
   won: () => 'All pairs found!',
   lost: ({ by }: RoundEvent & { kind: 'lost' }) =>

@@ -5,12 +5,12 @@ import type { Language } from '../texts/languages.ts'
 import {
   MESSAGE_KEYS,
   MIND_MESSAGES,
-  OPEN_MESSAGES,
   withOwn,
   type Message,
   type MessageKey,
   type Messages,
 } from '../texts/messages.ts'
+import type { Settings } from '../settings/settings.ts'
 import { withoutLaterDefaults } from '../settings/later-keys.ts'
 import { resolveLevel } from '../settings/levels.ts'
 import { hasRivals, mindsOf, seatedMinds } from '../settings/seats.ts'
@@ -41,14 +41,23 @@ export type BesideGame = {
   drawings: Record<string, string>
 }
 
+/** Messages that are said only where a level has a rule. */
+const RULE_MESSAGES: Partial<Record<MessageKey, (settings: Settings) => boolean>> = {
+  playOpen: ({ turn }) => turn.onOpen === 'turn-back',
+  playMarks: ({ look }) => look.marks !== 'none',
+  noMark: ({ look }) => look.marks !== 'none',
+}
+
 /** The messages that a game needs, of several languages, as lists in one order, which is written down once. */
 function wordLists(
   game: Game,
   words: BesideGame['words'],
 ): { keys: string[]; lists: Record<string, Message[]> } {
-  const turnsBack = game.levels.some((level) => resolveLevel(game, level).turn.onOpen === 'turn-back')
-  const unsaid = (key: MessageKey): boolean =>
-    (MIND_MESSAGES.has(key) && !hasRivals(game)) || (OPEN_MESSAGES.has(key) && !turnsBack)
+  const levels = game.levels.map((level) => resolveLevel(game, level))
+  const unsaid = (key: MessageKey): boolean => {
+    const isOn = RULE_MESSAGES[key]
+    return (MIND_MESSAGES.has(key) && !hasRivals(game)) || (isOn !== undefined && !levels.some(isOn))
+  }
   const keys = MESSAGE_KEYS.filter((key) => !unsaid(key))
   const lists = Object.entries(words).map(([language, messages]) => {
     const said = withOwn(messages, game.texts?.own[language as Language]?.says)

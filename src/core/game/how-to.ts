@@ -9,12 +9,13 @@ export type HowTo = { opening: string; own: string; turn: string; rest: string[]
 
 /** In: a level's resolved settings, whether related pairs lie on the board, and the language. */
 export function howToPlay(
-  { turn, clock: limits, limits: most }: Settings,
+  { turn, clock: limits, limits: most, look }: Settings,
   related: boolean,
   { say, clock }: Speech,
 ): HowTo {
   const rest = turn.firstLook > 0 ? [say('playLook', { n: turn.firstLook / 1000 })] : []
   if (turn.onOpen === 'turn-back') rest.push(say('playOpen'))
+  if ((look.marks ?? 'none') !== 'none') rest.push(say('playMarks'))
   const ends: string[] = []
   if (limits.mode === 'down') ends.push(say('playClock', { time: clock(limits.limit, true) }))
   if (most.turns !== null) ends.push(say('playTurns', { n: most.turns }))

@@ -29,12 +29,14 @@ import {
   FLIPS,
   LENGTHS,
   LIVES_LOST_ON,
+  MARKS,
   MISS_MOTIONS,
   ON_MATCH,
   ON_MISS,
   ON_OPEN,
   PICKS,
   REPEATS,
+  ROUNDS,
   SECTIONS,
   STANDS,
   STARS_BY,
@@ -193,7 +195,7 @@ const settingsShape = {
     matchGoesAgain: z.boolean(),
     offersRival: z.boolean(),
   }),
-  finish: z.strictObject({ wait: boundedInt(BOUNDS.wait), then: z.enum(THEN) }),
+  finish: z.strictObject({ wait: boundedInt(BOUNDS.wait), then: z.enum(THEN), rounds: z.enum(ROUNDS) }),
   head: z.strictObject({
     figures: z
       .array(z.enum(FIGURES))
@@ -211,6 +213,7 @@ const settingsShape = {
     missMotion: z.enum(MISS_MOTIONS),
     missStrength: boundedInt(BOUNDS.strength),
     celebration: z.enum(CELEBRATIONS),
+    marks: z.enum(MARKS),
   }),
   sound: z.strictObject({
     on: z.boolean(),

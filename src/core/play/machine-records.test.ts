@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
+import { OPEN_CARD_RECORDS } from '../testing/open-card-records.ts'
 import { RECORDS } from '../testing/round-records.ts'
 import type { Input } from './events.ts'
 import { apply } from './machine.ts'
@@ -22,15 +23,18 @@ function played(steps: string): { inputs: Input[]; until?: number } {
 }
 
 describe('the rules, one by one', () => {
-  test.each(RECORDS)('%s', (_what, own, steps, { phase, up, player, ...expected }) => {
-    const settings = settingsWith({ ...own, board: { rows: 2, columns: 2 }, deal: { way: 'in-order' } })
-    const round = replay(settings, cellsOf(settings, pairsNamed(2)), played(steps))
-    expect(resultOf(round)).toMatchObject(expected)
-    if (expected.refused) expect(round.refused).toEqual(expected.refused)
-    if (player !== undefined) expect(round.player).toBe(player)
-    if (phase) expect(round.phase).toBe(phase)
-    if (up) expect(round.states.map((state) => state![0]).join(' ')).toBe(up)
-  })
+  test.each([...RECORDS, ...OPEN_CARD_RECORDS])(
+    '%s',
+    (_what, own, steps, { phase, up, player, ...expected }) => {
+      const settings = settingsWith({ ...own, board: { rows: 2, columns: 2 }, deal: { way: 'in-order' } })
+      const round = replay(settings, cellsOf(settings, pairsNamed(2)), played(steps))
+      expect(resultOf(round)).toMatchObject(expected)
+      if (expected.refused) expect(round.refused).toEqual(expected.refused)
+      if (player !== undefined) expect(round.player).toBe(player)
+      if (phase) expect(round.phase).toBe(phase)
+      if (up) expect(round.states.map((state) => state![0]).join(' ')).toBe(up)
+    },
+  )
 
   test('related twins match, two of the same face do not', () => {
     const settings = settingsWith({

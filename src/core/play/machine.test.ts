@@ -67,6 +67,8 @@ describe('for any level, deal and inputs', () => {
         const matched = new Set<number>()
         for (const event of replay(settings, cells, { inputs }).events!) {
           if (event.kind === 'flip' && !seenIn.has(event.cell)) seenIn.set(event.cell, event.turn)
+          // turned back alone it counts as seen before any turn
+          if (event.kind === 'turned-back') seenIn.set(event.cell, 0)
           if (event.kind !== 'match' && event.kind !== 'miss') continue
           const { first, second, turn, how } = event
           const before = (cell: number): boolean => (seenIn.get(cell) ?? turn) < turn

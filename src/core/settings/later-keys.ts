@@ -3,6 +3,8 @@ import { DEFAULTS, SECTIONS, type Section, type Settings } from './settings.ts'
 /** Keys of the settings that came after version 1.0.0, by section: house rules without one have its default. */
 export const LATER_KEYS: { readonly [S in Section]?: readonly (keyof Settings[S] & string)[] } = {
   turn: ['onOpen'],
+  finish: ['rounds'],
+  look: ['marks'],
 }
 
 type Keys = Record<string, unknown>

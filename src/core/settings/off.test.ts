@@ -31,9 +31,11 @@ const ON: Record<RuleKey, unknown> = {
   'score.floorAtZero': false,
   'score.stars': { by: 'score', at: [1, 2, 3] },
   'finish.wait': 1,
+  'finish.rounds': 'one',
   'look.missMotion': 'dim',
   'look.celebration': 'fan',
   'look.behind': { kind: 'picture', name: 'gear' },
+  'look.marks': 'cells',
 }
 /** What each rule is when it is off, found by its kind. */
 const offOf = (rule: RuleKey): unknown => {
@@ -43,9 +45,11 @@ const offOf = (rule: RuleKey): unknown => {
   const word: Partial<Record<RuleKey, string>> = {
     'turn.duringLook': 'wait',
     'turn.onOpen': 'stay',
+    'finish.rounds': 'any',
     'clock.mode': 'off',
     'look.missMotion': 'none',
     'look.celebration': 'none',
+    'look.marks': 'none',
   }
   return word[rule] ?? null
 }

@@ -26,9 +26,11 @@ const RULES_OFF = {
   'score.floorAtZero': { off: true },
   'score.stars': { off: null },
   'finish.wait': { off: 0 },
+  'finish.rounds': { off: 'any' },
   'look.missMotion': { off: 'none', only: ['missStrength'] },
   'look.celebration': { off: 'none' },
   'look.behind': { off: null },
+  'look.marks': { off: 'none' },
 } as const satisfies Record<string, Off>
 export type RuleKey = keyof typeof RULES_OFF
 

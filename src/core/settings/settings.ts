@@ -15,6 +15,8 @@ export const CLOCK_MODES = ['off', 'up', 'down'] as const
 export const CLOCK_STARTS = ['first-flip', 'deal'] as const
 export const LIVES_LOST_ON = ['miss', 'slip'] as const
 export const STARS_BY = ['score', 'turns', 'time'] as const
+/** How many rounds a page plays: any number, or one, whose result stays. */
+export const ROUNDS = ['any', 'one'] as const
 export const THEN = ['result', 'deal-again', 'next-level'] as const
 /** Where the board stands on the table. */
 export const STANDS = [
@@ -50,6 +52,8 @@ export const FAMILIES = ['brass', 'wood', 'glass', 'reed'] as const
 export const MISS_MOTIONS = ['none', 'shake', 'nudge', 'dim'] as const
 /** What passes over the table when a game is won. */
 export const CELEBRATIONS = ['none', 'wave', 'fan', 'sparks', 'picture'] as const
+/** What the backs bear: nothing, numbers from 1, or the names of the cells. */
+export const MARKS = ['none', 'numbers', 'cells'] as const
 /** How the cards arrive on the table. */
 export const DEAL_INS = ['in-turn', 'from-middle', 'at-once', 'lying'] as const
 
@@ -65,6 +69,7 @@ type ClockStart = (typeof CLOCK_STARTS)[number]
 type LivesLostOn = (typeof LIVES_LOST_ON)[number]
 export type StarsBy = (typeof STARS_BY)[number]
 type Then = (typeof THEN)[number]
+type Rounds = (typeof ROUNDS)[number]
 export type Stand = (typeof STANDS)[number]
 export type Flip = (typeof FLIPS)[number]
 export type Figure = (typeof FIGURES)[number]
@@ -72,6 +77,7 @@ export type DealIn = (typeof DEAL_INS)[number]
 export type Moment = (typeof MOMENTS)[number]
 export type Family = (typeof FAMILIES)[number]
 type MissMotion = (typeof MISS_MOTIONS)[number]
+export type Marks = (typeof MARKS)[number]
 type Celebration = (typeof CELEBRATIONS)[number]
 /** A sound from a file of the author's: a WAV, MP3 or OGG as a data URL, and the file's name. */
 export type OwnSound = { name: string; src: string }
@@ -150,7 +156,7 @@ export type Settings = {
    */
   head: { figures: Figure[] | null; level: boolean; title: boolean }
   /** `wait` in ms, from the last judgement to what follows */
-  finish: { wait: number; then: Then }
+  finish: { wait: number; then: Then; rounds: Rounds }
   look: {
     table: string
     flip: Flip
@@ -160,6 +166,7 @@ export type Settings = {
     /** of the motion of a miss, in percent of the usual */
     missStrength: number
     celebration: Celebration
+    marks: Marks
   }
   /** `volume` in percent; then the sound of each moment */
   sound: { on: boolean; family: Family; volume: number } & Record<Moment, SoundChoice>
@@ -224,7 +231,7 @@ export const DEFAULTS: Settings = {
     stars: null,
   },
   players: { names: ['Player 1'], minds: [], matchGoesAgain: true, offersRival: false },
-  finish: { wait: 1200, then: 'result' },
+  finish: { wait: 1200, then: 'result', rounds: 'any' },
   head: { figures: null, level: true, title: false },
   look: {
     table: '#383a63',
@@ -234,6 +241,7 @@ export const DEFAULTS: Settings = {
     missMotion: 'shake',
     missStrength: 100,
     celebration: 'wave',
+    marks: 'none',
   },
   sound: {
     on: true,

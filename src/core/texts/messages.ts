@@ -21,9 +21,6 @@ export const MIND_MESSAGES: ReadonlySet<MessageKey> = new Set([
   'mindNone',
 ])
 
-/** Those that are said only where a level lets players turn the open card back. */
-export const OPEN_MESSAGES: ReadonlySet<MessageKey> = new Set(['playOpen'])
-
 /** The messages of a language, with those that a game says its own way. */
 export const withOwn = (messages: Messages, own: Partial<Messages> = {}): Messages => ({
   ...messages,

@@ -14,6 +14,7 @@ export const ar: Messages = {
     other: 'في البداية تبقى كل البطاقات مكشوفة {n} ثانية.',
   },
   playOpen: 'اضغط مرة أخرى على البطاقة المكشوفة لقلبها من جديد.',
+  playMarks: 'يمكنك أيضًا كتابة علامة البطاقة لقلبها.',
   playClock: 'لديك {time}.',
   playLives: {
     one: 'تخسر اللعبة بعد خطأ واحد.',
@@ -78,6 +79,7 @@ export const ar: Messages = {
   notAPair: 'ليسا زوجًا',
   seenBefore: 'لقد رأيت هذه من قبل',
   pressAnywhere: 'اضغط في أي مكان لقلبهما',
+  noMark: 'لا توجد بطاقة عليها العلامة {mark}.',
   turnBack: 'اقلبهما',
   board: '{level}، الصفوف: {rows}، الأعمدة: {columns}',
   noCard: '{cell}، لا بطاقة',

@@ -11,6 +11,7 @@ export const de: Messages = {
     other: 'Zuerst liegen alle Karten {n} Sekunden lang offen.',
   },
   playOpen: 'Drück noch einmal auf die offene Karte, um sie wieder umzudrehen.',
+  playMarks: 'Du kannst auch das Zeichen auf einer Karte tippen, um sie aufzudecken.',
   playClock: 'Du hast {time} Zeit.',
   playLives: {
     one: 'Nach {n} Fehlversuch ist das Spiel verloren.',
@@ -49,6 +50,7 @@ export const de: Messages = {
   notAPair: 'Kein Paar',
   seenBefore: 'Die hattest du schon gesehen',
   pressAnywhere: 'zum Umdrehen irgendwo drücken',
+  noMark: 'Keine Karte hat das Zeichen {mark}.',
   turnBack: 'Wieder umdrehen',
   board: '{level}, {rows} Reihen, {columns} Spalten',
   noCard: '{cell}, keine Karte',

@@ -15,6 +15,7 @@ export const en = {
     other: 'First, all cards are shown for {n} seconds.',
   },
   playOpen: 'Press the open card again to turn it back.',
+  playMarks: 'You can also type the mark on a card to turn it.',
   playClock: 'You have {time}.',
   playLives: { one: 'With {n} miss the game is lost.', other: 'With {n} misses the game is lost.' },
   playSlips: {
@@ -52,6 +53,7 @@ export const en = {
   notAPair: 'Not a pair',
   seenBefore: 'You have seen that one before',
   pressAnywhere: 'press anywhere to turn them back',
+  noMark: 'No card has the mark {mark}.',
   turnBack: 'Turn them back',
   // what a screen reader says
   board: '{level}, {rows} rows, {columns} columns',

@@ -11,6 +11,7 @@ export const es: Messages = {
     other: 'Al principio se ven todas las cartas durante {n} segundos.',
   },
   playOpen: 'Pulsa otra vez la carta descubierta para volver a taparla.',
+  playMarks: 'También puedes teclear la marca de una carta para darle la vuelta.',
   playClock: 'Tienes {time}.',
   playLives: { one: 'Con {n} fallo se pierde la partida.', other: 'Con {n} fallos se pierde la partida.' },
   playSlips: {
@@ -46,6 +47,7 @@ export const es: Messages = {
   notAPair: 'No es pareja',
   seenBefore: 'Esa ya la habías visto',
   pressAnywhere: 'toca la pantalla para darles la vuelta',
+  noMark: 'Ninguna carta tiene la marca {mark}.',
   turnBack: 'Darles la vuelta',
   board: '{level}, {rows} filas, {columns} columnas',
   noCard: '{cell}, sin carta',

@@ -11,6 +11,7 @@ export const fr: Messages = {
     other: 'D’abord, toutes les cartes restent visibles {n} secondes.',
   },
   playOpen: 'Appuie encore sur la carte découverte pour la retourner.',
+  playMarks: 'Tu peux aussi taper le repère d’une carte pour la retourner.',
   playClock: 'Tu as {time}.',
   playLives: {
     one: 'La partie est perdue après {n} erreur.',
@@ -49,6 +50,7 @@ export const fr: Messages = {
   notAPair: 'Pas une paire',
   seenBefore: 'Tu avais déjà vu celle-là',
   pressAnywhere: 'touche l’écran pour les retourner',
+  noMark: 'Aucune carte n’a le repère {mark}.',
   turnBack: 'Les retourner',
   board: '{level}, {rows} lignes, {columns} colonnes',
   noCard: '{cell}, pas de carte',

@@ -12,6 +12,7 @@ export const he: Messages = {
     other: 'תחילה כל הקלפים גלויים {n} שניות.',
   },
   playOpen: 'אפשר ללחוץ שוב על הקלף הפתוח כדי להפוך אותו בחזרה.',
+  playMarks: 'אפשר גם להקליד את הסימן שעל הקלף כדי להפוך אותו.',
   playClock: 'הזמן שלך: {time}.',
   playLives: {
     one: 'אחרי החטאה אחת המשחק אבוד.',
@@ -52,6 +53,7 @@ export const he: Messages = {
   notAPair: 'לא זוג',
   seenBefore: 'הקלף הזה כבר נראה',
   pressAnywhere: 'לחיצה בכל מקום הופכת אותם',
+  noMark: 'אין קלף עם הסימן {mark}.',
   turnBack: 'להפוך בחזרה',
   board: '{level}, שורות: {rows}, עמודות: {columns}',
   noCard: '{cell}, אין קלף',

@@ -11,6 +11,7 @@ export const it: Messages = {
     other: 'All’inizio tutte le carte restano scoperte per {n} secondi.',
   },
   playOpen: 'Premi di nuovo la carta scoperta per ricoprirla.',
+  playMarks: 'Puoi anche digitare il segno su una carta per girarla.',
   playClock: 'Hai {time}.',
   playLives: { one: 'Con {n} errore la partita è persa.', other: 'Con {n} errori la partita è persa.' },
   playSlips: {
@@ -46,6 +47,7 @@ export const it: Messages = {
   notAPair: 'Non è una coppia',
   seenBefore: 'Quella l’avevi già vista',
   pressAnywhere: 'tocca lo schermo per coprirle',
+  noMark: 'Nessuna carta ha il segno {mark}.',
   turnBack: 'Coprile',
   board: '{level}, {rows} righe, {columns} colonne',
   noCard: '{cell}, nessuna carta',

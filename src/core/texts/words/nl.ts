@@ -11,6 +11,7 @@ export const nl: Messages = {
     other: 'Eerst liggen alle kaarten {n} seconden open.',
   },
   playOpen: 'Druk nog eens op de open kaart om die terug te draaien.',
+  playMarks: 'Je kunt ook het teken op een kaart typen om die om te draaien.',
   playClock: 'Je hebt {time}.',
   playLives: { one: 'Na {n} misser is het spel verloren.', other: 'Na {n} missers is het spel verloren.' },
   playSlips: {
@@ -46,6 +47,7 @@ export const nl: Messages = {
   notAPair: 'Geen paar',
   seenBefore: 'Die had je al gezien',
   pressAnywhere: 'druk ergens om ze terug te draaien',
+  noMark: 'Geen kaart heeft het teken {mark}.',
   turnBack: 'Terugdraaien',
   board: '{level}, {rows} rijen, {columns} kolommen',
   noCard: '{cell}, geen kaart',

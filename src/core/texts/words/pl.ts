@@ -13,6 +13,7 @@ export const pl: Messages = {
     other: 'Najpierw wszystkie karty są odkryte przez {n} sekundy.',
   },
   playOpen: 'Naciśnij odkrytą kartę jeszcze raz, aby ją zakryć.',
+  playMarks: 'Możesz też wpisać znak z karty, aby ją odkryć.',
   playClock: 'Masz {time}.',
   playLives: {
     one: 'Po {n} błędzie gra jest przegrana.',
@@ -56,6 +57,7 @@ export const pl: Messages = {
   notAPair: 'To nie para',
   seenBefore: 'Ta karta już była',
   pressAnywhere: 'naciśnij gdziekolwiek, by je zakryć',
+  noMark: 'Żadna karta nie ma znaku {mark}.',
   turnBack: 'Zakryj karty',
   board: '{level}, wiersze: {rows}, kolumny: {columns}',
   noCard: '{cell}, brak karty',

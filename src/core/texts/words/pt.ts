@@ -11,6 +11,7 @@ export const pt: Messages = {
     other: 'Primeiro, todas as cartas ficam abertas por {n} segundos.',
   },
   playOpen: 'Pressione de novo a carta aberta para virá-la de volta.',
+  playMarks: 'Você também pode digitar a marca de uma carta para virá-la.',
   playClock: 'Você tem {time}.',
   playLives: { one: 'Com {n} erro, o jogo acaba.', other: 'Com {n} erros, o jogo acaba.' },
   playSlips: {
@@ -46,6 +47,7 @@ export const pt: Messages = {
   notAPair: 'Não é um par',
   seenBefore: 'Essa você já tinha visto',
   pressAnywhere: 'toque na tela para virar de volta',
+  noMark: 'Nenhuma carta tem a marca {mark}.',
   turnBack: 'Virar de volta',
   board: '{level}, {rows} linhas, {columns} colunas',
   noCard: '{cell}, sem carta',

@@ -13,6 +13,7 @@ export const uk: Messages = {
     other: 'Спочатку всі картки відкриті {n} секунди.',
   },
   playOpen: 'Натисни відкриту картку ще раз, щоб закрити її.',
+  playMarks: 'Можна також ввести позначку на картці, щоб її відкрити.',
   playClock: 'Твій час: {time}.',
   playLives: {
     one: 'Після {n} помилки гру програно.',
@@ -56,6 +57,7 @@ export const uk: Messages = {
   notAPair: 'Це не пара',
   seenBefore: 'Цю картку вже відкривали',
   pressAnywhere: 'натисни будь-де, щоб закрити',
+  noMark: 'Жодна картка не має позначки {mark}.',
   turnBack: 'Закрити картки',
   board: '{level}, рядків: {rows}, стовпців: {columns}',
   noCard: '{cell}, немає картки',

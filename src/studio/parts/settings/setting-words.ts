@@ -133,6 +133,11 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['false', 'the next player goes'],
   ),
   'finish.wait': number('Wait at the end', BOUNDS.wait, 'seconds'),
+  'finish.rounds': choice(
+    'Rounds on one page',
+    ['any', 'another round may be played'],
+    ['one', 'the result stays, and no other round is played'],
+  ),
   'finish.then': choice(
     'What comes at the end',
     ['result', 'the result is shown'],
@@ -172,6 +177,12 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['fan', 'the cards in a fan'],
     ['sparks', 'sparks'],
     ['picture', 'the picture behind'],
+  ),
+  'look.marks': choice(
+    'Marks on the backs',
+    ['none', 'no marks'],
+    ['numbers', 'numbers from 1'],
+    ['cells', 'the names of their cells'],
   ),
   'sound.on': choice('Sounds', ['true', 'are on'], ['false', 'are off']),
   'sound.family': choice('What sounds are like', ...FAMILY_WORDS),

@@ -22,4 +22,7 @@ const look = computed(() => bench.settings!.look)
       >, where there is one</template
     >.</RuleClause
   >
+  <RuleClause name="marks"
+    >The backs bear <SettingChoice section="look" name="marks" />, which a player may type.</RuleClause
+  >
 </template>

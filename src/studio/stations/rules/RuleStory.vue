@@ -143,7 +143,10 @@ const limited = computed(() => settings.value.limits.lives !== null || settings.
       <InTurn>
         When the game is decided,
         <RuleClause name="wait">after <SettingNumber section="finish" name="wait" /></RuleClause>
-        <SettingChoice section="finish" name="then" />.
+        <SettingChoice section="finish" name="then" /><template
+          v-if="settings.finish.rounds === 'one' && settings.finish.then !== 'result'"
+          >, but not where only one round is played</template
+        >.
         <RuleClause name="perSecondLeft"
           >A win adds <SettingNumber section="score" name="perSecondLeft" /> for each second left<template
             v-if="settings.clock.mode !== 'down'"
@@ -157,6 +160,7 @@ const limited = computed(() => settings.value.limits.lives !== null || settings.
           >.</RuleClause
         >
         <RuleClause name="stars"><StarsSentence /></RuleClause>
+        <RuleClause name="rounds">Then <SettingChoice section="finish" name="rounds" />.</RuleClause>
         <AndMenu :paragraph="6" about="the end" />
       </InTurn>
     </li>

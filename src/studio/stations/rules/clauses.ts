@@ -129,6 +129,12 @@ export const CLAUSES = {
       return { stars: { by, at: firstStars(by, settings) } }
     },
   },
+  rounds: {
+    paragraph: 6,
+    adds: 'only one round',
+    rule: 'finish.rounds',
+    first: () => ({ rounds: 'one' }),
+  },
   missMotion: {
     paragraph: 7,
     adds: 'a motion of cards that do not match',
@@ -140,6 +146,12 @@ export const CLAUSES = {
     adds: 'a celebration of a win',
     rule: 'look.celebration',
     first: () => ({ celebration: 'fan' }),
+  },
+  marks: {
+    paragraph: 7,
+    adds: 'marks on the backs',
+    rule: 'look.marks',
+    first: () => ({ marks: 'numbers' }),
   },
   behind: {
     paragraph: 7,

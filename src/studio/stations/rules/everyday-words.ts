@@ -51,6 +51,8 @@ const EVERYDAY: Partial<Record<SettingPath, string>> = {
   'players.offersRival': 'computer opponent bot rival machine versus choose',
   'players.matchGoesAgain': 'turn order multiplayer again',
   'finish.wait': 'delay pause end duration',
+  'look.marks': 'number letter label coordinates type keyboard board call out',
+  'finish.rounds': 'once single one try only survey lesson stop',
   'finish.then': 'restart replay again game over next level repeat menu',
   'head.figures': 'display counter hide show score timer moves menu text flips',
   'head.level': 'display heading hide show name text',
