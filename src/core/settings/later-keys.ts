@@ -15,9 +15,8 @@ export function withLaterKeys(house: Settings): Settings {
     LATER_KEYS[section]?.some((key: string) => !Object.hasOwn(house[section], key)),
   )
   const filled = sections.map((section) => {
-    const defaults = DEFAULTS[section] as Keys
-    const later = Object.fromEntries(LATER_KEYS[section]!.map((key: string) => [key, defaults[key]]))
-    return [section, { ...later, ...house[section] }]
+    // in the order in which a file has them
+    return [section, { ...DEFAULTS[section], ...house[section] }]
   })
   return sections.length ? { ...house, ...(Object.fromEntries(filled) as Partial<Settings>) } : house
 }
