@@ -96,7 +96,7 @@ const MAKERS: Record<ShippedAs, Maker> = {
     if (!atlas.ok) return atlas
     const layout = { cards, atlas: atlas.value }
     const docs = { readme: built.text('../docs/kit.md'), shuffle: built.text('../docs/shuffle.md') }
-    const { words } = await withWords(game, art)
+    const words = await messagesIn(languagesOf(game))
     const parts = { docs, credits: built.credits(game), words, svgs: svgsOf(art) }
     const files = kitFiles(game, layout, { width, ...counts }, parts)
     if (!files.ok) return files

@@ -61,6 +61,9 @@ describe('a site', () => {
       scope: './',
       display: 'standalone',
     })
+    // a title of twelve letters fits under an icon as it is
+    const short = siteOf({ ...game, title: 'Clock drawer' })
+    expect(JSON.parse(short['manifest.webmanifest']!)).toMatchObject({ short_name: 'Clock drawer' })
     expect(manifest.icons.map(({ src }: { src: string }) => src)).toEqual(Object.keys(ICONS))
     const arabic = siteOf({ ...game, texts: { languages: ['ar'], own: {} } } as typeof game, { ar })
     expect(JSON.parse(arabic['manifest.webmanifest']!)).toMatchObject({ lang: 'ar', dir: 'rtl' })

@@ -180,7 +180,9 @@ describe('the verdict', () => {
       'sixteen bits',
       8000,
     )
-    expect(report.places!.p).toBeGreaterThan(1e-4)
+    // 8,000 boards of 65,536 come again so often that places seem to deviate by two standard errors, not by none: by
+    // 7.6 of them once in a million seeds; a place that one pair favours by a tenth deviates by more
+    expect(report.places!.p).toBeGreaterThan(1e-14)
     expect(report.repeats.distinct).toBeGreaterThan(0.9 * 8000)
     expect(reason).toMatchObject({
       code: 'few-seeds',

@@ -72,6 +72,15 @@ describe('findings that are kept', () => {
     expect(unusedPairs({ ...game, levels: [...game.levels, more] })).toEqual([])
     expect(unusedPairs(game)).toEqual([2, 3])
   })
+  test('of a board with too few pairs offer the whole deck only where a level uses a part of it', () => {
+    const labels = (use: 'all' | { from: number; to: number }): string[] => {
+      const game = gameWith({ board: { rows: 4, columns: 4 }, fill: { use } }, pairsNamed(6))
+      const few = findingsOf(game).find(({ code }) => code === 'too-few-pairs')!
+      return mendsOf(game, few).map(({ label }) => label)
+    }
+    expect(labels('all')).toEqual(['Repeat pairs evenly', 'A board for 6 pairs: 3 × 4'])
+    expect(labels({ from: 1, to: 3 })).toContain('Use the whole deck')
+  })
   test('of pairs that no level uses are mended in a level that uses a part, never in one that draws from the whole deck', () => {
     const whole = gameWith({ board: { rows: 2, columns: 2 }, fill: { pick: 'first' } }, pairsNamed(4))
     const labels = (game: Game): string[] => {

@@ -3,9 +3,9 @@ import type { Speech } from '../texts/speech.ts'
 
 /**
  * How a level is played: the game's opening line and how to play, in its own words, empty where it has none; what a
- * turn is, and then what else its rules ask.
+ * turn is, what else its rules ask, and what holds on a screen only.
  */
-export type HowTo = { opening: string; own: string; turn: string; rest: string[] }
+export type HowTo = { opening: string; own: string; turn: string; rest: string[]; onScreen: string[] }
 
 /** In: a level's resolved settings, whether related pairs lie on the board, and the language. */
 export function howToPlay(
@@ -14,8 +14,10 @@ export function howToPlay(
   { say, clock }: Speech,
 ): HowTo {
   const rest = turn.firstLook > 0 ? [say('playLook', { n: turn.firstLook / 1000 })] : []
-  if (turn.onOpen === 'turn-back') rest.push(say('playOpen'))
-  if ((look.marks ?? 'none') !== 'none') rest.push(say('playMarks'))
+  const onScreen: string[] = []
+  if (turn.onOpen === 'turn-back') onScreen.push(say('playOpen'))
+  // a shipped page leaves out what is off
+  if ((look.marks ?? 'none') !== 'none') onScreen.push(say('playMarks'))
   const ends: string[] = []
   if (limits.mode === 'down') ends.push(say('playClock', { time: clock(limits.limit, true) }))
   if (most.turns !== null) ends.push(say('playTurns', { n: most.turns }))
@@ -27,5 +29,6 @@ export function howToPlay(
     own: say('howTo'),
     turn: say(related ? 'playRelated' : 'playTwins'),
     rest,
+    onScreen,
   }
 }

@@ -11,6 +11,29 @@ const [PAIRS, GAMES] = [6, 400]
 const fleeting = READY_MINDS[3]!
 
 describe('games that nothing ends', () => {
+  test('are still won with the last ms of the clock, the last turn and the last life but one', () => {
+    const { settings, ...level } = levelOf(PAIRS)
+    const unlimited = playGames({ ...level, settings }, fleeting, 'edge', 1, 1)
+    const [time, turns] = [unlimited.time[0]!, unlimited.turns[0]!]
+    const isWon = (limit: number, most: number, lives: number): boolean =>
+      isWonWithin(
+        unlimited,
+        0,
+        {
+          ...settings,
+          clock: { ...settings.clock, mode: 'down', limit },
+          limits: { lives, livesLostOn: 'miss', turns: most },
+        },
+        PAIRS,
+      )
+    const misses = turns - PAIRS
+    expect(isWon(time, turns, misses + 1)).toBe(true)
+    expect([
+      isWon(time - 1, turns, misses + 1),
+      isWon(time, turns - 1, misses + 1),
+      isWon(time, turns, misses),
+    ]).toEqual([false, false, false])
+  })
   test.each<[string, Own]>([
     ['a clock', { clock: { mode: 'down', limit: 45_000 } }],
     [

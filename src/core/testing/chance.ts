@@ -1,7 +1,6 @@
 /**
  * How far a sound program may stray by chance in a test that plays games of one seed: over all seeds it fails at most
- * once in a million. With the variable OTHER_SEED set, the eight files of statistical tests run with other seeds; all
- * of them passed with 100 others.
+ * once in a million. With the variable OTHER_SEED set, the files of statistical tests run with other seeds.
  */
 
 /** The chance of a false alarm, both sides together. */

@@ -41,7 +41,7 @@ describe('a sheet', () => {
           expect(top).toBeCloseTo(high - bottom, 6)
           expect(Math.min(left, top)).toBeGreaterThanOrEqual(EDGES.margin)
           // one more would not fit
-          expect(right + EDGES.gap + card.width + EDGES.margin).toBeGreaterThan(wide - left)
+          expect(right - left + EDGES.gap + card.width).toBeGreaterThan(wide - 2 * EDGES.margin)
           expect(EDGES.markOff + EDGES.mark).toBeLessThan(EDGES.margin)
         },
       ),
@@ -128,6 +128,12 @@ describe('the page of rules', () => {
       'Whoever has the most pairs at the end has won.',
       'You have 9 turns.',
     ])
+    // what holds on a screen only is not told
+    const onScreen = gameWith(
+      { board: { rows: 2, columns: 4 }, turn: { onOpen: 'turn-back' }, look: { marks: 'cells' } },
+      pairsNamed(4, related),
+    )
+    expect(rules(onScreen)).toEqual(rules())
     expect(rules(many, null)[0]).toBe('Choose some pairs, shuffle their cards and lay them out face down.')
   })
   test('says what a game says its own way', () => {
