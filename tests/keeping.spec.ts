@@ -8,6 +8,7 @@ import {
   rungs,
   tiles,
   toGameFile,
+  wholeStation,
 } from './helpers.ts'
 
 test.use({ contextOptions: { reducedMotion: 'reduce' } })
@@ -130,6 +131,8 @@ test('a held key counts once for each frame that is drawn', async ({ page }) => 
   await openStation(page, 'rules/bench')
   const limit = page.getByRole('spinbutton', { name: 'Time limit', exact: true })
   await expect(limit).toHaveValue('1:10')
+  // while the station opens a held key waits
+  await wholeStation(page)
   // thirty repeats before the page has drawn anything
   await limit.evaluate(async (field) => {
     for (let i = 0; i < 30; i++) {

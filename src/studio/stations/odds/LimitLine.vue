@@ -50,7 +50,7 @@ function byKey(event: KeyboardEvent): void {
 <template>
   <div
     class="limit"
-    :class="{ isHeld }"
+    :class="{ held: isHeld }"
     role="slider"
     tabindex="0"
     :aria-label="axis === 'time' ? 'Time limit' : 'Turn limit'"

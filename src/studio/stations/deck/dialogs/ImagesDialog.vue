@@ -115,7 +115,7 @@ function add(): void {
       </ElCheckbox>
       <p v-if="images.length" class="soft">
         {{ countWords(pairs.pairs.length, 'pair') }} from {{ countWords(images.length, 'image')
-        }}{{ pairs.twice ? `; ${pairs.twice} came twice and were takenIds once` : ''
+        }}{{ pairs.twice ? `; ${pairs.twice} came twice and were taken once` : ''
         }}{{ smaller ? `; ${smaller} made smaller, ${LONGEST_SIDE} px on the longest side` : '' }}.
       </p>
       <ul v-if="pairs.pairs.length" class="preview" aria-label="Pairs to add">
