@@ -23,6 +23,8 @@ const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!
   credits: CreditPart[]
   minds?: Mind[]
 }
+// the page leaves out settings that came later and are off; of the others, missing means the same as off
+data.game.house.look.marks ??= 'none'
 const place = document.getElementById('lucky-twin')!
 const query = new URLSearchParams(location.search)
 const level = query.get('level') ?? undefined

@@ -10,7 +10,7 @@ export type TypingActs = { show(typed: string): void; press(cell: number): void;
 
 /** The marks on the backs of this round. */
 export const marksOn = ({ round, settings }: Readonly<Table>): (string | null)[] =>
-  marksOf(settings.look.marks ?? 'none', round?.cells ?? [], settings.board.columns)
+  marksOf(settings.look.marks, round?.cells ?? [], settings.board.columns)
 
 /**
  * Presses by typing the marks on the backs: at once when nothing longer can follow, otherwise after a while or with
@@ -33,8 +33,8 @@ export function listenToMarks(root: HTMLElement, table: Table, acts: TypingActs)
   const key = on(document, 'keydown', (event: KeyboardEvent) => {
     const { target, key } = event
     const isHere = target === document.body || (target instanceof Node && root.contains(target))
-    if (!isHere || event.altKey || event.ctrlKey || event.metaKey) return
-    if (table.panel !== 'none' || (table.settings.look.marks ?? 'none') === 'none') return clear()
+    if (!isHere || event.repeat || event.altKey || event.ctrlKey || event.metaKey) return
+    if (table.panel !== 'none' || table.settings.look.marks === 'none') return clear()
     if (/^[0-9a-z]$/i.test(key)) {
       clearTimeout(timer)
       typed += key.toUpperCase()

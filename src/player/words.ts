@@ -1,13 +1,13 @@
 import { pairOf } from '../core/deck/card.ts'
 import { faceOnCard, faceWords } from '../core/deck/face.ts'
 import { cellName } from '../core/board/cells.ts'
+import { markOf } from '../core/board/marks.ts'
 import { languagesOf } from '../core/game/in-language.ts'
 import type { Event } from '../core/play/events.ts'
 import type { RoundResult } from '../core/play/result.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Speech } from '../core/texts/speech.ts'
 import { playerNames, type Table } from './table.ts'
-import { marksOn } from './typing.ts'
 
 /** Everything the table says, in words of its language. */
 
@@ -18,8 +18,10 @@ export const languageOf = ({ game, speech }: Table, name: string): string =>
     : languagesOf(game)[0]
 
 /** What a card is called: the mark on its back, or its cell. */
-const nameOf = (table: Table, cell: number): string =>
-  marksOn(table)[cell] ?? cellName(cell, table.settings.board.columns)
+function nameOf({ settings, round }: Table, cell: number): string {
+  const { look, board } = settings
+  return markOf(look.marks, round?.cells ?? [], cell, board.columns) ?? cellName(cell, board.columns)
+}
 
 /** What the card in a cell shows, in words. */
 export function cardWords(table: Table, cell: number): string {

@@ -3,16 +3,20 @@ import type { Marks } from '../settings/settings.ts'
 import { cellName } from './cells.ts'
 
 /**
- * What the backs bear, by cell: numbers from 1, row by row, or the names of the cells; null where there is no card, and
- * everywhere without marks. In: the deal's cells, and the board's columns.
+ * What the back of a card bears: its number among the cards, row by row from 1, or the name of its cell; null where there
+ * is no card, and without marks. In: the deal's cells, the cell, and the board's columns.
  */
-export function marksOf(marks: Marks, cells: readonly number[], columns: number): (string | null)[] {
-  let count = 0
-  return cells.map((card, cell) => {
-    if (card === NO_CARD || marks === 'none') return null
-    return marks === 'numbers' ? String(++count) : cellName(cell, columns)
-  })
+export function markOf(marks: Marks, cells: readonly number[], cell: number, columns: number): string | null {
+  if (marks === 'none' || cells[cell] === undefined || cells[cell] === NO_CARD) return null
+  if (marks === 'cells') return cellName(cell, columns)
+  let number = 1
+  for (let before = 0; before < cell; before++) if (cells[before] !== NO_CARD) number++
+  return String(number)
 }
+
+/** The marks of all cells. */
+export const marksOf = (marks: Marks, cells: readonly number[], columns: number): (string | null)[] =>
+  cells.map((_card, cell) => markOf(marks, cells, cell, columns))
 
 /**
  * What was typed so far, among marks: the cell that bears just that, −1 if none does; and whether a longer mark begins

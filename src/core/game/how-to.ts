@@ -16,8 +16,7 @@ export function howToPlay(
   const rest = turn.firstLook > 0 ? [say('playLook', { n: turn.firstLook / 1000 })] : []
   const onScreen: string[] = []
   if (turn.onOpen === 'turn-back') onScreen.push(say('playOpen'))
-  // a shipped page leaves out what is off
-  if ((look.marks ?? 'none') !== 'none') onScreen.push(say('playMarks'))
+  if (look.marks !== 'none') onScreen.push(say('playMarks'))
   const ends: string[] = []
   if (limits.mode === 'down') ends.push(say('playClock', { time: clock(limits.limit, true) }))
   if (most.turns !== null) ends.push(say('playTurns', { n: most.turns }))

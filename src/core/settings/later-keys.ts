@@ -14,11 +14,10 @@ export function withLaterKeys(house: Settings): Settings {
   const sections = SECTIONS.filter((section) =>
     LATER_KEYS[section]?.some((key: string) => !Object.hasOwn(house[section], key)),
   )
-  const filled = sections.map((section) => {
-    // in the order in which a file has them
-    return [section, { ...DEFAULTS[section], ...house[section] }]
-  })
-  return sections.length ? { ...house, ...(Object.fromEntries(filled) as Partial<Settings>) } : house
+  if (!sections.length) return house
+  // the defaults first, for the order in which a file has its keys
+  const whole = sections.map((section) => [section, { ...DEFAULTS[section], ...house[section] }])
+  return { ...house, ...(Object.fromEntries(whole) as Partial<Settings>) }
 }
 
 /** House rules without the later keys that have their default, as a shipped page holds them. */

@@ -23,6 +23,8 @@ const look = computed(() => bench.settings!.look)
     >.</RuleClause
   >
   <RuleClause name="marks"
-    >The backs bear <SettingChoice section="look" name="marks" />, which a player may type.</RuleClause
+    >The backs bear <SettingChoice section="look" name="marks" /><template v-if="look.marks !== 'none'"
+      >, which a player may type</template
+    >.</RuleClause
   >
 </template>
