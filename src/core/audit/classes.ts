@@ -17,7 +17,7 @@ export function pairClasses(
   const classes = new Uint8Array(pairs.length)
   const selection = drawnPairs(pairs, fill)
   const pairCount = openCells(board).length / 2
-  if (deal.way !== 'apart' || !comeAgain(selection, pairCount) || !selection.length) return classes
+  if (deal.way !== 'apart' || !comeAgain(selection, pairCount, fill) || !selection.length) return classes
   const copies = new Map<number, number>()
   // which pairs get an extra copy is left to chance, or is always the same
   if (!fillIsRandom(selection.length, pairCount, fill))

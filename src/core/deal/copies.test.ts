@@ -64,6 +64,17 @@ describe('copies', () => {
   test('no pair comes again where there are enough', () => {
     expect(copiesOf(pairsNamed(18), { ...DEFAULT, repeat: 'evenly' }, 18)).toBeNull()
     expect(copiesOf(pairsNamed(5), DEFAULT, 18)).toBeNull()
+    expect(copiesOf(pairsNamed(18), { ...DEFAULT, repeat: 'at-random' }, 18)).toBeNull()
+  })
+  test('a pair may come again where all are drawn from all, however many there are', () => {
+    const fill = { ...DEFAULT, repeat: 'with-replacement' as const }
+    expect(copiesOf(pairsNamed(40), fill, 12)).toEqual({
+      how: 'at-random',
+      most: 12,
+      likely: likelyCopies(12, 40),
+    })
+    // a board of one pair cannot hold another
+    expect(copiesOf(pairsNamed(5), fill, 1)).toBeNull()
   })
 })
 

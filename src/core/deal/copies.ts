@@ -1,4 +1,4 @@
-import { comeAgain, drawnPairs } from '../deck/select.ts'
+import { comeAgain, drawnPairs, drawsWithReplacement } from '../deck/select.ts'
 import type { Pair } from '../deck/pair.ts'
 import type { Settings } from '../settings/settings.ts'
 
@@ -19,9 +19,9 @@ const SELDOM = 0.05
 export function copiesOf(pairs: readonly Pair[], fill: Settings['fill'], pairCount: number): Copies | null {
   const selection = drawnPairs(pairs, fill)
   if (fill.repeat === 'counts') return { how: 'counts', sum: selection.length }
-  if (fill.repeat === 'never' || selection.length === 0 || !comeAgain(selection, pairCount)) return null
+  if (fill.repeat === 'never' || selection.length === 0 || !comeAgain(selection, pairCount, fill)) return null
   const size = selection.length
-  if (fill.repeat === 'at-random')
+  if (drawsWithReplacement(size, pairCount, fill))
     return { how: 'at-random', most: pairCount, likely: likelyCopies(pairCount, size) }
   return { how: 'evenly', each: Math.floor(pairCount / size), more: pairCount % size, pick: fill.pick }
 }

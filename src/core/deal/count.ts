@@ -1,4 +1,4 @@
-import { comeAgain, drawnPairs } from '../deck/select.ts'
+import { comeAgain, drawnPairs, drawsWithReplacement } from '../deck/select.ts'
 import type { Pair } from '../deck/pair.ts'
 import type { Settings } from '../settings/settings.ts'
 import { openCells } from '../board/cells.ts'
@@ -60,7 +60,8 @@ export function logDeals(
   const pairCount = cells.length / 2
   const related = selection.filter((pair) => pairs[pair]!.b).length
   const stepwise = deal.way === 'apart' || deal.way === 'close'
-  if (stepwise && comeAgain(drawSet, pairCount) && !(deal.way === 'apart' && deal.steps === 1)) return null
+  if (stepwise && comeAgain(drawSet, pairCount, fill) && !(deal.way === 'apart' && deal.steps === 1))
+    return null
 
   /** the logarithm of 1 / the number of ways in which a pair's own cards can swap places without a difference */
   const weight = (copies: number, isRelated: boolean): number =>
@@ -98,7 +99,7 @@ type Picks =
 /** What can be picked: every pair `least` to `most` times, with `extra` pairs on top of `least` of each. */
 function picks(fill: Settings['fill'], size: number, pairCount: number): Picks {
   const [each, extra] = [Math.floor(pairCount / size), pairCount % size]
-  if (size < pairCount && fill.repeat === 'at-random')
+  if (drawsWithReplacement(size, pairCount, fill))
     return { kind: 'free', least: 0, most: pairCount, extra: pairCount }
   if (fill.pick === 'random') return { kind: 'free', least: each, most: each + 1, extra }
   return { kind: 'fixed', copies: (i) => each + (i < extra ? 1 : 0) }

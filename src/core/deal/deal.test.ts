@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { cardsMatch, NO_CARD, pairOf, sideOf } from '../deck/card.ts'
 import type { Own } from '../settings/levels.ts'
+import { countBounds } from '../testing/chance.ts'
 import { cellsOf, pairsNamed, settingsWith } from '../testing/games.ts'
 import { cellIndex, cellName, openCells } from '../board/cells.ts'
 import { prepareDeal } from './deal.ts'
@@ -113,6 +114,23 @@ describe('filling', () => {
     for (let i = 0; i < 200; i++)
       seen.add(countsOf({ board, fill: { repeat: 'at-random' } }, 2, `s${i}`).join())
     expect([...seen].sort()).toEqual(['0,4', '1,3', '2,2', '3,1', '4,0'])
+  })
+  test('with-replacement draws each pair from all, also where there are enough', () => {
+    // two pairs from three: each of the nine draws as often as any other, so one board in three has four of a kind
+    const own: Own = { board: { rows: 2, columns: 2 }, fill: { repeat: 'with-replacement', pick: 'first' } }
+    const games = 3000
+    const counts = new Map<string, number>()
+    for (let i = 0; i < games; i++) {
+      const key = countsOf(own, 3, `s${i}`).join()
+      counts.set(key, (counts.get(key) ?? 0) + 1)
+    }
+    const expected = { '2,0,0': 1, '0,2,0': 1, '0,0,2': 1, '1,1,0': 2, '1,0,1': 2, '0,1,1': 2 }
+    expect([...counts.keys()].sort()).toEqual(Object.keys(expected).sort())
+    for (const [key, ways] of Object.entries(expected)) {
+      const [fewest, most] = countBounds(games, ways / 9)
+      expect(counts.get(key)).toBeGreaterThanOrEqual(fewest)
+      expect(counts.get(key)).toBeLessThanOrEqual(most)
+    }
   })
 })
 

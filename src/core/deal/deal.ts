@@ -1,5 +1,5 @@
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
-import { comeAgain, drawnPairs } from '../deck/select.ts'
+import { comeAgain, drawnPairs, drawsWithReplacement } from '../deck/select.ts'
 import type { Pair } from '../deck/pair.ts'
 import { BOUNDS, type Settings } from '../settings/settings.ts'
 import { good, type Result } from '../result.ts'
@@ -123,7 +123,7 @@ export function prepareDeal(
     fixed?.slice() ?? cardsOf(fillPairs(selection, pairCount, fill, streamOf(seed, 'picking')))
   const way = wayToLay(
     settings,
-    comeAgain(selection, pairCount) ? () => fillsOf(pairs, selection, pairCount, fill) : null,
+    comeAgain(selection, pairCount, fill) ? () => fillsOf(pairs, selection, pairCount, fill) : null,
     brief,
   )
   if (!way.ok) return way
@@ -187,8 +187,8 @@ export function stepsReach(
   const limits = { ...stepLimits(board), proved: true }
   const selection = drawnPairs(pairs, fill)
   const pairList = inOrder.value.pairs
-  if (!comeAgain(selection, pairList)) return limits
-  if (fill.repeat === 'at-random') return { ...limits, apart: 1 }
+  if (!comeAgain(selection, pairList, fill)) return limits
+  if (drawsWithReplacement(selection.length, pairList, fill)) return { ...limits, apart: 1 }
   const { steps, proved } = mostApart(board, fillsOf(pairs, selection, pairList, fill))
   return { ...limits, apart: steps, proved }
 }
@@ -204,12 +204,12 @@ function wayToLay(
   if (deal.way === 'shuffled') return good((cards, seed) => shuffle(cards, streamOf(seed, 'shuffling')))
   if (deal.way !== 'apart' && deal.way !== 'close') return good((cards) => cards)
   if (repeats && deal.way === 'apart' && deal.steps > 1) {
-    if (fill.repeat === 'at-random')
+    if (fill.repeat === 'at-random' || fill.repeat === 'with-replacement')
       return no(
         'steps-by-chance',
         'fill',
         'repeat',
-        'pairs repeated at random may repeat so often that no board keeps them apart; repeat them evenly',
+        'pairs drawn at random may repeat so often that no board keeps them apart; repeat them evenly',
       )
     const fills = repeats()
     const lay = repeatsApart(board, deal.steps, fills)

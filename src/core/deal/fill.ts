@@ -1,3 +1,4 @@
+import { drawsWithReplacement } from '../deck/select.ts'
 import type { Settings } from '../settings/settings.ts'
 import { draw } from './draw.ts'
 import type { Stream } from './seed.ts'
@@ -5,8 +6,8 @@ import { sample } from './shuffle.ts'
 
 /** Whether the pairs of a board depend on the seed; if not, they are worked out only once. */
 export function fillIsRandom(selected: number, needed: number, fill: Settings['fill']): boolean {
-  if (selected >= needed) return fill.pick === 'random' && selected > needed
-  return fill.repeat === 'at-random' || (fill.pick === 'random' && needed % selected > 0)
+  if (drawsWithReplacement(selected, needed, fill)) return true
+  return fill.pick === 'random' && (selected >= needed ? selected > needed : needed % selected > 0)
 }
 
 /**
@@ -25,8 +26,9 @@ export function fillPairs(
       ? sample(size, count, stream)
       : Array.from({ length: count }, (_, i) => i)
   let places: number[]
-  if (size >= pairCount) places = some(pairCount)
-  else if (fill.repeat === 'at-random') places = Array.from({ length: pairCount }, () => draw(stream, size))
+  if (drawsWithReplacement(size, pairCount, fill))
+    places = Array.from({ length: pairCount }, () => draw(stream, size))
+  else if (size >= pairCount) places = some(pairCount)
   else {
     places = some(pairCount % size)
     for (let round = Math.floor(pairCount / size); round > 0; round--)

@@ -98,7 +98,7 @@ test('whoever rebuilds dealing from the page alone deals the same boards', () =>
         holes: fc.uniqueArray(fc.nat(23), { maxLength: 3 }),
         related: fc.array(fc.boolean(), { minLength: 1, maxLength: 8 }),
         pick: fc.constantFrom('first' as const, 'random' as const),
-        repeat: fc.constantFrom('evenly' as const, 'at-random' as const),
+        repeat: fc.constantFrom('evenly' as const, 'at-random' as const, 'with-replacement' as const),
         way: fc.constantFrom(
           'shuffled' as const,
           'in-order' as const,

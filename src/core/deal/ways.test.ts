@@ -210,6 +210,13 @@ describe('the number of different deals', () => {
     ['repeated evenly', { board: board(2, 4), fill: { repeat: 'evenly' } }, 3, odd],
     ['repeated evenly, the first', { board: board(2, 3), fill: { repeat: 'evenly', pick: 'first' } }, 2, odd],
     ['repeated at random', { board: board(2, 3), fill: { repeat: 'at-random' } }, 2, odd],
+    ['drawn with replacement', { board: board(2, 3), fill: { repeat: 'with-replacement' } }, 4, odd],
+    [
+      'the first, drawn with replacement',
+      { board: board(2, 2), fill: { repeat: 'with-replacement', pick: 'first' } },
+      3,
+      odd,
+    ],
     ['in order', { board: board(2, 3), deal: { way: 'in-order' } }, 5, odd],
     [
       'in order, repeated at random',
@@ -276,13 +283,17 @@ describe('limits of steps', () => {
       problem: { code: 'steps-unreachable', at: 'deal.steps', message },
     })
   })
-  test('pairs repeated by chance may be too many of a kind for any rule', () => {
-    const own: Own = { fill: { repeat: 'at-random' }, deal: { way: 'apart', steps: 2 } }
-    expect(prepareDeal(pairsNamed(3), settingsWith(own))).toMatchObject({
+  test.each([
+    ['at-random', 3],
+    ['with-replacement', 3],
+    ['with-replacement', 12],
+  ] as const)('%s from %i pairs there may be too many of a kind for any rule', (repeat, count) => {
+    const own: Own = { fill: { repeat }, deal: { way: 'apart', steps: 2 } }
+    expect(prepareDeal(pairsNamed(count), settingsWith(own))).toMatchObject({
       problem: { code: 'steps-by-chance', at: 'fill.repeat' },
     })
-    expect(stepsReach(pairsNamed(3), settingsWith(own))).toMatchObject({ apart: 1, close: 1 })
-    expect(prepareDeal(pairsNamed(3), settingsWith({ ...own, deal: { way: 'close' } })).ok).toBe(true)
+    expect(stepsReach(pairsNamed(count), settingsWith(own))).toMatchObject({ apart: 1, close: 1 })
+    expect(prepareDeal(pairsNamed(count), settingsWith({ ...own, deal: { way: 'close' } })).ok).toBe(true)
   })
   test('what is said to be within reach is dealt, and nothing beyond', () => {
     fc.assert(
@@ -290,7 +301,7 @@ describe('limits of steps', () => {
         fc.integer({ min: 1, max: 6 }),
         fc.integer({ min: 1, max: 6 }),
         fc.integer({ min: 1, max: 18 }),
-        fc.constantFrom('evenly' as const, 'at-random' as const),
+        fc.constantFrom('evenly' as const, 'at-random' as const, 'with-replacement' as const),
         (rows, columns, count, repeat) => {
           fc.pre((rows * columns) % 2 === 0)
           const pairs = pairsNamed(count, odd)

@@ -267,7 +267,8 @@ function usedBy(game: Game, level: Level): Uint8Array {
     return uses
   }
   const selection = drawnPairs(pairs, fill)
-  const most = fill.pick === 'first' ? Math.ceil(openCells(board).length / 2) : selection.length
+  const isFirst = fill.pick === 'first' && fill.repeat !== 'with-replacement'
+  const most = isFirst ? Math.ceil(openCells(board).length / 2) : selection.length
   for (const pair of selection.slice(0, most)) uses[pair] = 1
   return uses
 }

@@ -54,6 +54,11 @@ describe('no memory', () => {
 // 3,000 games: a share that is wrong by 0.07 is seen 99 times of 100
 describe('what is known exactly', () => {
   test('is par for a perfect memory', () => expect(exactFor(8, SURE)!.turns).toBeCloseTo(par(8).turns, 9))
+  test('is nothing where a pair may come again, even if it does not in the deal that is looked at', () => {
+    const own: Own = { fill: { repeat: 'with-replacement' } }
+    const cells = levelOf(4).dealer.deal('one')
+    for (const mind of [SURE, NONE]) expect(exactOf(levelOf(4, own), mind, cells)).toBeNull()
+  })
   test.each<[string, Mind, Own]>([
     ['a perfect memory under turns', SURE, { limits: { turns: 9 } }],
     ['a perfect memory with lives', SURE, { limits: { lives: 4 } }],

@@ -21,7 +21,7 @@ export function exactOf({ settings, dealer, rivals = [] }: Playable, mind: Mind,
   const kind = kindOf(mind, settings, dealer.pairs * 2)
   if (kind === 'perfect' && parHolds(settings, cells))
     return { kind, pairs: dealer.pairs, misses: missChances(dealer.pairs) }
-  if (kind === 'none' && !repeats(cells))
+  if (kind === 'none' && !repeats(settings, cells))
     return { kind, pairs: dealer.pairs, misses: blindMisses(dealer.pairs) }
   return null
 }

@@ -23,7 +23,7 @@ export function highestScore(settings: Settings, cells: Cells): Highest {
   const seats = players.names.length
   const pairs = luckiest.cards / 2
   if (seats === 1 || players.matchGoesAgain || pairs === 1) return { score: luckiest.score, exact: true }
-  const different = !repeats(cells)
+  const different = !repeats(settings, cells)
   if (different && orders(pairs, seats) <= MOST_ORDERS && canBeSearched(settings))
     return { score: searched(settings, cells, seats), exact: true }
 

@@ -6,8 +6,8 @@ import { repeats } from './repeats.ts'
  * Whether par is what a perfect memory needs on this level: different pairs, shuffled. In: its settings and one of its
  * deals.
  */
-export const parHolds = ({ deal }: Pick<Settings, 'deal'>, cells: Cells): boolean =>
-  deal.way === 'shuffled' && !repeats(cells)
+export const parHolds = (settings: Pick<Settings, 'fill' | 'deal'>, cells: Cells): boolean =>
+  settings.deal.way === 'shuffled' && !repeats(settings, cells)
 
 /** Expected turns and lucky matches of a perfect memory that plays to finish soonest. */
 export type Par = { turns: number; lucky: number }

@@ -17,7 +17,9 @@ export const countFor = ({ pairs }: Dealer): number =>
  */
 function quick(settings: Settings, dealer: Dealer): Playable {
   const first = dealer.cards('perfect')
-  const deal = settings.fill.repeat === 'at-random' ? dealer.cards : () => first
+  const { repeat } = settings.fill
+  const byChance = repeat === 'at-random' || repeat === 'with-replacement'
+  const deal = byChance ? dealer.cards : () => first
   return { settings, dealer: { ...dealer, deal } }
 }
 

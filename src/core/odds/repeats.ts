@@ -1,7 +1,9 @@
+import type { Settings } from '../settings/settings.ts'
 import { NO_CARD, pairOf } from '../deck/card.ts'
 
-/** Whether a deal holds more than two cards of one pair. */
-export function repeats(cells: readonly number[]): boolean {
+/** Whether the deals of a level may hold more than two cards of one pair. In: its settings and one of its deals. */
+export function repeats({ fill, deal }: Pick<Settings, 'fill' | 'deal'>, cells: readonly number[]): boolean {
+  if (fill.repeat === 'with-replacement' && deal.way !== 'arranged') return true
   const counts = new Map<number, number>()
   for (const card of cells) {
     if (card === NO_CARD) continue

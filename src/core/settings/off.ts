@@ -54,7 +54,9 @@ export function ruleOf(section: Section, key: string): RuleKey | null {
 
 /** Keys that only matter with some ways of filling or dealing. */
 const ONLY_WITH: Record<string, (settings: Settings) => boolean> = {
+  'fill.use': ({ fill }) => fill.repeat !== 'counts',
   'fill.counts': ({ fill }) => fill.repeat === 'counts',
+  'fill.pick': ({ fill }) => fill.repeat !== 'counts' && fill.repeat !== 'with-replacement',
   'deal.steps': ({ deal }) => deal.way === 'apart' || deal.way === 'close',
   'deal.arranged': ({ deal }) => deal.way === 'arranged',
 }

@@ -4,7 +4,8 @@
  */
 
 export const PICKS = ['random', 'first'] as const
-export const REPEATS = ['never', 'evenly', 'at-random', 'counts'] as const
+/** When a pair may lie on a board more than once; `evenly` and `at-random` only if there are too few. */
+export const REPEATS = ['never', 'evenly', 'at-random', 'with-replacement', 'counts'] as const
 export const WAYS = ['shuffled', 'in-order', 'apart', 'close', 'arranged'] as const
 export const DURING_LOOK = ['wait', 'skip', 'skip-and-flip'] as const
 export const ON_MATCH = ['stay', 'fade', 'leave'] as const

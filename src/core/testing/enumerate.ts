@@ -36,14 +36,15 @@ export function arrangements(cards: readonly Card[], keep: (laid: readonly Card[
 function fills(size: number, needed: number, { pick, repeat }: Settings['fill']): number[][] {
   const each = Math.floor(needed / size)
   const extra = needed % size
-  const [low, high] = size < needed && repeat === 'at-random' ? [0, needed] : [each, each + 1]
+  const anyNumber = repeat === 'with-replacement' || (size < needed && repeat === 'at-random')
+  const [low, high] = anyNumber ? [0, needed] : [each, each + 1]
   const all: number[][] = [[]]
   for (let i = 0; i < size; i++)
     for (const copies of all.splice(0))
       for (let count = low; count <= high; count++) all.push([...copies, count])
   const sum = (copies: number[]): number => copies.reduce((a, b) => a + b, 0)
   const right = all.filter((copies) => sum(copies) === needed)
-  if (pick === 'random' || (size < needed && repeat === 'at-random')) return right
+  if (pick === 'random' || anyNumber) return right
   return [Array.from({ length: size }, (_, i) => each + (i < extra ? 1 : 0))]
 }
 

@@ -3,7 +3,7 @@
  * follows the page step by step.
  */
 
-type Fill = { pick: 'first' | 'random'; repeat: 'never' | 'evenly' | 'at-random' }
+type Fill = { pick: 'first' | 'random'; repeat: 'never' | 'evenly' | 'at-random' | 'with-replacement' }
 /** A level as the page needs it. `related` says it of each pair of the deck; gaps are cell indices. */
 export type PageLevel = {
   related: boolean[]
@@ -117,11 +117,11 @@ function chosen(k: number, count: number, { pick }: Fill, draw: Draw): number[] 
 function filled({ related, fill }: PageLevel, n: number, seed: string): number[] {
   const draw = drawsOf(seed, 'picking')
   const k = related.length
-  if (k >= n) return chosen(k, n, fill, draw)
-  if (fill.repeat === 'at-random')
+  if (fill.repeat === 'with-replacement' || (fill.repeat === 'at-random' && k < n))
     return upTo(n)
       .map(() => draw(k))
       .sort((a, b) => a - b)
+  if (k >= n) return chosen(k, n, fill, draw)
   const entries = chosen(k, n % k, fill, draw)
   for (let times = 0; times < Math.floor(n / k); times++) entries.push(...upTo(k))
   return entries.sort((a, b) => a - b)
@@ -138,7 +138,9 @@ export function pageDeal(level: PageLevel, seed: string): string[] {
   const cells = upTo(level.rows * level.columns)
   const places = cells.filter((cell) => !level.gaps.includes(cell))
   const entries = filled(level, places.length / 2, seed)
-  const repeated = level.related.length < places.length / 2
+  const repeated =
+    level.related.length < places.length / 2 ||
+    (level.fill.repeat === 'with-replacement' && places.length > 2)
   let cards = cardsFor(entries, level.related)
   if (level.way === 'shuffled') cards = shuffled(cards, drawsOf(seed, 'shuffling'))
   else if (level.way === 'apart' && repeated && level.steps > 1)

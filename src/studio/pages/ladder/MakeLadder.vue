@@ -97,6 +97,7 @@ function pairWords(level: Level): string {
   const pairCount = openCells(board).length / 2
   const pairs = countWords(pairCount, 'pair')
   if (available < pairCount) return `${pairs}, from ${available}`
+  if (fill.repeat === 'with-replacement') return `${pairs}, each drawn from ${available}`
   const { use } = fill
   const isFirst = typeof use === 'object' && 'to' in use && use.from === 1
   if (available === pairCount && isFirst) return `the first ${pairs}`

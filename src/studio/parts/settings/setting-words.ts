@@ -57,6 +57,7 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['never', 'never'],
     ['evenly', 'evenly, if there are too few'],
     ['at-random', 'at random, if there are too few'],
+    ['with-replacement', 'at random, even if there are enough'],
     ['counts', 'each as often as I choose'],
   ),
   'deal.way': { label: 'Way of dealing' },

@@ -5,6 +5,7 @@ import { countWords } from '../../../core/count-words.ts'
 import { copiesOf, evenCounts } from '../../../core/deal/copies.ts'
 import { drawnPairs, selectPairs } from '../../../core/deck/select.ts'
 import { openCells } from '../../../core/board/cells.ts'
+import { isInUse } from '../../../core/settings/off.ts'
 import type { Repeat, Settings } from '../../../core/settings/settings.ts'
 import FaceView from '../../parts/cards/FaceView.vue'
 import IdleOwn from '../../parts/settings/IdleOwn.vue'
@@ -24,6 +25,7 @@ const pairs = computed(() => bench.game!.deck.pairs)
 const use = computed(() => props.settings.fill.use)
 const selection = computed(() => selectPairs(pairs.value, use.value))
 const byCounts = computed(() => props.settings.fill.repeat === 'counts')
+const idle = computed(() => ['use', 'pick', 'counts'].filter((key) => !isInUse(props.settings, 'fill', key)))
 /** the faces that may appear, each once */
 const rows = computed(() => [...new Set(drawnPairs(pairs.value, props.settings.fill))])
 /** half a pair more on an odd board, which its finding reports */
@@ -49,7 +51,8 @@ const sentence = computed(() => {
   if (byCounts.value)
     return copiesWords(copiesOf(pairs.value, props.settings.fill, pairCount.value)!, 0, pairCount.value)
   const selectionSize = selection.value.length
-  if (selectionSize >= pairCount.value) {
+  const copies = copiesOf(pairs.value, props.settings.fill, pairCount.value)
+  if (!copies && selectionSize >= pairCount.value) {
     const all =
       selectionSize === pairCount.value
         ? ', all of them'
@@ -58,7 +61,6 @@ const sentence = computed(() => {
           : ', the first ones'
     return `${countWords(pairCount.value, 'pair')} from ${selectionSize}${all}.`
   }
-  const copies = copiesOf(pairs.value, props.settings.fill, pairCount.value)
   const sentence = `${countWords(selectionSize, 'pair')} chosen, ${pairCount.value} needed.`
   return copies ? `${sentence} ${copiesWords(copies, selectionSize, pairCount.value)}` : sentence
 })
@@ -85,7 +87,7 @@ const look = (): void => void (byCounts.value ? (counting.value = true) : (choos
         ><OwnTab section="fill" :names="['use']"
       /></span>
     </div>
-    <div v-if="!byCounts" class="row">
+    <div v-if="!idle.includes('pick')" class="row">
       <span>Picked</span>
       <SettingChoice section="fill" name="pick" />
     </div>
@@ -101,7 +103,7 @@ const look = (): void => void (byCounts.value ? (counting.value = true) : (choos
           :names="byCounts ? ['repeat', 'counts'] : ['repeat']"
       /></span>
     </div>
-    <IdleOwn tag="p" section="fill" :names="byCounts ? ['use', 'pick'] : ['counts']" />
+    <IdleOwn tag="p" section="fill" :names="idle" />
     <p class="note">{{ sentence }}</p>
     <ElButton class="faces" @click="look">
       <span class="hidden-text">{{

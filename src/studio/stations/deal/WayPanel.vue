@@ -57,7 +57,7 @@ function choose(next: Way): void {
 /** Whether some pair is on the board more than once. */
 const repeated = computed(() => {
   const { board, fill } = props.settings
-  return comeAgain(drawnPairs(bench.game!.deck.pairs, fill), openCells(board).length / 2)
+  return comeAgain(drawnPairs(bench.game!.deck.pairs, fill), openCells(board).length / 2, fill)
 })
 const deals = computed(() => {
   const { exactly, most } = figures.value ?? { exactly: null, most: null }

@@ -15,7 +15,7 @@ const EVERYDAY: Partial<Record<SettingPath, string>> = {
   'fill.counts': 'copies duplicates number',
   'fill.use': 'subset category tags difficulty',
   'fill.pick': 'random draw choose',
-  'fill.repeat': 'copies duplicates',
+  'fill.repeat': 'copies duplicates replacement four of a kind',
   'deal.way': 'shuffle random order',
   'deal.steps': 'distance apart near',
   'deal.arranged': 'manual fixed layout',

@@ -30,7 +30,8 @@ const languages = computed(() =>
 /** a level whose pairs are drawn at random prints those of one deal */
 const isDrawn = computed(() => {
   const level = bench.game!.levels.find(({ id }) => id === options.value.level)
-  return level !== undefined && resolveLevel(bench.game!, level).fill.pick === 'random'
+  const fill = level && resolveLevel(bench.game!, level).fill
+  return fill?.pick === 'random' || fill?.repeat === 'with-replacement'
 })
 </script>
 

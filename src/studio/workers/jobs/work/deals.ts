@@ -6,7 +6,7 @@ import { openCells } from '../../../../core/board/cells.ts'
 import { logDeals } from '../../../../core/deal/count.ts'
 import { prepareDeal } from '../../../../core/deal/deal.ts'
 import type { Pair } from '../../../../core/deck/pair.ts'
-import { drawnPairs } from '../../../../core/deck/select.ts'
+import { drawnPairs, drawsWithReplacement } from '../../../../core/deck/select.ts'
 import { readBoards, type GivenSize, type ReadBoards } from '../../../../core/files/boards-file.ts'
 import { dealtText, seedsFrom, type DealtFormat } from '../../../../core/files/dealt-file.ts'
 import type { Result } from '../../../../core/result.ts'
@@ -44,8 +44,8 @@ export function judgeDeals(
   const { way } = settings.deal
   const claim = way === 'apart' || way === 'close' ? 'by-steps' : 'shuffled'
   const selected = drawnPairs(pairs, settings.fill).length
-  // repeated at random, some fills are likelier than others, and so are their deals
-  const byChance = settings.fill.repeat === 'at-random' && selected < openCells(settings.board).length / 2
+  // drawn with replacement, some fills are likelier than others, and so are their deals
+  const byChance = drawsWithReplacement(selected, openCells(settings.board).length / 2, settings.fill)
   handOver(buffersOf(tally))
   return { tally, report: reportOf(tally, claim, byChance ? null : logDeals(pairs, settings)) }
 }
