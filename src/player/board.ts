@@ -5,7 +5,7 @@ import { layout, ratioOf, tableSurface } from '../core/board/geometry.ts'
 import { BehindView } from './behind.ts'
 import { element } from './element.ts'
 import { faceElement } from './face.ts'
-import { isStill } from './motion.ts'
+import { turnsAtOnce } from './motion.ts'
 import type { Table } from './table.ts'
 import { marksOn } from './typing.ts'
 import { cardLabel } from './words.ts'
@@ -168,7 +168,7 @@ export class BoardView {
   #turn(view: CardView, up: boolean): void {
     const { button, inner, front } = view
     button.classList.remove('lt-turning')
-    if (isStill(button)) {
+    if (turnsAtOnce(button)) {
       if (!up) front.remove()
       return
     }

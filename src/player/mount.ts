@@ -16,7 +16,7 @@ import { Hud } from './hud.ts'
 import { listen } from './input.ts'
 import { listenToMarks } from './typing.ts'
 import { newLoop } from './loop.ts'
-import { keepPace, moveByLook } from './motion.ts'
+import { moveByLook } from './motion.ts'
 import { PanelHost } from './panel-host.ts'
 import './player.css'
 import { MINDS_PLAY } from './minds-play.ts'
@@ -124,7 +124,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   root.setAttribute('aria-label', game.title)
   root.lang = table.speech.language
   root.dir = table.speech.direction
-  keepPace(root, table.speed)
+  moveByLook(root, table.settings.look, table.speed)
   // read before the table is in the page: later it would be styled and laid out for that alone
   let { clientWidth: width, clientHeight: height } = host
   host.replaceChildren(root)
@@ -234,7 +234,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     makeRoom()
     root.style.setProperty('--table', look.table)
     root.classList.toggle('lt-fade', turn.onMatch === 'fade')
-    moveByLook(root, look)
+    moveByLook(root, look, table.speed)
     root.dataset.dealIn = look.dealIn
     board.build(tableArea(width, height, table.settings))
     root.classList.remove('lt-is-won')
@@ -372,7 +372,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     stepDue,
     run(speed) {
       runAt(table, speed)
-      keepPace(root, speed)
+      moveByLook(root, table.settings.look, speed)
       loop.ask()
     },
     pause,

@@ -6,7 +6,7 @@ import { BoardView } from './board.ts'
 import { english } from '../core/texts/english.ts'
 import { element } from './element.ts'
 import type { Art } from './face.ts'
-import { keepPace, moveByLook } from './motion.ts'
+import { moveByLook } from './motion.ts'
 import { dealTable, newTable, runAt, timeNow } from './table.ts'
 
 /** Two cards and what happens to them, in ms since their deal; `until` is the end. */
@@ -27,10 +27,9 @@ export function playTurns(
   const root = element('div', 'lt-player', element('div', 'lt-felt', board.root))
   const { look, turn } = table.settings
   root.inert = true
-  keepPace(root, speed)
   root.style.setProperty('--table', look.table)
   root.classList.toggle('lt-fade', turn.onMatch === 'fade')
-  moveByLook(root, look)
+  moveByLook(root, look, speed)
   host.replaceChildren(root)
 
   let frame = 0

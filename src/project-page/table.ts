@@ -70,6 +70,7 @@ export function showTable(place: HTMLElement, game: Game): void {
     eventCount = 0
     hear('deal', settings)
     place.style.setProperty('--table', settings.look.table)
+    place.style.setProperty('--flip', `${settings.look.flipTime}ms`)
     board.style.setProperty('--columns', String(firstDeal.columns))
     board.style.setProperty('--rows', String(firstDeal.rows))
     let count = 0

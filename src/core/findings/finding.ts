@@ -11,6 +11,9 @@ export type Where =
   | { level: number | null; section: Section; key: string }
   | { level: null; section: 'deck' | 'checks'; key: string }
 
+/** The looks at open cards, by their key in the rules of a turn. */
+export type LookKey = 'firstLook' | 'matchLook' | 'missLook'
+
 /** The values of each finding, for the words and the mends. */
 type Values = {
   'gap-outside': { gap: string; rows: number; columns: number }
@@ -50,6 +53,8 @@ type Values = {
   'tiny-cards': { card: number; touchable: number; width: number; height: number }
   /** the same on a phone held sideways, if the cards are large enough on one held upright */
   'tiny-across': { card: number; touchable: number; width: number; height: number }
+  /** a card turns for `flip` ms, longer than it stays open in a look: the shortest of those that are too short */
+  'flip-beyond-look': { flip: number; look: number; key: LookKey }
   /** two pairs by name, the id of the second, and how many more such twos there are */
   'look-alikes': { one: string; other: string; id: string; more: number }
   'back-like-face': { pair: string }

@@ -19,7 +19,7 @@ import {
   suggestLimit,
   type MindResults,
 } from './difficulty-findings.ts'
-import type { Finding, FindingCode, FindingOf, Where } from './finding.ts'
+import type { Finding, FindingCode, FindingOf, LookKey, Where } from './finding.ts'
 
 /**
  * For at most this many levels with such findings the value that would mend them is worked out; more would take too
@@ -182,6 +182,12 @@ function lookAt(game: Game, level: Level, isBrief: boolean): LevelFinding[] {
   const { behind } = settings.look
   if (behind?.kind === 'image' && !behind.alt) add('warns', 'missing-alt-behind', 'look', 'behind.alt', {})
 
+  const [short] = shortLooks(settings)
+  if (short) {
+    const values = { flip: settings.look.flipTime, look: settings.turn[short], key: short }
+    add('warns', 'flip-beyond-look', 'look', 'flipTime', values)
+  }
+
   const { stop, dealer } = stopAt(game, settings, isBrief)
   if (stop) findings.push(stop)
   if (!dealer) return findings
@@ -208,6 +214,12 @@ function lookAt(game: Game, level: Level, isBrief: boolean): LevelFinding[] {
     add('warns', one.code, one.section, one.key, one.values)
   return findings
 }
+
+/** The looks that end before a card has turned, the shortest first; one that is off is meant so. */
+export const shortLooks = ({ turn, look }: Settings): LookKey[] =>
+  (['firstLook', 'matchLook', 'missLook'] as const)
+    .filter((key) => turn[key] > 0 && turn[key] < look.flipTime)
+    .sort((one, other) => turn[one] - turn[other])
 
 /** What stops a level from being dealt, or from being won by anybody, and its dealer if it can be dealt. */
 function stopAt(

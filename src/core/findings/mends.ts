@@ -10,7 +10,7 @@ import { withoutPairs } from '../deck/edit.ts'
 import { cardName } from '../deck/card-name.ts'
 import type { Finding } from './finding.ts'
 import { amountThat } from './words.ts'
-import { unusedPairs } from './findings.ts'
+import { shortLooks, unusedPairs } from './findings.ts'
 import { NO_CARD } from '../deck/card.ts'
 import type { Game } from '../game/game.ts'
 import { resolveLevel, writeSettings } from '../settings/levels.ts'
@@ -126,6 +126,17 @@ export function mendsOf(game: Game, finding: Finding): Mend[] {
       }[finding.code]
       const { section, patch } = leverPatch(by, enough)
       return [{ label: amountThat(by, enough, then), to: say(section, patch) }]
+    }
+    case 'flip-beyond-look': {
+      const { flip, look } = finding.values
+      const looks = shortLooks(settings).map((key) => [key, flip])
+      return [
+        { label: `Turn in ${look / 1000} s`, to: say('look', { flipTime: look }) },
+        {
+          label: `Look for ${flip / 1000} s`,
+          to: say('turn', Object.fromEntries(looks) as Partial<Settings['turn']>),
+        },
+      ]
     }
     case 'look-alikes': {
       const { other, id } = finding.values

@@ -1,6 +1,6 @@
 import { countWords } from '../count-words.ts'
 import type { Lever } from '../odds/levers.ts'
-import type { Finding, FindingCode, FindingOf } from './finding.ts'
+import type { Finding, FindingCode, FindingOf, LookKey } from './finding.ts'
 
 /** `level` is how a sentence names the level. */
 type FindingWords = { [Code in FindingCode]: (values: FindingOf<Code>['values'], level: string) => string }
@@ -19,6 +19,12 @@ export const amountThat = (by: Lever, value: number, then: string): string => `$
 const ofGames = ({ won, games }: { won: number; games: number }): string =>
   games ? `${won} of ${games} games` : 'every game'
 const dealWords = ({ why }: { why: string }): string => why
+
+const LOOK_WORDS: Record<LookKey, string> = {
+  firstLook: 'the first look',
+  matchLook: 'a pair stays open',
+  missLook: 'a miss stays open',
+}
 
 const WORDS: FindingWords = {
   'odd-board': dealWords,
@@ -53,6 +59,8 @@ const WORDS: FindingWords = {
     `on a phone of ${width} × ${height} px a card is ${card} px; a finger needs ${touchable}`,
   'tiny-across': ({ card, touchable, width, height }) =>
     `on a phone held sideways, ${width} × ${height} px, a card is ${card} px; a finger needs ${touchable}`,
+  'flip-beyond-look': ({ flip, look, key }) =>
+    `a card takes ${flip / 1000} s to turn, longer than ${LOOK_WORDS[key]}, ${look / 1000} s`,
   'look-alikes': ({ one, other, more }) =>
     `${one} and ${other} look alike${more ? `, and ${more} more such pairs` : ''}`,
   'back-like-face': ({ pair }) => `the back could be taken for ${pair}`,

@@ -213,6 +213,9 @@ const settingsShape = {
     missMotion: z.enum(MISS_MOTIONS),
     missStrength: boundedInt(BOUNDS.strength),
     celebration: z.enum(CELEBRATIONS),
+    flipTime: boundedInt(BOUNDS.motion),
+    missTime: boundedInt(BOUNDS.motion),
+    missMoves: boundedInt(BOUNDS.moves),
     marks: z.enum(MARKS),
   }),
   sound: z.strictObject({

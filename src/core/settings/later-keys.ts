@@ -4,7 +4,7 @@ import { DEFAULTS, SECTIONS, type Section, type Settings } from './settings.ts'
 export const LATER_KEYS: { readonly [S in Section]?: readonly (keyof Settings[S] & string)[] } = {
   turn: ['onOpen'],
   finish: ['rounds'],
-  look: ['marks'],
+  look: ['flipTime', 'missTime', 'missMoves', 'marks'],
 }
 
 type Keys = Record<string, unknown>

@@ -27,7 +27,7 @@ const RULES_OFF = {
   'score.stars': { off: null },
   'finish.wait': { off: 0 },
   'finish.rounds': { off: 'any' },
-  'look.missMotion': { off: 'none', only: ['missStrength'] },
+  'look.missMotion': { off: 'none', only: ['missStrength', 'missTime', 'missMoves'] },
   'look.celebration': { off: 'none' },
   'look.behind': { off: null },
   'look.marks': { off: 'none' },

@@ -167,6 +167,11 @@ export type Settings = {
     /** of the motion of a miss, in percent of the usual */
     missStrength: number
     celebration: Celebration
+    /** how long a card takes to turn, in ms */
+    flipTime: number
+    /** how long a missed card moves each time, in ms, and how many times */
+    missTime: number
+    missMoves: number
     marks: Marks
   }
   /** `volume` in percent; then the sound of each moment */
@@ -194,6 +199,9 @@ export const SECTIONS = [
   'volumes',
 ] as const
 export type Section = (typeof SECTIONS)[number]
+
+/** How a table looks where a game does not say it: all that came after version 1.0.0. */
+export const PLAIN_LOOK = { flipTime: 270, missTime: 300, missMoves: 1, marks: 'none' } as const
 
 /** The settings of a new game. */
 export const DEFAULTS: Settings = {
@@ -242,7 +250,7 @@ export const DEFAULTS: Settings = {
     missMotion: 'shake',
     missStrength: 100,
     celebration: 'wave',
-    marks: 'none',
+    ...PLAIN_LOOK,
   },
   sound: {
     on: true,
@@ -304,6 +312,10 @@ export const BOUNDS = {
   volume: [0, 100],
   /** percent */
   strength: [10, 300],
+  /** of a card that turns, or of a miss that moves, in ms */
+  motion: [0, 1200],
+  /** of a missed card */
+  moves: [1, 10],
   /** percent */
   tint: [0, 100],
   players: [1, 4],

@@ -57,7 +57,7 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['never', 'never'],
     ['evenly', 'evenly, if there are too few'],
     ['at-random', 'at random, if there are too few'],
-    ['with-replacement', 'at random, even if there are enough'],
+    ['with-replacement', 'always at random'],
     ['counts', 'each as often as I choose'],
   ),
   'deal.way': { label: 'Way of dealing' },
@@ -170,6 +170,9 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['nudge', 'is nudged'],
     ['dim', 'dims'],
   ),
+  'look.flipTime': number('Time of a flip', BOUNDS.motion, 'seconds'),
+  'look.missTime': number('Time of a motion', BOUNDS.motion, 'seconds'),
+  'look.missMoves': number('How often a miss moves', BOUNDS.moves),
   'look.missStrength': number('How strongly a miss moves', BOUNDS.strength, 'percent'),
   'look.celebration': choice(
     'What celebrates a win',

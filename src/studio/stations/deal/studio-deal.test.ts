@@ -38,6 +38,7 @@ describe('every mend takes its finding away', () => {
     ['tiny-cards', { board: { rows: 8, columns: 8 }, fill: { repeat: 'evenly' } }],
     ['unused-pairs', { board: { rows: 2, columns: 2 }, fill: { use: { from: 1, to: 2 } } }],
     ['missing-alt', {}, image(pairsNamed(18))],
+    ['flip-beyond-look', { look: { flipTime: 1200 }, turn: { firstLook: 900, missLook: 1100 } }],
     ['cannot-be-won', { limits: { turns: 7 } }],
     ['cannot-be-won', { clock: { mode: 'down', limit: 1000 }, turn: { firstLook: 3000 } }],
   ])('%s', (code, own, ...[pairs]) => {

@@ -8,10 +8,11 @@ import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import ShapeChoice from '../../parts/settings/ShapeChoice.vue'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
+import SettingNumber from '../../parts/settings/SettingNumber.vue'
 import { valueWords } from '../../parts/settings/setting-words.ts'
 import { useBench } from '../../store/bench.ts'
 
-/** "The table looks like the boiler room, its cards are portrait and turn over sideways." */
+/** "The table looks like the boiler room, its cards are portrait and turn over sideways in 0.27 s." */
 const bench = useBench()
 const look = computed(() => bench.settings!.look)
 /** an own size of the cards, which makes their shape irrelevant */
@@ -64,6 +65,7 @@ function take(name: string): void {
     <ShapeChoice v-else /></span
   >. They
   <SettingChoice section="look" name="flip" />
+  in <SettingNumber section="look" name="flipTime" />
   and are dealt
   <SettingChoice section="look" name="dealIn" />.<IdleOwn v-if="size" section="layout" :names="['ratio']" />
   <span v-if="contrast < LEAST_CONTRAST" class="bad" role="status"

@@ -5,15 +5,17 @@ import SettingNumber from '../../parts/settings/SettingNumber.vue'
 import { useBench } from '../../store/bench.ts'
 import RuleClause from './RuleClause.vue'
 
-/** "A miss shakes, at 100 % of the usual strength. A win is celebrated by a wave of the cards." */
+/** "A miss shakes 1 time for 0.3 s, at 100 % of the usual strength. A win is celebrated by a wave of the cards." */
 const bench = useBench()
 const look = computed(() => bench.settings!.look)
 </script>
 
 <template>
   <RuleClause name="missMotion"
-    >A miss <SettingChoice section="look" name="missMotion" /><template v-if="look.missMotion !== 'none'"
-      >, at <SettingNumber section="look" name="missStrength" /> of the usual strength</template
+    >A miss <SettingChoice section="look" name="missMotion" /><template v-if="look.missMotion !== 'none'">
+      <SettingNumber section="look" name="missMoves" /> {{ look.missMoves === 1 ? 'time' : 'times' }} for
+      <SettingNumber section="look" name="missTime" />, at
+      <SettingNumber section="look" name="missStrength" /> of the usual strength</template
     >.</RuleClause
   >
   <RuleClause name="celebration"

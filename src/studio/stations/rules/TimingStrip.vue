@@ -1,45 +1,81 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { BOUNDS } from '../../../core/settings/settings.ts'
-import { TURN_MS } from '../../../player/motion.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 import { dragValue, keyValue } from '../../parts/settings/slider.ts'
 import { useBench } from '../../store/bench.ts'
-import { SECOND_FLIP, turnEnd, turnParts } from './one-turn.ts'
+import { missMotion, secondFlip, turnEnd, turnParts } from './one-turn.ts'
 import TryTurn from './TryTurn.vue'
 
 /** One turn to scale, a match above a miss. The time in which the board is locked is hatched. */
 const bench = useBench()
-const turn = computed(() => bench.settings!.turn)
-type LookTime = 'matchLook' | 'missLook'
+const settings = computed(() => bench.settings!)
+/** A time on the strip that can be dragged at its end, in ms: `step` by dragging and by the arrow keys. */
+type Edge = {
+  label: string
+  value: number
+  /** where its end is */
+  at: number
+  bounds: readonly [number, number]
+  step: number
+  big: number
+  set(value: number): void
+}
+const edges = computed(() => {
+  const { turn, look } = settings.value
+  const lookEdge = (name: string, key: 'matchLook' | 'missLook'): Edge => ({
+    label: `Look time of a ${name}, on the strip`,
+    value: turn[key],
+    at: secondFlip(look) + turn[key],
+    bounds: BOUNDS.look,
+    step: 50,
+    big: 500,
+    set: (value) => bench.set('turn', { [key]: value }, 'change a look time'),
+  })
+  const flip: Edge = {
+    label: 'Time of a flip, on the strip',
+    value: look.flipTime,
+    at: look.flipTime,
+    bounds: BOUNDS.motion,
+    step: 10,
+    big: 100,
+    set: (value) => bench.set('look', { flipTime: value }, 'change the time of a flip'),
+  }
+  return { match: [flip, lookEdge('match', 'matchLook')], miss: [lookEdge('miss', 'missLook')] }
+})
 const lines = computed(() => [
-  { name: 'match', key: 'matchLook' as LookTime, parts: turnParts(turn.value, true) },
-  { name: 'miss', key: 'missLook' as LookTime, parts: turnParts(turn.value, false) },
+  { name: 'match', edges: edges.value.match, parts: turnParts(settings.value, true), motion: null },
+  {
+    name: 'miss',
+    edges: edges.value.miss,
+    parts: turnParts(settings.value, false),
+    motion: missMotion(settings.value),
+  },
 ])
 
-/** The step of look times, in ms, by dragging and by keys. */
-const STEP = 50
-const BIG = 500
 /** while an edge is dragged the scale stays as it was */
 const scale = ref<number | null>(null)
-function set(key: LookTime, value: number): void {
-  const [low, high] = BOUNDS.look
-  const next = Math.max(low, Math.min(high, Math.round(value / STEP) * STEP))
-  if (next !== turn.value[key]) bench.set('turn', { [key]: next }, 'change a look time')
+function set(edge: Edge, value: number): void {
+  const [low, high] = edge.bounds
+  const next = Math.max(low, Math.min(high, Math.round(value / edge.step) * edge.step))
+  if (next !== edge.value) edge.set(next)
 }
-function drag(event: PointerEvent, key: LookTime): void {
+/** The edge as it is now: it is drawn anew with each change. */
+const edgeNow = ({ label }: Edge): Edge =>
+  [...edges.value.match, ...edges.value.miss].find((one) => one.label === label)!
+function drag(event: PointerEvent, edge: Edge): void {
   scale.value = end.value
   dragValue(
     event,
-    turn.value[key],
+    edge.value,
     end.value,
-    (value) => set(key, value),
+    (value) => set(edgeNow(edge), value),
     () => (scale.value = null),
   )
 }
-function key(event: KeyboardEvent, name: LookTime): void {
-  const next = keyValue(event, turn.value[name], BOUNDS.look, { step: STEP, big: BIG })
-  if (next !== null) set(name, next)
+function key(event: KeyboardEvent, edge: Edge): void {
+  const next = keyValue(event, edge.value, edge.bounds, edge)
+  if (next !== null) set(edge, next)
 }
 const end = computed(() => scale.value ?? turnEnd(lines.value.flatMap((line) => line.parts)))
 const ticks = computed(() => {
@@ -55,7 +91,10 @@ function placeHand(at: number, time: number): void {
     hand.style.left = percent(time)
   })
 }
-const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(TURN_MS) }))
+const placed = (from: number, long: number): { left: string; width: string } => ({
+  left: percent(from),
+  width: percent(long),
+})
 </script>
 
 <template>
@@ -63,7 +102,7 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
     <div class="drawn">
       <header>
         <h2 id="strip">One turn, to scale</h2>
-        <span class="soft">hatched: presses are ignored · drag the dark edges to change the look times</span>
+        <span class="soft">hatched: presses are ignored · drag the dark edges to change the times</span>
       </header>
       <div v-for="line in lines" :key="line.name" class="line">
         <span class="name">{{ line.name }}</span>
@@ -73,25 +112,37 @@ const secondFlip = computed(() => ({ left: percent(SECOND_FLIP), width: percent(
             :key="i"
             class="part"
             :class="part.kind"
-            :style="{ left: percent(part.from), width: percent(part.long) }"
+            :style="{ ...placed(part.from, part.long), paddingLeft: percent(part.over ?? 0) }"
             :data-tip="part.words"
             ><span>{{ part.words }}</span></span
           >
           <span
+            v-for="edge in line.edges"
+            :key="edge.label"
             class="edge"
             role="slider"
             tabindex="0"
-            :aria-label="`Look time of a ${line.name}, on the strip`"
-            :aria-valuemin="BOUNDS.look[0]"
-            :aria-valuemax="BOUNDS.look[1]"
-            :aria-valuenow="turn[line.key]"
-            :aria-valuetext="writeNumber(turn[line.key], 'seconds')"
-            :style="{ left: percent(SECOND_FLIP + turn[line.key]) }"
-            @pointerdown.prevent="drag($event, line.key)"
-            @keydown="key($event, line.key)"
+            :aria-label="edge.label"
+            :aria-valuemin="edge.bounds[0]"
+            :aria-valuemax="edge.bounds[1]"
+            :aria-valuenow="edge.value"
+            :aria-valuetext="writeNumber(edge.value, 'seconds')"
+            :style="{ left: percent(edge.at) }"
+            @pointerdown.prevent="drag($event, edge)"
+            @keydown="key($event, edge)"
           />
           <span ref="hands" class="hand" hidden />
-          <span class="second" :style="secondFlip" data-tip="the second card turns, within the look time" />
+          <span
+            class="second"
+            :style="placed(secondFlip(settings.look), settings.look.flipTime)"
+            data-tip="the second card turns, within the look time"
+          />
+          <span
+            v-if="line.motion"
+            class="motion"
+            :style="placed(line.motion.from, line.motion.long)"
+            :data-tip="`the cards move, ${settings.look.missMoves} × ${writeNumber(settings.look.missTime, 'seconds')}`"
+          />
         </div>
       </div>
       <div class="line" aria-hidden="true">
@@ -186,7 +237,6 @@ header {
 }
 .settle + .next {
   border-left: 0;
-  padding-left: 8%;
 }
 .edge {
   position: absolute;
@@ -225,6 +275,12 @@ header {
   bottom: 0;
   height: 5px;
   background: var(--lagoon);
+}
+.motion {
+  position: absolute;
+  bottom: 0;
+  height: 5px;
+  background: var(--brick);
 }
 .ticks {
   position: relative;

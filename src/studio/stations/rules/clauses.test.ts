@@ -81,7 +81,7 @@ describe('clauses of the story', () => {
     expect(unshown('clock', withClauses(['clock']))).toEqual([])
     expect(unshown('lives', BARE)).toEqual(['livesLostOn'])
     expect(unshown('lives', withClauses(['lives']))).toEqual([])
-    expect(unshown('missMotion', BARE)).toEqual(['missStrength'])
+    expect(unshown('missMotion', BARE)).toEqual(['missStrength', 'missTime', 'missMoves'])
     expect(unshown('streak', BARE)).toEqual([])
   })
   test('time without a clock, points for lives without lives and a pause that ends nothing are not offered', () => {
