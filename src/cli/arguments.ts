@@ -1,6 +1,6 @@
 import { InvalidArgumentError } from 'commander'
 import { LEVERS, type Lever } from '../core/odds/levers.ts'
-import { BOUNDS } from '../core/settings/settings.ts'
+import { BOUNDS } from '../core/settings/bounds.ts'
 
 /** How the words of a call are read. What cannot be read is thrown, and the command ends with 2. */
 

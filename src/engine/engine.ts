@@ -20,7 +20,8 @@ import { resultOf as figuresOf, winners, type RoundResult as Figures } from '../
 import { LAST_TIME, type Round as OpenRound } from '../core/play/round.ts'
 import { bad, good, quoted, type Problem, type Result } from '../core/result.ts'
 import { findLevel, resolveLevel, type Level } from '../core/settings/levels.ts'
-import { BOUNDS, type Settings } from '../core/settings/settings.ts'
+import { BOUNDS } from '../core/settings/bounds.ts'
+import { type Settings } from '../core/settings/settings.ts'
 
 /*
  * The rules as a module for programs of one's own: the same code that the studio and every shipped page play by. Plain

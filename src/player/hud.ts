@@ -3,7 +3,7 @@ import { isWaitingForButton, isWaitingForPress } from '../core/play/machine.ts'
 import { isOver, type Round } from '../core/play/round.ts'
 import { button, element, icon, type IconName } from './element.ts'
 import { figuresOf } from '../core/settings/figures.ts'
-import type { Figure } from '../core/settings/settings.ts'
+import type { Figure, TableButton } from '../core/settings/settings.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Best } from './best.ts'
 import { MINDS_PLAY } from './minds-play.ts'
@@ -11,7 +11,8 @@ import { isOnlyRound, playerNames, type Table } from './table.ts'
 import { languageOf } from './words.ts'
 
 type FigureView = { box: HTMLElement; value: HTMLElement }
-export type HudActs = { pause(): void; levels(): void; sound(): void; turnBack(): void }
+/** What the buttons do; those that can do nothing here are missing. */
+export type HudActs = { [Button in TableButton]: (() => void) | undefined } & { turnBack(): void }
 
 /** Title, clock, turns, lives, score and the buttons above the board; the turn-back button below it. */
 export class Hud {
@@ -28,9 +29,10 @@ export class Hud {
   #shownFor: Round | null = null
   readonly #seats = element('ol', 'lt-seats')
   readonly #fill = element('div', 'lt-limit-fill')
-  readonly #soundButton: HTMLButtonElement
-  readonly #pauseButton: HTMLButtonElement
-  readonly #levelsButton: HTMLButtonElement
+  readonly #buttonRow = element('div', 'lt-buttons')
+  #shownButtons = ''
+  /** those that were shown so far */
+  readonly #buttons: Partial<Record<TableButton, HTMLButtonElement>> = {}
   readonly #turnBackButton: HTMLButtonElement
   readonly #line = element('p', 'lt-line')
   #last = new Map<HTMLElement, string>()
@@ -38,14 +40,11 @@ export class Hud {
 
   constructor(
     table: Table,
-    acts: HudActs,
-    withLevels: boolean,
+    private readonly acts: HudActs,
     private readonly best: () => Best,
   ) {
     this.table = table
     const { say } = table.speech
-    this.#soundButton = button('lt-round', say('sound'), acts.sound, 'sound')
-    this.#pauseButton = button('lt-round', say('pause'), acts.pause, 'pause')
     this.#turnBackButton = button('lt-button lt-turn-back', say('turnBack'), acts.turnBack)
     const name = element(
       'div',
@@ -53,10 +52,7 @@ export class Hud {
       this.#game,
       element('div', 'lt-level-row', this.#title, this.#place),
     )
-    const buttons = element('div', 'lt-buttons', this.#soundButton, this.#pauseButton)
-    this.#levelsButton = button('lt-round', say('levels'), acts.levels, 'levels')
-    if (withLevels && table.game.levels.length > 1) buttons.prepend(this.#levelsButton)
-    this.head = element('header', 'lt-head', name, buttons, this.#row, this.#seats)
+    this.head = element('header', 'lt-head', name, this.#buttonRow, this.#row, this.#seats)
     this.bar.append(this.#fill)
     this.#seats.setAttribute('aria-label', say('players'))
     this.bar.setAttribute('aria-hidden', 'true')
@@ -80,15 +76,7 @@ export class Hud {
       this.#place,
       settings.head.level && game.levels.length > 1 ? say('place', { at, all: game.levels.length }) : '',
     )
-    // only when it changes: an icon replaced under a finger would swallow the press
-    if (this.#soundButton.ariaPressed !== String(table.sound)) {
-      this.#soundButton.replaceChildren(icon(table.sound ? 'sound' : 'silent'))
-      this.#soundButton.setAttribute('aria-pressed', String(table.sound))
-    }
-    hide(this.#soundButton, !settings.sound.on)
-    hide(this.#levelsButton, isOnlyRound(table))
-    const playing = round !== null && !isOver(round)
-    this.#pauseButton.disabled = !playing
+    this.#drawButtons()
     hide(this.#row, round === null)
     // a mind that plays on turns the cards back itself
     const isTheirs = MINDS_PLAY && table.seated?.haveTurn
@@ -107,6 +95,34 @@ export class Hud {
     if (remaining !== null)
       this.#fill.style.transform = `scaleX(${Math.min(1, remaining / settings.clock.limit).toFixed(4)})`
     if (!isTheirs && isWaitingForPress(round)) this.say(say('pressAnywhere'), 'plain')
+  }
+
+  /** The buttons that the level shows and that can do something, in its order. */
+  #drawButtons(): void {
+    const { table } = this
+    const { settings, round } = table
+    const names = settings.head.buttons.filter(
+      (name) =>
+        this.acts[name] &&
+        !(name === 'sound' && !settings.sound.on) &&
+        !((name === 'levels' || name === 'restart') && isOnlyRound(table)),
+    )
+    // only when it changes: what is replaced under a finger would swallow the press
+    if (this.#shownButtons !== names.join()) {
+      this.#shownButtons = names.join()
+      this.#buttonRow.replaceChildren(...names.map((name) => this.#button(name)))
+    }
+    const { sound, pause } = this.#buttons
+    if (sound && sound.ariaPressed !== String(table.sound)) {
+      sound.replaceChildren(icon(table.sound ? 'sound' : 'silent'))
+      sound.setAttribute('aria-pressed', String(table.sound))
+    }
+    if (pause) pause.disabled = round === null || isOver(round)
+  }
+
+  #button(name: TableButton): HTMLButtonElement {
+    const [key, drawing] = BUTTON_PARTS[name]
+    return (this.#buttons[name] ??= button('lt-round', this.table.speech.say(key), this.acts[name]!, drawing))
   }
 
   #figure(name: Figure): FigureView {
@@ -204,6 +220,16 @@ const newSeat = (): HTMLElement =>
     element('span', 'lt-seat-turn'),
     element('span', 'lt-seat-won'),
   )
+
+/** What each button is called, and its drawing. */
+const BUTTON_PARTS: Record<TableButton, [MessageKey, IconName]> = {
+  restart: ['startOver', 'again'],
+  levels: ['levels', 'levels'],
+  'how-to': ['howTitle', 'how'],
+  sound: ['sound', 'sound'],
+  pause: ['pause', 'pause'],
+  leave: ['leave', 'leave'],
+}
 
 /** With more figures than this, they are arranged in columns on a narrow player. */
 const MANY = 4

@@ -12,6 +12,7 @@ import { BoardView } from './board.ts'
 import { newCelebration } from './celebration.ts'
 import { element, on, useDrawings, type Drawings } from './element.ts'
 import type { Art } from './face.ts'
+import { hearsOfNew } from './how-to.ts'
 import { Hud } from './hud.ts'
 import { listen } from './input.ts'
 import { listenToMarks } from './typing.ts'
@@ -91,6 +92,9 @@ export type Player = {
 /** A table narrower than this, in px, has smaller figures. */
 const SMALL = 400
 
+/** Panels that lead back to the one that they were opened from. */
+const LYING_OVER: ReadonlySet<Table['panel']> = new Set(['levels', 'how', 'languages', 'credits'])
+
 /** How long a short result is shown, in ms. */
 const BRIEF = 2000
 
@@ -110,12 +114,14 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   const hud = new Hud(
     table,
     {
-      pause,
-      levels: () => open('levels'),
+      restart: () => again(),
+      levels: (options.levels ?? true) && game.levels.length > 1 ? () => open('levels') : undefined,
+      'how-to': () => open('how'),
       sound: () => setSound(!table.sound),
+      pause,
+      leave: options.page?.leave,
       turnBack: () => input({ do: 'turn-back' }),
     },
-    options.levels ?? true,
     () => readBest(keep),
   )
   const announcer = newAnnouncer(table, hud)
@@ -167,7 +173,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     }),
     on(window, 'pagehide', keeper.now),
     on(root, 'keydown', ({ key }: KeyboardEvent) => {
-      if (key === 'Escape' && ['pause', 'levels', 'who', 'languages', 'credits'].includes(table.panel))
+      if (key === 'Escape' && ['pause', 'levels', 'how', 'who', 'languages', 'credits'].includes(table.panel))
         close()
       if (key === 'Escape' && table.panel === 'brief') deal(nextLevel(table)!.id)
     }),
@@ -183,6 +189,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     root.classList.toggle('lt-wide', standing === 'wide')
     root.classList.toggle('lt-across', standing === 'across')
     root.classList.toggle('lt-small', width < SMALL)
+    root.classList.toggle('lt-large', table.settings.head.size === 'large')
     root.style.setProperty('--lt-in-row', String(figuresInRow(width, standing, table.settings)))
     for (const [part, length] of Object.entries(roomAround(width, height, table.settings)))
       root.style.setProperty(`--lt-${part}`, `${length}px`)
@@ -251,10 +258,12 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
     announcer.dealt()
     keeper.changed()
     options.onChange?.(table)
+    const isNew = hearsOfNew(table)
     if (table.opens && table.round) {
       table.opens = false
       open('start')
-    } else if (!askWho()) announcer.looks()
+    } else if (isNew && options.page?.opening) open('how')
+    else if (!askWho()) announcer.looks()
     loop.ask()
   }
 
@@ -310,8 +319,9 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   }
 
   function open(what: Table['panel']): void {
+    if (table.panel === what) return close()
     if (table.round && !isOver(table.round) && table.round.phase !== 'paused') act(table, { do: 'pause' })
-    if (what === 'levels' || what === 'languages' || what === 'credits') table.below = table.panel
+    if (LYING_OVER.has(what)) table.below = table.panel
     table.panel = what
     keeper.now()
     loop.ask()
@@ -358,6 +368,7 @@ export function mountPlayer(host: HTMLElement, options: PlayerOptions): Player {
   else {
     // told of once it stands where it was left
     dealTable(table, findLevel(game, openGame.level) ?? table.level, openGame.seed)
+    hearsOfNew(table)
     announcer.dealt()
     stand(openGame.inputs, openGame.at)
     runAt(table, table.speed)

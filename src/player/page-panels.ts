@@ -21,6 +21,23 @@ export function openingPanel(table: Table, acts: PanelActs): HTMLElement {
   )
 }
 
+/** How a level is played: before its first turn, where it has something new, or in between. */
+export function howPanel(table: Table, { begin, close }: PanelActs): HTMLElement {
+  const { level, speech, inputs } = table
+  const title = element('span', '', level.name)
+  title.lang = languageOf(table, level.name)
+  const isBefore = !inputs.some((input) => input.do === 'press')
+  return panel(
+    title,
+    howTo(table).map((line) => element('p', '', line)),
+    [
+      isBefore && table.below === 'none'
+        ? button('lt-button lt-main', speech.say('begin'), begin, 'play')
+        : button('lt-button', speech.say('close'), close),
+    ],
+  )
+}
+
 /** The buttons that a page adds to a panel: language, credits, leave. */
 export function moreButtons(table: Table, acts: PanelActs): HTMLElement[] {
   const { say } = table.speech

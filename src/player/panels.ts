@@ -6,8 +6,16 @@ import type { Speech } from '../core/texts/speech.ts'
 import type { Best } from './best.ts'
 import { button, element, icon } from './element.ts'
 import { MINDS_PLAY } from './minds-play.ts'
-import { creditsPanel, languagesPanel, leaveButton, moreButtons, openingPanel } from './page-panels.ts'
+import {
+  creditsPanel,
+  howPanel,
+  languagesPanel,
+  leaveButton,
+  moreButtons,
+  openingPanel,
+} from './page-panels.ts'
 import type { PanelActs } from './panel-acts.ts'
+import { howTo } from './how-to.ts'
 import { panel } from './panel-box.ts'
 import { whoPanel } from './who-panel.ts'
 import { isOnlyRound, nextLevel, playerNames, type Table } from './table.ts'
@@ -20,7 +28,7 @@ export function panelFor(table: Table, acts: PanelActs, best: Best): HTMLElement
     case 'pause':
       return panel(
         say('paused'),
-        [element('p', '', say('pausedText'))],
+        [say('pausedText'), ...howTo(table)].map((line) => element('p', '', line)),
         [
           button('lt-button lt-main', say('goOn'), acts.resume, 'play'),
           ...(isOnlyRound(table) ? [] : [button('lt-button', say('startOver'), acts.again, 'again')]),
@@ -29,6 +37,8 @@ export function panelFor(table: Table, acts: PanelActs, best: Best): HTMLElement
       )
     case 'start':
       return openingPanel(table, acts)
+    case 'how':
+      return howPanel(table, acts)
     case 'languages':
       return languagesPanel(table, acts)
     case 'credits':
@@ -77,6 +87,9 @@ function resultPanel(table: Table, acts: PanelActs): HTMLElement {
   if (!players) fact(say('score'), number(result.score))
   fact(say('turns'), number(result.turns))
   fact(say('timeUsed'), clock(result.timeUsed, false))
+  const { flips, slips } = table.settings.finish
+  if (flips) fact(say('flips'), number(result.flips))
+  if (slips) fact(say('slipCount'), number(result.slips))
   body.push(facts)
   if (table.isRecord) body.push(element('p', 'lt-record', say('yourBest')))
   const again = button(

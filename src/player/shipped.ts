@@ -1,6 +1,6 @@
 import { gameIn, languagesOf } from '../core/game/in-language.ts'
 import type { Game } from '../core/game/game.ts'
-import { PLAIN_LOOK } from '../core/settings/settings.ts'
+import { LATER_DEFAULTS, type Section } from '../core/settings/settings.ts'
 import type { Mind } from '../core/settings/mind.ts'
 import type { CreditPart } from '../core/texts/credit-part.ts'
 import { bestLanguage, directionOf, type Language } from '../core/texts/languages.ts'
@@ -24,8 +24,9 @@ const data = JSON.parse(document.getElementById('lucky-twin-game')!.textContent!
   credits: CreditPart[]
   minds?: Mind[]
 }
-// the page leaves out settings that came later and have their default; of the others, missing means the same as off
-data.game.house.look = { ...PLAIN_LOOK, ...data.game.house.look }
+// the page leaves out settings that came later and have their default
+for (const [section, defaults] of Object.entries(LATER_DEFAULTS))
+  Object.assign(data.game.house, { [section]: { ...defaults, ...data.game.house[section as Section] } })
 const place = document.getElementById('lucky-twin')!
 const query = new URLSearchParams(location.search)
 const level = query.get('level') ?? undefined

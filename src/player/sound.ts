@@ -1,4 +1,5 @@
-import { SOUND_LENGTH, type Family, type Moment, type Settings } from '../core/settings/settings.ts'
+import { SOUND_LENGTH } from '../core/settings/bounds.ts'
+import { type Family, type Moment, type Settings } from '../core/settings/settings.ts'
 import type { Event } from '../core/play/events.ts'
 
 /** Sounds made on the fly with Web Audio, in four families, and own ones from the game. */

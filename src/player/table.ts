@@ -8,6 +8,7 @@ import type { Event, Input } from '../core/play/events.ts'
 import { standingWhen } from '../core/play/tape.ts'
 import { isOver, NEVER, type Round } from '../core/play/round.ts'
 import { newRound } from '../core/play/new-round.ts'
+import type { MessageKey } from '../core/texts/messages.ts'
 import type { Speech } from '../core/texts/speech.ts'
 import type { Art } from './face.ts'
 import { MINDS_PLAY } from './minds-play.ts'
@@ -34,7 +35,17 @@ export type Rivals = {
  * next level begins by itself. The third line lies over another panel and leads back to it.
  */
 type Panel =
-  'none' | 'start' | 'who' | 'pause' | 'result' | 'brief' | 'problem' | 'levels' | 'languages' | 'credits'
+  | 'none'
+  | 'start'
+  | 'how'
+  | 'who'
+  | 'pause'
+  | 'result'
+  | 'brief'
+  | 'problem'
+  | 'levels'
+  | 'languages'
+  | 'credits'
 
 /**
  * The state of the table that players touch; everything drawn follows from it. Files beside this one are verbs
@@ -65,6 +76,8 @@ export type Table = {
   below: Panel
   /** whether the panel that tells how to play is still to come */
   opens?: boolean
+  /** the kinds of twins, limits and rules that the player was told of */
+  readonly toldKinds: Set<MessageKey>
   /** whether it is still to be asked who plays */
   asksWho?: boolean
   /** when the next level takes the place of a short result, by performance.now(); NaN if none does */
@@ -131,6 +144,7 @@ export function newTable(game: Game, art: Art, level: Level, speech: Speech): Ta
     glass: false,
     sound: true,
     ownNames: [],
+    toldKinds: new Set(),
     cursor: 0,
   }
 }

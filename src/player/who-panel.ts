@@ -1,4 +1,4 @@
-import { LENGTHS } from '../core/settings/settings.ts'
+import { LENGTHS } from '../core/settings/bounds.ts'
 import type { Keep } from './best.ts'
 import { button, element } from './element.ts'
 import { MINDS_PLAY } from './minds-play.ts'

@@ -1,7 +1,7 @@
 import express, { type ErrorRequestHandler, type Request, type Router } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import { LENDING, type Lending } from '../core/files/lending.ts'
-import { largerThan, LENGTHS } from '../core/settings/settings.ts'
+import { largerThan, LENGTHS } from '../core/settings/bounds.ts'
 import type { LentPages } from './lent-pages.ts'
 import { isLoopback } from './own-names.ts'
 

@@ -1,4 +1,5 @@
-import { BOUNDS, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { type Settings } from '../settings/settings.ts'
 import { cellName } from './cells.ts'
 
 /**

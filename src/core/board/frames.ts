@@ -1,4 +1,4 @@
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import {
   cardSize,
   layout,

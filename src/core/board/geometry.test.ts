@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { settingsWith } from '../testing/games.ts'
 import { figuresOf } from '../settings/figures.ts'
-import { BOUNDS, FIGURES, STANDS, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { FIGURES, STANDS, type Settings } from '../settings/settings.ts'
 import { frameFor, FRAME_NAMES, FRAMES, keepsSize, layoutIn, mmIn } from './frames.ts'
 import {
   cellAt,

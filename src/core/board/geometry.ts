@@ -162,8 +162,9 @@ export const standingOf = (width: number, height: number): Standing =>
 const AROUND = {
   /** without figures, where those stand in lines of their own */
   head: { wide: 58, narrow: 56 },
-  /** a line of figures */
+  /** a line of figures, and how much higher large ones are */
   figures: { wide: 32, narrow: 48 },
+  large: { wide: 12, narrow: 14 },
   /** the game's title, on a narrow player */
   title: 22,
   /** a row of players under the figures, and the gaps above the first and between rows */
@@ -186,8 +187,8 @@ export type Around = FigureSettings & { head: Settings['head']; turn: Pick<Setti
 
 /** How much of a wide player's head other things take, and how much a figure takes, in CSS px. */
 const HEAD_TAKEN = 360
-const FIGURE_WIDE = 120
-const FIGURES_NARROW = 4
+const FIGURE_WIDE = { usual: 120, large: 150 } as const
+const FIGURES_NARROW = { usual: 4, large: 3 } as const
 const FIGURES_BESIDE = 2
 /**
  * How many figures stand in a line at the head of a player of this width, 1 at least. Lines are filled evenly: four
@@ -195,7 +196,9 @@ const FIGURES_BESIDE = 2
  */
 export function figuresInRow(width: number, standing: Standing, around: Around): number {
   if (standing === 'across') return FIGURES_BESIDE
-  const fit = standing === 'narrow' ? FIGURES_NARROW : Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE)
+  const { size } = around.head
+  const fit =
+    standing === 'narrow' ? FIGURES_NARROW[size] : Math.floor((width - HEAD_TAKEN) / FIGURE_WIDE[size])
   const count = figuresOf(around).length
   return Math.ceil(count / Math.ceil(count / fit)) || 1
 }
@@ -217,7 +220,10 @@ export function roomAround(
   const { seatsAbove, seatsBetween } = AROUND
   const seated = rows && seatsAbove + rows * AROUND.seats + (rows - 1) * seatsBetween
   const lines = Math.ceil(figuresOf(around).length / figuresInRow(width, standing, around))
-  const figures = AROUND.figures[standing] * (standing === 'wide' ? Math.max(0, lines - 1) : lines)
+  const larger = head.size === 'large' ? AROUND.large[standing] : 0
+  const line = AROUND.figures[standing] + larger
+  // on a wide player the first line stands in the head itself
+  const figures = standing === 'wide' ? Math.max(0, lines - 1) * line + larger : lines * line
   const title = head.title && standing === 'narrow' ? AROUND.title : 0
   return {
     head: AROUND.head[standing] + figures + title + seated,

@@ -1,5 +1,6 @@
 import { xoroshiro128plusFromState } from 'pure-rand/generator/xoroshiro128plus'
-import { LENGTHS, type SeedRule } from '../settings/settings.ts'
+import { LENGTHS } from '../settings/bounds.ts'
+import { type SeedRule } from '../settings/settings.ts'
 import { murmur128 } from './murmur.ts'
 
 /** A source of 32-bit numbers. Each purpose has its own stream, so a change in one does not disturb the others. */

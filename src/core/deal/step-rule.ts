@@ -1,4 +1,4 @@
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import { openCells, type Board } from '../board/cells.ts'
 import { leastPerfectMatching, perfectMatching, type Mates } from './matching.ts'
 import { cellGraph, type CellGraph } from '../board/steps.ts'

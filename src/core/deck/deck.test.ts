@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { checkImageUrl } from '../files/image.ts'
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import { pairsNamed } from '../testing/games.ts'
 import { coloured, duplicated, moved, movedBy, tagged, withoutPairs, withPairs } from './edit.ts'
 import { GRID, likeness, looksOf, TOO_ALIKE } from './likeness.ts'

@@ -1,6 +1,6 @@
 import type { Face, Pair } from './pair.ts'
 import { newId } from '../settings/new-id.ts'
-import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../settings/bounds.ts'
 
 /** Edits of a deck's pairs, many at once. All take the pairs and return new ones; `ids` selects pairs. */
 type Ids = ReadonlySet<string>

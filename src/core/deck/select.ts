@@ -41,8 +41,11 @@ export function drawnPairs(pairs: readonly Pair[], { use, repeat, counts }: Sett
  * Whether each pair of a board is drawn from all of them, whatever was drawn before, so that chance decides how often
  * one is on it. In: how many pairs there are to draw from, and how many the board needs.
  */
-export const drawsWithReplacement = (size: number, pairCount: number, { repeat }: Settings['fill']): boolean =>
-  repeat === 'with-replacement' || (repeat === 'at-random' && size < pairCount)
+export const drawsWithReplacement = (
+  size: number,
+  pairCount: number,
+  { repeat }: Settings['fill'],
+): boolean => repeat === 'with-replacement' || (repeat === 'at-random' && size < pairCount)
 
 /** Whether a board of this many pairs, filled from these, may hold some pair more than once. */
 export const comeAgain = (drawn: readonly number[], pairCount: number, fill: Settings['fill']): boolean =>

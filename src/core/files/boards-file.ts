@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
 import { cellName, type Board } from '../board/cells.ts'
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import { bad, good, type Result } from '../result.ts'
 
 export type BoardFormat = 'json-lines' | 'csv' | 'tokens'

@@ -1,6 +1,6 @@
 import { toUint8Array } from 'js-base64'
 import { bad, good, type Result } from '../result.ts'
-import { largerThan } from '../settings/settings.ts'
+import { largerThan } from '../settings/bounds.ts'
 
 const isBase64 = (code: number): boolean =>
   (code >= 97 && code <= 122) || (code >= 65 && code <= 90) || (code >= 47 && code <= 57) || code === 43

@@ -5,7 +5,7 @@ import { cardOf, NO_CARD, type Card } from '../deck/card.ts'
 import type { Cells } from '../deal/deal.ts'
 import type { Pair } from '../deck/pair.ts'
 import { idSchema, seedSchema } from '../game/schema-parts.ts'
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import { bad, good, quoted, type Result } from '../result.ts'
 import { parseJson, readWith } from './read-json.ts'
 

@@ -1,5 +1,5 @@
 import { imageSize } from 'image-size'
-import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
+import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/bounds.ts'
 import { bad, good, type Result } from '../result.ts'
 import { bytesOf } from './data-url.ts'
 import { checkSvg as checkMarkup, withoutDoctype } from './svg.ts'

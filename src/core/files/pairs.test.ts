@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals'
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import { pairsNamed } from '../testing/games.ts'
 import { holdsPairs, readPairs, writePairs } from './pairs-file.ts'
 import { wordPairs } from './words-file.ts'

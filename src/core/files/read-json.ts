@@ -1,6 +1,6 @@
 import type { z } from 'zod'
 import { bad, cut, good, quotedValue, type Problem, type Result } from '../result.ts'
-import { largerThan, SIZES } from '../settings/settings.ts'
+import { largerThan, SIZES } from '../settings/bounds.ts'
 
 /** How JSON writes halves of characters: most of them in twos, which are whole ones. */
 const HALVES = /\\u[dD][89a-fA-F]/

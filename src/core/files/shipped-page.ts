@@ -46,6 +46,8 @@ const RULE_MESSAGES: Partial<Record<MessageKey, (settings: Settings) => boolean>
   playOpen: ({ turn }) => turn.onOpen === 'turn-back',
   playMarks: ({ look }) => look.marks !== 'none',
   noMark: ({ look }) => look.marks !== 'none',
+  howTitle: ({ head }) => head.buttons.includes('how-to'),
+  slipCount: ({ finish }) => finish.slips,
 }
 
 /** The messages that a game needs, of several languages, as lists in one order, which is written down once. */

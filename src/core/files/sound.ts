@@ -1,4 +1,4 @@
-import { largerThan, SIZES } from '../settings/settings.ts'
+import { largerThan, SIZES } from '../settings/bounds.ts'
 import { bad, good, type Result } from '../result.ts'
 import { bytesOf } from './data-url.ts'
 import { starts } from './image.ts'

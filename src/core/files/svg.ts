@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes'
-import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/settings.ts'
+import { IMAGE_BOUNDS, largerThan, SIZES } from '../settings/bounds.ts'
 import { bad, cut, good, type Result } from '../result.ts'
 import { fragment, readSheet, readStyle, type StyleRule } from './svg-style.ts'
 

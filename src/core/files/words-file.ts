@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import type { Pair } from '../deck/pair.ts'
 import { newId } from '../settings/new-id.ts'
-import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../settings/bounds.ts'
 
 /** The use of a column of words. */
 export type ColumnPart = 'a' | 'b' | 'name' | 'tags' | 'aloud-a' | 'aloud-b' | 'nothing'

@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { REFUSALS } from '../play/events.ts'
 import { inOrder, type Check } from '../play/record.ts'
 import { LAST_TIME } from '../play/round.ts'
-import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../settings/bounds.ts'
 import { cardNameSchema, idSchema, seedSchema } from './schema-parts.ts'
 
 /** The schemas of played games and kept checks. */

@@ -1,5 +1,5 @@
 import type { Face } from '../deck/pair.ts'
-import { LENGTHS } from '../settings/settings.ts'
+import { LENGTHS } from '../settings/bounds.ts'
 import type { Language } from '../texts/languages.ts'
 import { MESSAGE_KEYS, type Message, type MessageKey, type Messages } from '../texts/messages.ts'
 import type { OwnTexts } from '../texts/own.ts'

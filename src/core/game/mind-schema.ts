@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import type { Mind } from '../settings/mind.ts'
-import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../settings/bounds.ts'
 import { boundedInt, boundedNumber, idSchema } from './schema-parts.ts'
 
 /** The schema of a simulated player. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { ID } from '../settings/new-id.ts'
-import { LENGTHS } from '../settings/settings.ts'
+import { LENGTHS } from '../settings/bounds.ts'
 import { fileStem, freeTitle } from './names.ts'
 
 describe('a free title', () => {

@@ -1,4 +1,4 @@
-import { LENGTHS } from '../settings/settings.ts'
+import { LENGTHS } from '../settings/bounds.ts'
 import { newId } from '../settings/new-id.ts'
 import type { Game } from './game.ts'
 

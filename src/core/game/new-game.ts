@@ -6,7 +6,8 @@ import type { Face, Pair } from '../deck/pair.ts'
 import type { Game } from './game.ts'
 import type { Level } from '../settings/levels.ts'
 import { newId } from '../settings/new-id.ts'
-import { DEFAULTS, LENGTHS } from '../settings/settings.ts'
+import { LENGTHS } from '../settings/bounds.ts'
+import { DEFAULTS } from '../settings/settings.ts'
 
 export type Start = 'pictures' | 'images' | 'words' | 'letters'
 

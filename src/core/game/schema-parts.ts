@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { isSeed } from '../deal/seed.ts'
 import { ID } from '../settings/new-id.ts'
-import { LENGTHS } from '../settings/settings.ts'
+import { LENGTHS } from '../settings/bounds.ts'
 
 /** Ids and seeds as every file stores them. */
 export const idSchema = z

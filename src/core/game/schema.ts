@@ -14,10 +14,11 @@ import type { Game } from './game.ts'
 import { checkSchema } from './check-schema.ts'
 import { mindSchema } from './mind-schema.ts'
 import { creditsSchema, textsSchema } from './texts-schema.ts'
-import { LATER_KEYS } from '../settings/later-keys.ts'
+import { laterKeys } from '../settings/later-keys.ts'
 import { READY_MINDS } from '../settings/mind.ts'
+import { BOUNDS, LENGTHS } from '../settings/bounds.ts'
 import {
-  BOUNDS,
+  BUTTONS,
   CELEBRATIONS,
   CLOCK_MODES,
   CLOCK_STARTS,
@@ -26,8 +27,8 @@ import {
   DURING_LOOK,
   FAMILIES,
   FIGURES,
+  FIGURE_SIZES,
   FLIPS,
-  LENGTHS,
   LIVES_LOST_ON,
   MARKS,
   MISS_MOTIONS,
@@ -50,6 +51,12 @@ import {
 /** A list whose entries are not checked if it is too long. */
 const list = <T extends z.ZodType>(item: T, [low, high]: Bound) =>
   z.array(z.unknown()).max(high).pipe(z.array(item).min(low).max(high))
+/** Some of these, in any order, each once. */
+const choiceOf = <T extends readonly [string, ...string[]]>(all: T, once: string) =>
+  z
+    .array(z.enum(all))
+    .max(all.length)
+    .refine((chosen) => new Set(chosen).size === chosen.length, once)
 const text = (longest: number) => z.string().min(1).max(longest)
 const colour = z.string().regex(/^#[0-9a-fA-F]{6}$/, 'a colour as #rrggbb')
 
@@ -195,15 +202,19 @@ const settingsShape = {
     matchGoesAgain: z.boolean(),
     offersRival: z.boolean(),
   }),
-  finish: z.strictObject({ wait: boundedInt(BOUNDS.wait), then: z.enum(THEN), rounds: z.enum(ROUNDS) }),
+  finish: z.strictObject({
+    wait: boundedInt(BOUNDS.wait),
+    then: z.enum(THEN),
+    rounds: z.enum(ROUNDS),
+    flips: z.boolean(),
+    slips: z.boolean(),
+  }),
   head: z.strictObject({
-    figures: z
-      .array(z.enum(FIGURES))
-      .max(FIGURES.length)
-      .refine((all) => new Set(all).size === all.length, 'each figure once')
-      .nullable(),
+    figures: choiceOf(FIGURES, 'each figure once').nullable(),
     level: z.boolean(),
     title: z.boolean(),
+    buttons: choiceOf(BUTTONS, 'each button once'),
+    size: z.enum(FIGURE_SIZES),
   }),
   look: z.strictObject({
     table: colour,
@@ -246,7 +257,7 @@ const settingsShape = {
 const houseShape = Object.fromEntries(
   SECTIONS.map((section) => {
     const shape: z.ZodObject = settingsShape[section]
-    const later = (LATER_KEYS[section] ?? []).map((key: string) => {
+    const later = laterKeys(section).map((key) => {
       const schema = shape.shape[key] as z.ZodType
       return [key, schema.default((DEFAULTS[section] as Record<string, unknown>)[key])]
     })

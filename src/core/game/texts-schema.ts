@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { BOUNDS, LENGTHS } from '../settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../settings/bounds.ts'
 import { languageName, LANGUAGES } from '../texts/languages.ts'
 import { MESSAGE_KEYS, placesIn, type Message, type MessageKey } from '../texts/messages.ts'
 import type { OwnTexts, Texts } from '../texts/own.ts'

@@ -1,4 +1,5 @@
-import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { type Section, type Settings } from '../settings/settings.ts'
 
 /** The rules that can be solved for. */
 export const LEVERS = ['clock', 'lives', 'turns', 'first-look', 'miss-look'] as const

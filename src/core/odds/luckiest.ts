@@ -1,6 +1,7 @@
 import type { Cells } from '../deal/deal.ts'
 import { cardsMatch, NO_CARD, pairOf } from '../deck/card.ts'
-import { BOUNDS, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { type Settings } from '../settings/settings.ts'
 import { apply, isWaitingForButton } from '../play/machine.ts'
 import { isOver, NEVER, type Round } from '../play/round.ts'
 import { newRound } from '../play/new-round.ts'

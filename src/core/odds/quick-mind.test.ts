@@ -1,6 +1,6 @@
 import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 import { mindWith } from '../testing/levels.ts'
 import type { MindStreams } from './chance.ts'
 import { MindPlayer } from './player-mind.ts'

@@ -1,5 +1,6 @@
 import type { Mind } from '../settings/mind.ts'
-import { BOUNDS, type Section, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { type Section, type Settings } from '../settings/settings.ts'
 import { playGames, type Playable } from './games.ts'
 import { Z } from './wilson.ts'
 

@@ -1,6 +1,6 @@
 import type { Cells } from '../deal/deal.ts'
 import { cardCells, faceIndex, twinFace } from '../deck/card.ts'
-import { BOUNDS } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
 
 // copied for each game: a slice is several times as fast as filling a new array; wrapped and marked pure so that a
 // build without minds leaves it out

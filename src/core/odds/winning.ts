@@ -1,6 +1,7 @@
 import type { Dealer } from '../deal/deal.ts'
 import { PERFECT } from '../settings/mind.ts'
-import { BOUNDS, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { type Settings } from '../settings/settings.ts'
 import { exactOf, exactWins } from './exact.ts'
 import { withLever } from './levers.ts'
 import { livesNeeded } from './lives.ts'

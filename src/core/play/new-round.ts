@@ -1,6 +1,7 @@
 import type { Cells } from '../deal/deal.ts'
 import { faceIndex, NO_CARD } from '../deck/card.ts'
-import { BOUNDS, type Settings } from '../settings/settings.ts'
+import { BOUNDS } from '../settings/bounds.ts'
+import { type Settings } from '../settings/settings.ts'
 import type { CardState } from './events.ts'
 import { advance } from './machine.ts'
 import { NEVER, type Round, type Seat } from './round.ts'

@@ -1,6 +1,7 @@
 import type { Level } from './levels.ts'
 import { newId } from './new-id.ts'
-import { BOUNDS, type Settings } from './settings.ts'
+import { BOUNDS } from './bounds.ts'
+import { type Settings } from './settings.ts'
 
 /** One end of a ladder: a full board, its clock in ms (null: none), and its look times in ms. */
 export type LadderEnd = {

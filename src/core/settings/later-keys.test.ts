@@ -2,14 +2,14 @@ import { describe, expect, test } from '@jest/globals'
 import { gameFrom } from '../files/game-file.ts'
 import { GAME_FORMAT, GAME_VERSION } from '../game/migrations.ts'
 import { gameWith, settingsWith } from '../testing/games.ts'
-import { LATER_KEYS, withLaterKeys, withoutLaterDefaults } from './later-keys.ts'
+import { laterKeys, withLaterKeys, withoutLaterDefaults } from './later-keys.ts'
 import { DEFAULTS, SECTIONS, type Settings } from './settings.ts'
 
 /** House rules as version 1.0.0 wrote them. */
 const before = (house: Settings): Settings =>
   Object.fromEntries(
     SECTIONS.map((section) => {
-      const later: readonly string[] = LATER_KEYS[section] ?? []
+      const later = laterKeys(section)
       return [
         section,
         Object.fromEntries(Object.entries(house[section]).filter(([key]) => !later.includes(key))),

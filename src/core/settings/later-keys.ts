@@ -1,18 +1,15 @@
-import { DEFAULTS, SECTIONS, type Section, type Settings } from './settings.ts'
-
-/** Keys of the settings that came after version 1.0.0, by section: house rules without one have its default. */
-export const LATER_KEYS: { readonly [S in Section]?: readonly (keyof Settings[S] & string)[] } = {
-  turn: ['onOpen'],
-  finish: ['rounds'],
-  look: ['flipTime', 'missTime', 'missMoves', 'marks'],
-}
+import { DEFAULTS, LATER_DEFAULTS, SECTIONS, type Section, type Settings } from './settings.ts'
 
 type Keys = Record<string, unknown>
+
+/** Keys of a section that came after version 1.0.0: house rules without one have its default. */
+export const laterKeys = (section: Section): string[] =>
+  Object.keys((LATER_DEFAULTS as { [S in Section]?: Keys })[section] ?? {})
 
 /** House rules from before a key came, with its default; complete ones as they are. */
 export function withLaterKeys(house: Settings): Settings {
   const sections = SECTIONS.filter((section) =>
-    LATER_KEYS[section]?.some((key: string) => !Object.hasOwn(house[section], key)),
+    laterKeys(section).some((key) => !Object.hasOwn(house[section], key)),
   )
   if (!sections.length) return house
   // the defaults first, for the order in which a file has its keys
@@ -23,7 +20,7 @@ export function withLaterKeys(house: Settings): Settings {
 /** House rules without the later keys that have their default, as a shipped page holds them. */
 export function withoutLaterDefaults(house: Settings): Settings {
   const sections = Object.entries(house).map(([section, keys]: [string, Keys]) => {
-    const later: readonly string[] = LATER_KEYS[section as Section] ?? []
+    const later = laterKeys(section as Section)
     const defaults = DEFAULTS[section as Section] as Keys
     const isSaid = ([key, value]: [string, unknown]): boolean =>
       !later.includes(key) || JSON.stringify(value) !== JSON.stringify(defaults[key])

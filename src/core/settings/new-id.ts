@@ -1,4 +1,4 @@
-import { LENGTHS } from './settings.ts'
+import { LENGTHS } from './bounds.ts'
 
 /** What an id may be made of: Latin letters, digits, dot, dash and underscore; the first a letter or digit. */
 export const ID = /^[A-Za-z0-9][A-Za-z0-9._-]*$/

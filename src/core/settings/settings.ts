@@ -1,6 +1,6 @@
 /**
- * The settings of a game: their closed sets, their bounds and the defaults of a new game.
- * Every number that the schema, the studio and the docs mention is defined here and nowhere else.
+ * The settings of a game: their closed sets and the defaults of a new game. Their bounds: bounds.ts. Every number that
+ * the schema, the studio and the docs mention is defined in these two files and nowhere else.
  */
 
 export const PICKS = ['random', 'first'] as const
@@ -45,6 +45,10 @@ export const FIGURES = [
   'lives',
   'best',
 ] as const
+/** The buttons that the head of the table may have. */
+export const BUTTONS = ['restart', 'levels', 'how-to', 'sound', 'pause', 'leave'] as const
+/** How large figures are. */
+export const FIGURE_SIZES = ['usual', 'large'] as const
 /** Each moment of a game that may have a sound. */
 export const MOMENTS = ['deal', 'flip', 'match', 'miss', 'streak', 'lastSeconds', 'win', 'loss'] as const
 /** Our own sounds, named for what they sound like. */
@@ -74,6 +78,8 @@ type Rounds = (typeof ROUNDS)[number]
 export type Stand = (typeof STANDS)[number]
 export type Flip = (typeof FLIPS)[number]
 export type Figure = (typeof FIGURES)[number]
+export type TableButton = (typeof BUTTONS)[number]
+type FigureSize = (typeof FIGURE_SIZES)[number]
 export type DealIn = (typeof DEAL_INS)[number]
 export type Moment = (typeof MOMENTS)[number]
 export type Family = (typeof FAMILIES)[number]
@@ -153,11 +159,17 @@ export type Settings = {
   players: { names: string[]; minds: (string | null)[]; matchGoesAgain: boolean; offersRival: boolean }
   /**
    * the head of the table: figures in this order, or null for those that the rules ask for; the level's name, the
-   * game's title
+   * game's title; buttons in this order; how large the figures are
    */
-  head: { figures: Figure[] | null; level: boolean; title: boolean }
-  /** `wait` in ms, from the last judgement to what follows */
-  finish: { wait: number; then: Then; rounds: Rounds }
+  head: {
+    figures: Figure[] | null
+    level: boolean
+    title: boolean
+    buttons: TableButton[]
+    size: FigureSize
+  }
+  /** `wait` in ms, from the last judgement to what follows; whether the result tells flips and slips too */
+  finish: { wait: number; then: Then; rounds: Rounds; flips: boolean; slips: boolean }
   look: {
     table: string
     flip: Flip
@@ -200,8 +212,14 @@ export const SECTIONS = [
 ] as const
 export type Section = (typeof SECTIONS)[number]
 
-/** How a table looks where a game does not say it: all that came after version 1.0.0. */
-export const PLAIN_LOOK = { flipTime: 270, missTime: 300, missMoves: 1, marks: 'none' } as const
+/**
+ * The defaults of what came after version 1.0.0: files may leave it out, and shipped pages do where it is not used. */
+export const LATER_DEFAULTS = {
+  turn: { onOpen: 'stay' },
+  finish: { rounds: 'any', flips: false, slips: false },
+  head: { buttons: ['levels', 'sound', 'pause'], size: 'usual' },
+  look: { flipTime: 270, missTime: 300, missMoves: 1, marks: 'none' },
+} satisfies { [S in Section]?: Partial<Settings[S]> }
 
 /** The settings of a new game. */
 export const DEFAULTS: Settings = {
@@ -216,7 +234,7 @@ export const DEFAULTS: Settings = {
     duringLook: 'wait',
     onMatch: 'stay',
     onMiss: 'timed',
-    onOpen: 'stay',
+    ...LATER_DEFAULTS.turn,
   },
   clock: {
     mode: 'off',
@@ -240,8 +258,8 @@ export const DEFAULTS: Settings = {
     stars: null,
   },
   players: { names: ['Player 1'], minds: [], matchGoesAgain: true, offersRival: false },
-  finish: { wait: 1200, then: 'result', rounds: 'any' },
-  head: { figures: null, level: true, title: false },
+  finish: { wait: 1200, then: 'result', ...LATER_DEFAULTS.finish },
+  head: { figures: null, level: true, title: false, ...LATER_DEFAULTS.head },
   look: {
     table: '#383a63',
     flip: 'turn',
@@ -250,7 +268,7 @@ export const DEFAULTS: Settings = {
     missMotion: 'shake',
     missStrength: 100,
     celebration: 'wave',
-    ...PLAIN_LOOK,
+    ...LATER_DEFAULTS.look,
   },
   sound: {
     on: true,
@@ -276,108 +294,6 @@ export const DEFAULTS: Settings = {
     loss: 100,
   },
 }
-
-/** Bounds of every number in a game file, both ends included; times in ms. */
-export const BOUNDS = {
-  side: [1, 20],
-  /** of a pair */
-  tags: [0, 20],
-  pairs: [0, 1000],
-  levels: [1, 100],
-  /** lines */
-  credits: [0, 20],
-  cards: [2, 400],
-  steps: [1, 19],
-  /** px */
-  card: [20, 400],
-  /** a card's width divided by its height */
-  ratio: [1 / 3, 3],
-  /** px */
-  gap: [0, 60],
-  /** px */
-  margin: [0, 200],
-  /** pairs of one kind on a board */
-  count: [0, 200],
-  look: [0, 60_000],
-  limit: [1_000, 7_200_000],
-  clockChange: [0, 600_000],
-  lives: [1, 99],
-  turns: [1, 9_999],
-  points: [0, 100_000],
-  streakStep: [0, 10],
-  streakMax: [1, 100],
-  star: [0, 100_000_000],
-  wait: [0, 60_000],
-  /** percent */
-  volume: [0, 100],
-  /** percent */
-  strength: [10, 300],
-  /** of a card that turns, or of a miss that moves, in ms */
-  motion: [0, 1200],
-  /** of a missed card */
-  moves: [1, 10],
-  /** percent */
-  tint: [0, 100],
-  players: [1, 4],
-  chance: [0, 1],
-  /** the most cards that a mind remembers */
-  hold: [0, 400],
-  glance: [0, 60_000],
-  /** before a card is pressed */
-  thought: [1, 60_000],
-  spread: [0, 3],
-  checks: [0, 1000],
-  minds: [0, 20],
-  inputs: [0, 100_000],
-} as const satisfies Record<string, readonly [number, number]>
-
-/** The longest texts, in characters. */
-export const LENGTHS = {
-  id: 64,
-  title: 120,
-  name: 120,
-  text: 200,
-  alt: 300,
-  tag: 40,
-  seed: 64,
-  player: 24,
-  /** a message that a game says its own way */
-  says: 300,
-  /** a line of the credits */
-  credit: 200,
-} as const
-
-/** The largest images and files, in bytes; for an SVG also in characters. */
-export const SIZES = {
-  image: 8 * 2 ** 20,
-  svg: 512 * 2 ** 10,
-  sound: 2 ** 20,
-  file: 64 * 2 ** 20,
-} as const
-/** How much of an own sound is played, in ms. */
-export const SOUND_LENGTH = 5000
-
-/** A number of bytes in words: "64 MiB", "512 KiB". */
-export const sizeWords = (bytes: number): string =>
-  bytes < 2 ** 20 ? `${bytes / 2 ** 10} KiB` : `${bytes / 2 ** 20} MiB`
-/** What a message says of something with more bytes than allowed. */
-export const largerThan = (bytes: number): string => `larger than ${sizeWords(bytes)}`
-
-/**
- * What an image may ask of a browser. px of a raster image in all and along a side; of an SVG the elements and letters
- * of path data that are drawn when all that is used again is counted, levels of masks or clips, elements within each
- * other, filtered elements, and parts of a filter.
- */
-export const IMAGE_BOUNDS = {
-  pixels: 64_000_000,
-  side: 16_384,
-  elements: 5000,
-  pathLetters: 200_000,
-  masks: 2,
-  depth: 100,
-  filtered: 50,
-  filterParts: 10,
-} as const
 
 /** Card shapes with a name: width divided by height. */
 export const CARD_RATIOS = { portrait: 0.84, square: 1, landscape: 1.25 } as const

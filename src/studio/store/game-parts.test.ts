@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
-import { BOUNDS, DEFAULTS } from '../../core/settings/settings.ts'
+import { BOUNDS } from '../../core/settings/bounds.ts'
+import { DEFAULTS } from '../../core/settings/settings.ts'
 import type { Game } from '../../core/game/game.ts'
 import { gameWith, pairsNamed } from '../../core/testing/games.ts'
 import { frameText, gameOf, partsOf, plainJson } from './game-parts.ts'

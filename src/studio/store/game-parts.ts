@@ -1,7 +1,7 @@
 import type { Pair } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
 import type { Level } from '../../core/settings/levels.ts'
-import { BOUNDS } from '../../core/settings/settings.ts'
+import { BOUNDS } from '../../core/settings/bounds.ts'
 import { slicesOf } from './same.ts'
 
 /**

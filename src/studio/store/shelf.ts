@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Game } from '../../core/game/game.ts'
 import { fileStem, freeTitle } from '../../core/game/names.ts'
 import { newId } from '../../core/settings/new-id.ts'
-import { LENGTHS } from '../../core/settings/settings.ts'
+import { LENGTHS } from '../../core/settings/bounds.ts'
 import {
   allGames,
   dropGame,

@@ -16,7 +16,7 @@ import {
 } from '../../../core/settings/ladder.ts'
 import type { Lever } from '../../../core/odds/levers.ts'
 import { mindsOf } from '../../../core/settings/seats.ts'
-import { BOUNDS } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
 import BoardMini from '../../parts/cards/BoardMini.vue'
 import ModalDialog from '../../parts/look/ModalDialog.vue'
 import NestedRows from '../../parts/cards/NestedRows.vue'

@@ -1,6 +1,6 @@
 import type { Game } from '../../../core/game/game.ts'
 import { imagesOf } from '../../../core/game/own-files.ts'
-import { largerThan, SIZES } from '../../../core/settings/settings.ts'
+import { largerThan, SIZES } from '../../../core/settings/bounds.ts'
 import { bad, type Result } from '../../../core/result.ts'
 import { trust } from '../../store/sound-images.ts'
 

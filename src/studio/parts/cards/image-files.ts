@@ -2,7 +2,7 @@ import { fromUint8Array } from 'js-base64'
 import { checkImage, takenBytes } from '../../../core/files/image.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
 import { newId } from '../../../core/settings/new-id.ts'
-import { LENGTHS } from '../../../core/settings/settings.ts'
+import { LENGTHS } from '../../../core/settings/bounds.ts'
 import { bad, good, problemLine, type Result } from '../../../core/result.ts'
 import { trust } from '../../store/sound-images.ts'
 

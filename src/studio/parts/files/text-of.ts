@@ -1,6 +1,6 @@
 import type { AnyText } from '../../../core/files/any-text.ts'
 import { readUtf8 } from '../../../core/files/utf8.ts'
-import { largerThan, SIZES } from '../../../core/settings/settings.ts'
+import { largerThan, SIZES } from '../../../core/settings/bounds.ts'
 import { bad, type Result } from '../../../core/result.ts'
 
 /** The text of a file that the user chose or dropped; a problem if it is too large, or not UTF-8 text. */

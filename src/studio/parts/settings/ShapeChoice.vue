@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BOUNDS, CARD_RATIOS } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
+import { CARD_RATIOS } from '../../../core/settings/settings.ts'
 import ChoiceWord from './ChoiceWord.vue'
 import NumberWord from './NumberWord.vue'
 import OwnTab from './OwnTab.vue'

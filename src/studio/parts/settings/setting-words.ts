@@ -1,5 +1,6 @@
 import { countWords } from '../../../core/count-words.ts'
-import { BOUNDS, CARD_RATIOS, type Section, type SettingPath } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
+import { CARD_RATIOS, type Section, type SettingPath } from '../../../core/settings/settings.ts'
 import { writeNumber, type Unit } from './numbers.ts'
 
 /** A setting in words: its name, and the words for its number or its choices. */
@@ -139,6 +140,8 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['any', 'another round may be played'],
     ['one', 'the result stays, and no other round is played'],
   ),
+  'finish.flips': choice('Flips in the result', ['false', 'not told'], ['true', 'told']),
+  'finish.slips': choice('Slips in the result', ['false', 'not told'], ['true', 'told']),
   'finish.then': choice(
     'What comes at the end',
     ['result', 'the result is shown'],
@@ -148,6 +151,8 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
   'head.figures': { label: 'Figures on the table' },
   'head.level': choice('Level on the table', ['true', 'is shown'], ['false', 'is not shown']),
   'head.title': choice('Title on the table', ['true', 'is shown'], ['false', 'is not shown']),
+  'head.buttons': { label: 'Buttons on the table' },
+  'head.size': choice('Size of the figures', ['usual', 'of the usual size'], ['large', 'large']),
   'look.table': { label: 'Colour of the table' },
   'look.flip': choice(
     'How cards flip',

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed, ref } from 'vue'
-import { BOUNDS, type Settings } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
+import { type Settings } from '../../../core/settings/settings.ts'
 import type { DrawnSurface } from './useDrawing.ts'
 
 /**

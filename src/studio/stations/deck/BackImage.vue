@@ -2,7 +2,7 @@
 import { ElButton, ElColorPicker, ElSlider } from 'element-plus'
 import { computed } from 'vue'
 import type { Back } from '../../../core/deck/pair.ts'
-import { BOUNDS } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
 
 /** An own image over the whole back, and the colour that it is tinted with. */
 type BackTint = NonNullable<Back['tint']>

@@ -4,7 +4,7 @@ import IconRemove from '~icons/ph/trash'
 import { computed, ref } from 'vue'
 import type { Check } from '../../../core/play/record.ts'
 import type { CheckOutcome } from '../../../core/game/check.ts'
-import { LENGTHS } from '../../../core/settings/settings.ts'
+import { LENGTHS } from '../../../core/settings/bounds.ts'
 import TextField from '../../parts/settings/TextField.vue'
 import { stateOf } from './useChecks.ts'
 

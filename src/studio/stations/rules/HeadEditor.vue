@@ -1,101 +1,146 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import IconAway from '~icons/ph/x'
-import { computed, nextTick, ref } from 'vue'
+import IconRestart from '~icons/ph/arrow-counter-clockwise'
+import IconPause from '~icons/ph/pause'
+import IconHow from '~icons/ph/question'
+import IconLeave from '~icons/ph/sign-out'
+import IconSound from '~icons/ph/speaker-high'
+import IconLevels from '~icons/ph/stairs'
+import { computed, type Component } from 'vue'
 import { figuresOf } from '../../../core/settings/figures.ts'
-import { FIGURES, type Figure } from '../../../core/settings/settings.ts'
-import { useSortable } from '../../parts/look/useSortable.ts'
+import { BUTTONS, FIGURES, type Figure, type TableButton } from '../../../core/settings/settings.ts'
 import OwnTab from '../../parts/settings/OwnTab.vue'
 import SettingChoice from '../../parts/settings/SettingChoice.vue'
 import { useBench } from '../../store/bench.ts'
+import HeadParts from './HeadParts.vue'
 
-/** A small copy of the table's head: its figures are dragged into order, removed and added. */
+/** A small copy of the table's head: its figures and buttons are dragged into order, removed and added. */
 const bench = useBench()
 const settings = computed(() => bench.settings!)
-const WORDS: Record<Figure, [words: string, example: string]> = {
-  'time-left': ['time left', '0:42'],
-  'time-used': ['time used', '0:48'],
-  turns: ['turns', '9'],
-  flips: ['flips', '18'],
-  'pairs-left': ['pairs left', '5'],
-  score: ['score', '450'],
-  streak: ['in a row', '2'],
-  lives: ['lives', '3'],
-  best: ['best', '1,250'],
+const FIGURE_WORDS: Record<Figure, string> = {
+  'time-left': 'time left',
+  'time-used': 'time used',
+  turns: 'turns',
+  flips: 'flips',
+  'pairs-left': 'pairs left',
+  score: 'score',
+  streak: 'in a row',
+  lives: 'lives',
+  best: 'best',
+}
+const EXAMPLES: Record<Figure, string> = {
+  'time-left': '0:42',
+  'time-used': '0:48',
+  turns: '9',
+  flips: '18',
+  'pairs-left': '5',
+  score: '450',
+  streak: '2',
+  lives: '3',
+  best: '1,250',
+}
+const BUTTON_WORDS: Record<TableButton, string> = {
+  restart: 'start over',
+  levels: 'choose a level',
+  'how-to': 'how to play',
+  sound: 'sound',
+  pause: 'pause',
+  leave: 'leave',
+}
+const BUTTON_ICONS: Record<TableButton, Component> = {
+  restart: IconRestart,
+  levels: IconLevels,
+  'how-to': IconHow,
+  sound: IconSound,
+  pause: IconPause,
+  leave: IconLeave,
 }
 /** what is shown; figures that mean nothing under these rules are kept, and pale */
-const figureChoice = computed<readonly Figure[]>(
-  () => settings.value.head.figures ?? figuresOf(settings.value),
-)
+const figures = computed<readonly Figure[]>(() => settings.value.head.figures ?? figuresOf(settings.value))
 const meaningful = computed(() => new Set(figuresOf(settings.value)))
-const others = computed(() => FIGURES.filter((name) => !figureChoice.value.includes(name)))
-const list = ref<HTMLElement>()
+const buttons = computed(() => settings.value.head.buttons)
+const without = <Part,>(all: readonly Part[], chosen: readonly Part[]): Part[] =>
+  all.filter((one) => !chosen.includes(one))
 
-const set = (figures: Figure[] | null, label: string): void => bench.set('head', { figures }, label, 'single')
-const add = (name: Figure): void => set([...figureChoice.value, name], `show "${WORDS[name][0]}"`)
-const away = (name: Figure): void =>
-  set(
-    figureChoice.value.filter((one) => one !== name),
-    `hide "${WORDS[name][0]}"`,
-  )
-function move(from: number, to: number): void {
-  if (to < 0 || to >= figureChoice.value.length || from === to) return
-  const next = [...figureChoice.value]
-  const [name] = next.splice(from, 1)
-  next.splice(to, 0, name!)
-  set(next, 'order the figures')
-}
-async function key(event: KeyboardEvent, at: number): Promise<void> {
-  const by = { ArrowLeft: -1, ArrowRight: 1 }[event.key]
-  if (!by || !event.altKey) return
-  event.preventDefault()
-  move(at, at + by)
-  await nextTick()
-  list.value?.querySelectorAll<HTMLElement>('.figure')[at + by]?.querySelector('button')?.focus()
-}
-useSortable(list, move)
+const setFigures = (figures: Figure[] | null, label: string): void =>
+  bench.set('head', { figures }, label, 'single')
+const setButtons = (buttons: TableButton[], label: string): void =>
+  bench.set('head', { buttons }, label, 'single')
 </script>
 
 <template>
-  <div class="head-editor" data-setting="head.figures" role="group" aria-label="The head of the table">
-    <div class="head" :style="{ '--table': settings.look.table }">
+  <div class="head-editor" role="group" aria-label="The head of the table">
+    <div class="head" :class="settings.head.size" :style="{ '--table': settings.look.table }">
       <div class="names">
         <span v-if="settings.head.title" class="title">{{ bench.game!.title }}</span>
         <strong v-if="settings.head.level">{{ bench.level?.name ?? bench.game!.levels[0]!.name }}</strong>
       </div>
-      <ol ref="list" aria-label="Figures on the table">
-        <li
-          v-for="(name, at) in figureChoice"
-          :key="name"
-          class="figure"
-          :class="{ quiet: !meaningful.has(name) }"
-          @keydown="key($event, at)"
-        >
-          <span class="label">{{ WORDS[name][0] }}</span>
-          <span class="value" aria-hidden="true">{{ meaningful.has(name) ? WORDS[name][1] : '–' }}</span>
-          <ElButton
-            class="away"
-            :aria-label="`Hide ${WORDS[name][0]}; Alt and an arrow move it`"
-            :data-tip="`Hide ${WORDS[name][0]}; Alt and an arrow move it`"
-            @click="away(name)"
-            ><IconAway
-          /></ElButton>
-        </li>
-      </ol>
-      <span v-if="figureChoice.length === 0" class="none">no figures</span>
+      <HeadParts
+        v-slot="{ part }"
+        class="figures"
+        data-setting="head.figures"
+        :parts="figures"
+        :words="FIGURE_WORDS"
+        label="Figures on the table"
+        @remove="setFigures(without(figures, [$event]), `hide &quot;${FIGURE_WORDS[$event]}&quot;`)"
+        @order="setFigures($event, 'order the figures')"
+      >
+        <span class="label">{{ FIGURE_WORDS[part] }}</span>
+        <span class="value" :class="{ quiet: !meaningful.has(part) }" aria-hidden="true">{{
+          meaningful.has(part) ? EXAMPLES[part] : '–'
+        }}</span>
+      </HeadParts>
+      <span v-if="figures.length === 0" class="none">no figures</span>
+      <HeadParts
+        v-slot="{ part }"
+        class="buttons"
+        data-setting="head.buttons"
+        :parts="buttons"
+        :words="BUTTON_WORDS"
+        label="Buttons on the table"
+        @remove="setButtons(without(buttons, [$event]), `hide &quot;${BUTTON_WORDS[$event]}&quot;`)"
+        @order="setButtons($event, 'order the buttons')"
+      >
+        <component
+          :is="BUTTON_ICONS[part]"
+          class="drawing"
+          :data-tip="BUTTON_WORDS[part]"
+          aria-hidden="true"
+        />
+        <span class="hidden-text">{{ BUTTON_WORDS[part] }}</span>
+      </HeadParts>
     </div>
     <p class="more">
-      <ElButton v-for="name in others" :key="name" class="add" @click="add(name)"
-        >+ {{ WORDS[name][0] }}</ElButton
+      <ElButton
+        v-for="name in without(FIGURES, figures)"
+        :key="name"
+        class="add"
+        @click="setFigures([...figures, name], `show &quot;${FIGURE_WORDS[name]}&quot;`)"
+        >+ {{ FIGURE_WORDS[name] }}</ElButton
       >
-      <ElButton v-if="settings.head.figures" class="btn" @click="set(null, 'figures as the rules ask')"
+      <ElButton v-if="settings.head.figures" class="btn" @click="setFigures(null, 'figures as the rules ask')"
         >As the rules ask</ElButton
       >
       <OwnTab section="head" :names="['figures']" />
     </p>
+    <p class="more">
+      <ElButton
+        v-for="name in without(BUTTONS, buttons)"
+        :key="name"
+        class="add"
+        @click="setButtons([...buttons, name], `show the button &quot;${BUTTON_WORDS[name]}&quot;`)"
+        ><component :is="BUTTON_ICONS[name]" aria-hidden="true" />+ {{ BUTTON_WORDS[name] }}</ElButton
+      >
+      <OwnTab section="head" :names="['buttons']" />
+    </p>
     <p class="words">
       The level's name <SettingChoice section="head" name="level" />; the game's title
-      <SettingChoice section="head" name="title" />.
+      <SettingChoice section="head" name="title" />. Figures are <SettingChoice section="head" name="size" />.
+      In the result, flips are <SettingChoice section="finish" name="flips" /> and slips
+      <SettingChoice section="finish" name="slips" />.
+      <template v-if="buttons.includes('leave')"
+        >Leave is shown only where a page around the game asks for it.</template
+      >
     </p>
   </div>
 </template>
@@ -109,10 +154,9 @@ useSortable(list, move)
 .head {
   display: flex;
   align-items: center;
-  justify-content: space-between;
-  gap: 8px 28px;
+  gap: 8px 20px;
   min-height: 64px;
-  padding: 8px 16px;
+  padding: 8px 12px 8px 16px;
   border-radius: var(--round-card);
   background: var(--table);
   color: #f3eee2;
@@ -120,6 +164,7 @@ useSortable(list, move)
 .names {
   display: grid;
   min-width: 0;
+  margin-right: auto;
   overflow-wrap: anywhere;
 }
 .names strong {
@@ -131,53 +176,23 @@ useSortable(list, move)
   color: #d5d2e2;
   font-size: 13px;
 }
-ol {
-  display: flex;
-  flex-wrap: wrap;
-  justify-content: flex-end;
-  gap: 4px;
-  margin: 0;
-  padding: 0;
-  list-style: none;
-}
-.figure {
-  position: relative;
-  display: grid;
-  padding: 2px 24px 2px 10px;
-  border-radius: var(--round);
-  cursor: grab;
-}
-.figure:hover,
-.figure:focus-within {
-  background: #ffffff24;
-}
-.quiet .value {
-  color: #d5d2e2;
-}
 .value {
   font-size: 18px;
   font-weight: 700;
   line-height: 1.2;
 }
-.away {
-  position: absolute;
-  top: 2px;
-  right: 1px;
-  width: 22px;
-  min-width: 0;
-  height: 22px;
-  min-height: 0;
-  padding: 0;
-  border: 0;
-  background: none;
-  color: inherit;
-  opacity: 0.6;
+.value.quiet {
+  color: #d5d2e2;
 }
-.away:hover,
-.away:focus-visible {
-  background: none;
-  color: inherit;
-  opacity: 1;
+.large .label {
+  font-size: 15px;
+}
+.large .value {
+  font-size: 25px;
+}
+.drawing {
+  width: 22px;
+  height: 34px;
 }
 .more {
   display: flex;
@@ -195,6 +210,9 @@ ol {
   background: none;
   color: var(--ink-soft);
   font-size: 14px;
+}
+.add svg {
+  margin-right: 5px;
 }
 .add:hover {
   border-color: var(--lagoon);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { mindsOf } from '../../../core/settings/seats.ts'
-import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../../../core/settings/bounds.ts'
 import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import IdleOwn from '../../parts/settings/IdleOwn.vue'
 import OwnTab from '../../parts/settings/OwnTab.vue'

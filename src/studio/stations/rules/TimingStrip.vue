@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BOUNDS } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
 import { writeNumber } from '../../parts/settings/numbers.ts'
 import { dragValue, keyValue } from '../../parts/settings/slider.ts'
 import { useBench } from '../../store/bench.ts'

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { resolveLevel } from '../../../core/settings/levels.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
 import {
-  BOUNDS,
   DEFAULTS,
   DURING_LOOK,
   ON_MATCH,

@@ -2,7 +2,8 @@ import { fromUint8Array } from 'js-base64'
 import { checkSound } from '../../../core/files/sound.ts'
 import { writeWav } from '../../../core/files/wav.ts'
 import { bad, good, type Result } from '../../../core/result.ts'
-import { largerThan, LENGTHS, SIZES, SOUND_LENGTH, type OwnSound } from '../../../core/settings/settings.ts'
+import { largerThan, LENGTHS, SIZES, SOUND_LENGTH } from '../../../core/settings/bounds.ts'
+import { type OwnSound } from '../../../core/settings/settings.ts'
 
 const RATE = 44_100
 /** How long the end of a shortened sound fades, in s. */

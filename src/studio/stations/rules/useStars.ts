@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { BOUNDS } from '../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
 import { useBench } from '../../store/bench.ts'
 
 /** The thresholds of the open rung's stars, and how they are set. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
-import { BOUNDS, LENGTHS } from '../../../core/settings/settings.ts'
+import { BOUNDS, LENGTHS } from '../../../core/settings/bounds.ts'
 import { english } from '../../../core/texts/english.ts'
 import type { CreditPart } from '../../../core/texts/credit-part.ts'
 import ModalDialog from '../../parts/look/ModalDialog.vue'

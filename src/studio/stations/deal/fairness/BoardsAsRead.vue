@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { BoardFormat, ReadBoards } from '../../../../core/files/boards-file.ts'
 import { pairOf } from '../../../../core/deck/card.ts'
-import { BOUNDS } from '../../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../../core/settings/bounds.ts'
 import NumberWord from '../../../parts/settings/NumberWord.vue'
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ElButton } from 'element-plus'
-import { LENGTHS } from '../../../../core/settings/settings.ts'
+import { LENGTHS } from '../../../../core/settings/bounds.ts'
 import TextField from '../../../parts/settings/TextField.vue'
 import type { SheetTile } from './useSheet.ts'
 

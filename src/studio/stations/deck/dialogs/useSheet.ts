@@ -1,6 +1,6 @@
 import { computed, reactive, ref, shallowRef } from 'vue'
 import { cutSheet, isEmptyTile, type SheetCut, type Tile } from '../../../../core/deck/sheet.ts'
-import { LENGTHS } from '../../../../core/settings/settings.ts'
+import { LENGTHS } from '../../../../core/settings/bounds.ts'
 import { problemLine } from '../../../../core/result.ts'
 import { decodeImage, LONGEST_SIDE, wordsOf } from '../../../parts/cards/image-files.ts'
 

@@ -1,7 +1,7 @@
 import { afterEach, beforeEach, describe, expect, jest, test } from '@jest/globals'
 import { createPinia, setActivePinia } from 'pinia'
 import { computed, nextTick } from 'vue'
-import { BOUNDS } from '../../../../core/settings/settings.ts'
+import { BOUNDS } from '../../../../core/settings/bounds.ts'
 import { gameWith, pairsNamed } from '../../../../core/testing/games.ts'
 
 await import('../../../testing/browser.ts')
