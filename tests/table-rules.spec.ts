@@ -3,7 +3,19 @@ import { mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
-import { addRule, begin, card, cards, choose, expectNoViolations, gameOf, openStation } from './helpers.ts'
+import {
+  addRule,
+  begin,
+  byMouse,
+  card,
+  cards,
+  choose,
+  expectNoViolations,
+  gameOf,
+  openStation,
+  playToTheWin,
+  type,
+} from './helpers.ts'
 import { callBuilt, luckyTwin } from './lucky-twin.ts'
 import { test } from './test.ts'
 
@@ -134,5 +146,128 @@ test('marks to type, an open card turned back, and one round: made in the studio
     )
     const { err, code } = await callBuilt('check', file)
     expect([code, err]).toEqual([2, expect.stringContaining('levels[0].look.marks')])
+  })
+})
+
+test('times of motion, pairs drawn from all, buttons and how to play: made in the studio, shipped, and played', async ({
+  page,
+  browser,
+}) => {
+  await test.step('how long a card turns is typed, dragged and stepped, and told where it outlasts a look', async () => {
+    await openStation(page, 'rules/bench')
+    const flip = page.getByRole('spinbutton', { name: 'Time of a flip', exact: true })
+    await expect(flip).toHaveValue('0.27 s')
+    await flip.fill('1000000')
+    await flip.press('Enter')
+    await expect(page.getByText('Time of a flip: 0.0 s to 1.2 s')).toBeVisible()
+    await type(page, 'Time of a flip', '1.2')
+    await expect(
+      page.getByText('A card takes 1.2 s to turn, longer than a pair stays open, 0.8 s.'),
+    ).toBeVisible()
+    await page.getByRole('button', { name: 'Turn in 0.8 s' }).click()
+    await expect(page.getByText('A card takes')).toBeHidden()
+    const edge = page.getByRole('slider', { name: 'Time of a flip, on the strip' })
+    await edge.press('ArrowLeft')
+    await expect(flip).toHaveValue('0.79 s')
+    const { x, y, width, height } = (await edge.boundingBox())!
+    await page.mouse.move(x + width / 2, y + height / 2)
+    await page.mouse.down()
+    await page.mouse.move(x - 40, y + height / 2, { steps: 4 })
+    await page.mouse.up()
+    await expect.poll(async () => parseFloat(await flip.inputValue())).toBeLessThan(0.75)
+    await type(page, 'How often a miss moves', '3')
+    await type(page, 'Time of a motion', '0.1')
+    await expect(page.getByRole('main')).toContainText('times for')
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await expect(page.getByRole('spinbutton', { name: 'Time of a motion', exact: true })).toHaveValue('0.3 s')
+    await type(page, 'Time of a flip', '0.1')
+  })
+  await test.step('buttons are added, ordered by keys and removed, and the result tells more', async () => {
+    const head = page.getByRole('group', { name: 'The head of the table' })
+    const buttons = head.getByRole('list', { name: 'Buttons on the table' }).getByRole('listitem')
+    await head.getByRole('button', { name: '+ how to play' }).click()
+    await head.getByRole('button', { name: '+ start over' }).click()
+    await head.getByRole('button', { name: '+ leave' }).click()
+    await head.getByRole('button', { name: /^Hide start over/ }).focus()
+    for (let i = 0; i < 4; i++) await page.keyboard.press('Alt+ArrowLeft')
+    await head.getByRole('button', { name: /^Hide sound/ }).click()
+    await expect(buttons).toHaveText(['start over', 'choose a level', 'pause', 'how to play', 'leave'])
+    await choose(page, 'Size of the figures', 'large')
+    await choose(page, 'Flips in the result', 'told')
+    await choose(page, 'Slips in the result', 'told')
+    await expectNoViolations(page)
+  })
+  await test.step('pairs are drawn from all, so that the same may come again', async () => {
+    await page.getByRole('link', { name: 'Deal', exact: true }).click()
+    await expect(page.getByRole('combobox', { name: /^How pairs are picked/ })).toBeVisible()
+    await choose(page, 'Whether pairs repeat', 'always at random')
+    await expect(page.getByRole('combobox', { name: /^How pairs are picked/ })).toHaveCount(0)
+    await expect(page.getByRole('main')).toContainText(
+      '24 pairs chosen, 8 needed. Each of the 24 comes 0 to 8 times',
+    )
+  })
+  const game = await gameOf(page)
+  const [first, bench] = game.levels
+  expect(bench).toMatchObject({
+    fill: { repeat: 'with-replacement' },
+    look: { flipTime: 100, missMoves: 3 },
+    head: { buttons: ['restart', 'levels', 'pause', 'how-to', 'leave'], size: 'large' },
+    finish: { flips: true, slips: true },
+  })
+  Object.assign(bench, { turn: { matchLook: 50, missLook: 50, duringLook: 'skip-and-flip' } })
+  bench.board = { rows: 2, columns: 3 }
+  const folder = mkdtempSync(join(tmpdir(), 'table-'))
+  const file = join(folder, 'game.json')
+  writeFileSync(file, JSON.stringify({ ...game, levels: [first, bench], checks: [] }))
+  const html = join(folder, 'game.html')
+  await luckyTwin('ship', file, '--to', html)
+  const url = pathToFileURL(html).href
+  const panel = page.getByRole('dialog')
+
+  await test.step('a limit that is new on a level is told before it begins, and again in a pause', async () => {
+    await page.goto(url)
+    await begin(page)
+    await page.getByRole('button', { name: 'Choose a level' }).click()
+    await page.getByRole('button', { name: /^Bench/ }).click()
+    await expect(panel).toContainText('You have 1:10.')
+    await expectNoViolations(page)
+    await panel.getByRole('button', { name: 'Begin' }).press('Enter')
+    await expect(panel).toBeHidden()
+    await page.getByRole('button', { name: 'Pause' }).click()
+    await expect(panel).toContainText('You have 1:10.')
+    await panel.getByRole('button', { name: 'Go on' }).click()
+    await page.getByRole('button', { name: 'How to play' }).click()
+    await expect(panel).toContainText('You have 1:10.')
+    await page.keyboard.press('Escape')
+    await expect(panel).toBeHidden()
+  })
+  await test.step('the buttons stand in their order, those that can do nothing here are left out', async () => {
+    await expect(page.locator('.lt-head').getByRole('button')).toHaveCount(4)
+    for (const [at, name] of ['Start over', 'Choose a level', 'Pause', 'How to play'].entries())
+      await expect(page.locator('.lt-head').getByRole('button').nth(at)).toHaveAccessibleName(name)
+    await card(page, 0).click()
+    await expect(card(page, 0)).toHaveAttribute('data-state', 'up')
+    await page.getByRole('button', { name: 'Start over' }).click()
+    await expect(cards(page, /, face down$/)).toHaveCount(6)
+    // what was told is not told again
+    await expect(panel).toBeHidden()
+  })
+  await test.step('the result tells flips and slips', async () => {
+    await page.goto(`${url}?level=bench&seed=two`)
+    await playToTheWin(page, byMouse)
+    await expect(panel.getByRole('term')).toHaveText(['score', 'turns', 'time used', 'flips', 'slips'])
+    await expect(panel.getByRole('definition').nth(3)).toHaveText(/^\d+$/)
+  })
+  await test.step('by touch, in other languages', async () => {
+    const { defaultBrowserType: _browser, ...phone } = devices['Pixel 5']
+    const context = await browser.newContext({ ...phone, locale: 'de' })
+    const player = await context.newPage()
+    await player.goto(url)
+    await player.getByRole('button', { name: 'Los geht’s' }).tap()
+    await player.getByRole('button', { name: 'Level wählen' }).tap()
+    await player.getByRole('button', { name: /^Werkbank|^Bench/ }).tap()
+    await expect(player.getByRole('dialog')).toContainText('1:10')
+    await expectNoViolations(player)
+    await context.close()
   })
 })

@@ -118,12 +118,6 @@ const setButtons = (buttons: TableButton[], label: string): void =>
         @click="setFigures([...figures, name], `show &quot;${FIGURE_WORDS[name]}&quot;`)"
         >+ {{ FIGURE_WORDS[name] }}</ElButton
       >
-      <ElButton v-if="settings.head.figures" class="btn" @click="setFigures(null, 'figures as the rules ask')"
-        >As the rules ask</ElButton
-      >
-      <OwnTab section="head" :names="['figures']" />
-    </p>
-    <p class="more">
       <ElButton
         v-for="name in without(BUTTONS, buttons)"
         :key="name"
@@ -131,7 +125,10 @@ const setButtons = (buttons: TableButton[], label: string): void =>
         @click="setButtons([...buttons, name], `show the button &quot;${BUTTON_WORDS[name]}&quot;`)"
         ><component :is="BUTTON_ICONS[name]" aria-hidden="true" />+ {{ BUTTON_WORDS[name] }}</ElButton
       >
-      <OwnTab section="head" :names="['buttons']" />
+      <ElButton v-if="settings.head.figures" class="btn" @click="setFigures(null, 'figures as the rules ask')"
+        >As the rules ask</ElButton
+      >
+      <OwnTab section="head" :names="['figures', 'buttons']" />
     </p>
     <p class="words">
       The level's name <SettingChoice section="head" name="level" />; the game's title
@@ -153,8 +150,10 @@ const setButtons = (buttons: TableButton[], label: string): void =>
 }
 .head {
   display: flex;
+  flex-wrap: wrap;
   align-items: center;
-  gap: 8px 20px;
+  justify-content: flex-end;
+  gap: 4px 16px;
   min-height: 64px;
   padding: 8px 12px 8px 16px;
   border-radius: var(--round-card);
@@ -163,8 +162,7 @@ const setButtons = (buttons: TableButton[], label: string): void =>
 }
 .names {
   display: grid;
-  min-width: 0;
-  margin-right: auto;
+  flex: 1 1 110px;
   overflow-wrap: anywhere;
 }
 .names strong {
@@ -190,8 +188,11 @@ const setButtons = (buttons: TableButton[], label: string): void =>
 .large .value {
   font-size: 25px;
 }
+.buttons :deep(.part) {
+  padding: 2px 20px 2px 6px;
+}
 .drawing {
-  width: 22px;
+  width: 20px;
   height: 34px;
 }
 .more {
