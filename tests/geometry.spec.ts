@@ -5,8 +5,8 @@ import { join } from 'node:path'
 import { FRAMES, layoutIn } from '../src/core/board/frames.ts'
 import { cellName } from '../src/core/board/cells.ts'
 import { resolveLevel } from '../src/core/settings/levels.ts'
-import { FIGURES } from '../src/core/settings/settings.ts'
-import type { Game } from '../src/core/game/game.ts'
+import { BUTTONS, FIGURES } from '../src/core/settings/settings.ts'
+import { readGame, writeGame } from '../src/core/files/game-file.ts'
 import type { Own } from '../src/core/settings/levels.ts'
 import { cards } from './helpers.ts'
 import { luckyTwin } from './lucky-twin.ts'
@@ -16,11 +16,13 @@ test.use({ contextOptions: { reducedMotion: 'reduce' } })
 /** The shipped page of the clockmaker's game with one level that sets all this itself, and that level's rules. */
 async function shipped(own: Own): Promise<{ file: string; settings: ReturnType<typeof resolveLevel> }> {
   const folder = mkdtempSync(join(tmpdir(), 'geometry-'))
-  const game = JSON.parse(readFileSync('demo/clockmakers-drawer.game.json', 'utf8')) as Game
+  const read = readGame(readFileSync('demo/clockmakers-drawer.game.json', 'utf8'))
+  if (!read.ok) throw new Error(read.problem.message)
+  const game = read.value
   const [first] = game.levels
   game.levels = [{ id: first!.id, name: first!.name, ...own }]
   const [path, file] = [join(folder, 'one.game.json'), join(folder, 'one.html')]
-  writeFileSync(path, JSON.stringify(game))
+  writeFileSync(path, writeGame(game))
   await luckyTwin('ship', path, '--to', file)
   return { file, settings: resolveLevel(game, game.levels[0]) }
 }
@@ -38,6 +40,15 @@ const CASES: [string, Own][] = [
       clock: { mode: 'down', limit: 90_000 },
       limits: { lives: 9 },
       head: { figures: [...FIGURES], title: true },
+    },
+  ],
+  [
+    'with all buttons, and large figures',
+    {
+      board,
+      clock: { mode: 'down', limit: 90_000 },
+      limits: { lives: 9 },
+      head: { figures: [...FIGURES], buttons: [...BUTTONS], size: 'large' },
     },
   ],
   ['without a clock', { board, clock: { mode: 'off' } }],

@@ -1,5 +1,6 @@
 import { devices, expect, type Page } from '@playwright/test'
-import { mkdtempSync, writeFileSync } from 'node:fs'
+import { strFromU8, unzipSync } from 'fflate'
+import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
@@ -269,5 +270,74 @@ test('times of motion, pairs drawn from all, buttons and how to play: made in th
     await expect(player.getByRole('dialog')).toContainText('1:10')
     await expectNoViolations(player)
     await context.close()
+  })
+})
+
+test('a back of its own for a level: made in the studio, shipped, and seen on the page, in the project and in the kit', async ({
+  page,
+  browser,
+}) => {
+  await test.step('put in, changed in its dialog by mouse and keys, and taken back', async () => {
+    await openStation(page, 'rules/bench')
+    await addRule(page, 'how it looks', 'another back than the deck’s')
+    await choose(page, 'The back', 'that of the deck')
+    await page.getByRole('button', { name: /^Undo/ }).click()
+    await page.getByRole('button', { name: 'Change the back' }).click()
+    const dialog = page.getByRole('dialog', { name: 'The back' })
+    await dialog.getByRole('button', { name: 'rivets' }).click()
+    await expect(dialog.getByRole('button', { name: 'rivets' })).toHaveAttribute('aria-pressed', 'true')
+    await dialog.getByRole('button', { name: 'wine' }).press('Enter')
+    await expectNoViolations(page)
+    await page.keyboard.press('Escape')
+    await expect(dialog).toBeHidden()
+  })
+  const game = await gameOf(page)
+  const own = game.levels.find(({ id }: { id: string }) => id === 'bench').look.back
+  expect(own).toMatchObject({ pattern: 'rivets', ink: '#8c2f4b' })
+  expect(game.deck.back.pattern).not.toBe('rivets')
+  await page.getByRole('link', { name: 'Deal', exact: true }).click()
+  await page.getByRole('main').getByText('backs', { exact: true }).click()
+  await expect(page.locator('.back-view').first()).toHaveCSS('border-color', 'rgb(250, 230, 234)')
+
+  const folder = mkdtempSync(join(tmpdir(), 'back-'))
+  const file = join(folder, 'game.json')
+  writeFileSync(file, JSON.stringify({ ...game, checks: [] }))
+  const html = join(folder, 'game.html')
+  await luckyTwin('ship', file, '--to', html)
+  const url = pathToFileURL(html).href
+  const edgeOf = (on: Page) => on.locator('.lt-back').first()
+
+  await test.step('on the page a level has its back, and the next one that of the deck', async () => {
+    await page.goto(`${url}?level=bench`)
+    await expect(edgeOf(page)).toHaveCSS('border-top-color', 'rgb(250, 230, 234)')
+    await page.goto(`${url}?level=warm-up`)
+    await expect(edgeOf(page)).not.toHaveCSS('border-top-color', 'rgb(250, 230, 234)')
+  })
+  await test.step('by touch too', async () => {
+    const { defaultBrowserType: _browser, ...phone } = devices['Pixel 5']
+    const context = await browser.newContext(phone)
+    const player = await context.newPage()
+    await player.goto(`${url}?level=bench`)
+    await expect(edgeOf(player)).toHaveCSS('border-top-color', 'rgb(250, 230, 234)')
+    await card(player, 0).tap()
+    await expect(card(player, 0)).toHaveAttribute('data-state', 'up')
+    await context.close()
+  })
+  await test.step('in the project and in the kit', async () => {
+    const project = join(folder, 'project.zip')
+    await luckyTwin('ship', file, '--as', 'project', '--to', project)
+    const css = strFromU8(unzipSync(readFileSync(project))['public/back.css']!)
+    expect(css).toContain("[data-level='bench'] .card")
+    const kit = join(folder, 'kit.zip')
+    await luckyTwin('ship', file, '--as', 'kit', '--to', kit)
+    const files = unzipSync(readFileSync(kit))
+    expect(Object.keys(files)).toEqual(
+      expect.arrayContaining(['faces/1x/back.png', 'faces/1x/back-bench.png']),
+    )
+    const levels = JSON.parse(strFromU8(files['levels.json']!)) as { id: string; back: string }[]
+    expect(levels.map(({ id, back }) => [id, back]).slice(0, 2)).toEqual([
+      ['warm-up', 'back'],
+      ['bench', 'back-bench'],
+    ])
   })
 })

@@ -1,6 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import { PNG } from 'pngjs'
-import { DEFAULT_BACK } from '../../src/core/deck/back.ts'
+import { DEFAULT_BACK } from '../../src/core/settings/back.ts'
 import { cutSheet } from '../../src/core/deck/sheet.ts'
 import { prepareDeal } from '../../src/core/deal/deal.ts'
 import { outlineGaps } from '../../src/core/board/outlines.ts'

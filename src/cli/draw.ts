@@ -2,7 +2,8 @@ import { createCanvas, GlobalFonts, loadImage, type Canvas } from '@napi-rs/canv
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { patternSvg } from '../core/deck/back-look.ts'
-import type { Back, Face } from '../core/deck/pair.ts'
+import type { Back } from '../core/settings/back.ts'
+import type { Face } from '../core/deck/pair.ts'
 import { bytesOf } from '../core/files/data-url.ts'
 import type { Game } from '../core/game/game.ts'
 import { SIZES } from '../core/settings/bounds.ts'
@@ -10,7 +11,7 @@ import { drawCard } from '../ship/drawing/draw-card.ts'
 import { drawIcon } from '../ship/drawing/draw-icon.ts'
 import type { LoadedBack } from '../ship/drawing/draw-back.ts'
 import { FACE_TYPE, type LoadedFace } from '../ship/drawing/draw-face.ts'
-import { BACK, imageFile, KIT_SCALES, kitCardSize, type Atlas, type KitCard } from '../ship/kit/cards.ts'
+import { imageFile, kitBacks, KIT_SCALES, kitCardSize, type Atlas, type KitCard } from '../ship/kit/cards.ts'
 import { ICONS, type IconFile } from '../ship/site.ts'
 import { pictureAt } from './files.ts'
 
@@ -110,7 +111,8 @@ export async function drawKit(
     if (face.kind !== 'text' && !loaded.image) failures.push(card)
     await draw(file, loaded, i)
   }
-  await draw(BACK, await loadBack(game.deck.back), cards.length)
+  for (const [i, { file, back }] of kitBacks(game).entries())
+    await draw(file, await loadBack(back), cards.length + i)
   images['atlas.png'] = new Uint8Array(await whole.encode('png'))
   return { images, undrawn: failures }
 }

@@ -12,7 +12,7 @@ import { messagesIn } from '../core/texts/ready.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../ship/credits.ts'
 import { ENGINE_FILES, packEngine, type EngineFiles } from '../ship/engine-package.ts'
 import { shipHtml, type BuiltPlayer } from '../ship/html.ts'
-import { atlasOf, KIT_DEFAULTS, kitCards, kitCardSize, type KitOptions } from '../ship/kit/cards.ts'
+import { atlasOf, KIT_DEFAULTS, kitBacks, kitCards, kitCardSize, type KitOptions } from '../ship/kit/cards.ts'
 import { kilobytes } from '../ship/kilobytes.ts'
 import { kitFiles } from '../ship/kit/files.ts'
 import { gatherArt, svgsOf } from '../ship/pictures.ts'
@@ -92,7 +92,7 @@ const MAKERS: Record<ShippedAs, Maker> = {
   async kit(game, art, built, options, tell) {
     const { width, ...counts } = { ...KIT_DEFAULTS, ...options }
     const cards = kitCards(game)
-    const atlas = atlasOf(cards.length + 1, kitCardSize(game, width))
+    const atlas = atlasOf(cards.length + kitBacks(game).length, kitCardSize(game, width))
     if (!atlas.ok) return atlas
     const layout = { cards, atlas: atlas.value }
     const docs = { readme: built.text('../docs/kit.md'), shuffle: built.text('../docs/shuffle.md') }

@@ -1,5 +1,6 @@
 import { NO_CARD } from '../core/deck/card.ts'
 import { backBackground } from '../core/deck/back-look.ts'
+import { backOf } from '../core/game/backs.ts'
 import { faceOnCard } from '../core/deck/face.ts'
 import { layout, ratioOf, tableSurface } from '../core/board/geometry.ts'
 import { BehindView } from './behind.ts'
@@ -47,9 +48,10 @@ export class BoardView {
     const { table, root } = this
     const { rows, columns } = table.settings.board
     root.replaceChildren()
-    root.style.setProperty('--back', backBackground(table.game.deck.back, table.art))
-    root.style.setProperty('--back-paper', table.game.deck.back.paper)
-    root.style.setProperty('--back-ink', table.game.deck.back.ink)
+    const back = backOf(table.game, table.settings)
+    root.style.setProperty('--back', backBackground(back, table.art))
+    root.style.setProperty('--back-paper', back.paper)
+    root.style.setProperty('--back-ink', back.ink)
     root.setAttribute('aria-label', table.speech.say('board', { level: table.level.name, rows, columns }))
     this.#cards = []
     this.#placedFor = ''

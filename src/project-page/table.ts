@@ -69,6 +69,7 @@ export function showTable(place: HTMLElement, game: Game): void {
     table = { settings, dealt: firstDeal, round, began: performance.now() }
     eventCount = 0
     hear('deal', settings)
+    board.dataset.level = level
     place.style.setProperty('--table', settings.look.table)
     place.style.setProperty('--flip', `${settings.look.flipTime}ms`)
     board.style.setProperty('--columns', String(firstDeal.columns))
@@ -83,7 +84,7 @@ export function showTable(place: HTMLElement, game: Game): void {
   /** The card of a cell, and which it is among the cards, from 1. */
   function cardAt(cell: number, number: number): HTMLElement {
     const card = element('button', { className: 'card' })
-    const { ink, paper } = game.deck.back
+    const { ink, paper } = table.settings.look.back ?? game.deck.back
     card.style.setProperty('--back-ink', ink)
     card.style.setProperty('--back-paper', paper)
     const name = wordsOn(game, table.dealt.cells[cell]!)

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { PATTERNS } from '../core/deck/back.ts'
+import { PATTERNS } from '../core/settings/back.ts'
 import { checkSvg } from '../core/files/image.ts'
 import { backBackground } from '../core/deck/back-look.ts'
 import { pictureSvg } from './pictures.ts'

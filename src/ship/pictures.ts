@@ -1,12 +1,13 @@
+import { backsOf } from '../core/game/backs.ts'
 import type { Game } from '../core/game/game.ts'
 import { bad, good, type Result } from '../core/result.ts'
 
-/** The names of all library pictures on the faces and the back of a game and behind its cards, each once. */
+/** The names of all library pictures on the faces and the backs of a game and behind its cards, each once. */
 export function picturesOf(game: Game): string[] {
   const faces = game.deck.pairs.flatMap((pair) => (pair.b ? [pair.a, pair.b] : [pair.a]))
-  const { emblem } = game.deck.back
+  const emblems = backsOf(game).map(({ back }) => back.emblem)
   const behind = [game.house, ...game.levels].map(({ look }) => look?.behind)
-  const pictures = [...faces, emblem, ...behind]
+  const pictures = [...faces, ...emblems, ...behind]
   return [...new Set(pictures.flatMap((one) => (one?.kind === 'picture' ? [one.name] : [])))]
 }
 
@@ -15,7 +16,8 @@ function placeOf(game: Game, name: string): string {
   const shows = (one: { kind: string; name?: string } | null | undefined): boolean => one?.name === name
   if (shows(game.house.look.behind)) return 'house.look.behind'
   const at = game.levels.findIndex(({ look }) => shows(look?.behind))
-  return at < 0 ? 'deck.back.emblem' : `levels[${at}].look.behind`
+  if (at >= 0) return `levels[${at}].look.behind`
+  return `${backsOf(game).find(({ back }) => shows(back.emblem))!.at}.emblem`
 }
 
 const SVG_URL = 'data:image/svg+xml,'

@@ -1,5 +1,5 @@
-import type { Pattern } from './back.ts'
-import type { Back } from './pair.ts'
+import type { Pattern } from '../settings/back.ts'
+import type { Back } from '../settings/back.ts'
 
 /** What a back looks like, in numbers and drawings that the table, the studio and shipped files share. */
 

@@ -1,4 +1,5 @@
-import type { Back, Pair } from '../deck/pair.ts'
+import type { Back } from '../settings/back.ts'
+import type { Pair } from '../deck/pair.ts'
 import type { Check } from '../play/record.ts'
 import type { Level } from '../settings/levels.ts'
 import type { Mind } from '../settings/mind.ts'

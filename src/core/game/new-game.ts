@@ -1,5 +1,5 @@
 import { capitalized, pictureTitle } from '../deck/picture-words.ts'
-import { DEFAULT_BACK } from '../deck/back.ts'
+import { DEFAULT_BACK } from '../settings/back.ts'
 import { numberWord } from '../deck/number-word.ts'
 import { boardFor } from '../board/board-for.ts'
 import type { Face, Pair } from '../deck/pair.ts'

@@ -1,3 +1,4 @@
+import type { Back } from '../settings/back.ts'
 import type { Face } from '../deck/pair.ts'
 import type { Game } from './game.ts'
 import type { Own } from '../settings/levels.ts'
@@ -7,7 +8,7 @@ import { MOMENTS, type Settings } from '../settings/settings.ts'
 export type OwnFile = { src: string; at: string; put: (src: string) => void }
 
 /**
- * Every own image of a game: on faces, as the back and on it, behind the cards. In: a game, or parsed JSON that may be
+ * Every own image of a game: on faces, as a back and on it, behind the cards. In: a game, or parsed JSON that may be
  * anything.
  */
 export function imagesOf(game: unknown): OwnFile[] {
@@ -23,13 +24,17 @@ export function imagesOf(game: unknown): OwnFile[] {
       for (const side of ['a', 'b'] as const)
         if (pair?.[side]?.kind === 'image') look(pair[side], 'src', `deck.pairs[${i}].${side}`)
     })
-  look(deck?.back, 'image', 'deck.back')
-  if (deck?.back?.emblem?.kind === 'image') look(deck.back.emblem, 'src', 'deck.back.emblem')
-  const behind = (rung: Own | undefined, at: string): void => {
-    if (rung?.look?.behind?.kind === 'image') look(rung.look.behind, 'src', `${at}.look.behind`)
+  const lookAtBack = (back: Back | null | undefined, at: string): void => {
+    look(back, 'image', at)
+    if (back?.emblem?.kind === 'image') look(back.emblem, 'src', `${at}.emblem`)
   }
-  behind(house, 'house')
-  if (Array.isArray(levels)) levels.forEach((level, i) => behind(level, `levels[${i}]`))
+  lookAtBack(deck?.back, 'deck.back')
+  const lookAtRung = (rung: Own | undefined, at: string): void => {
+    if (rung?.look?.behind?.kind === 'image') look(rung.look.behind, 'src', `${at}.look.behind`)
+    lookAtBack(rung?.look?.back, `${at}.look.back`)
+  }
+  lookAtRung(house, 'house')
+  if (Array.isArray(levels)) levels.forEach((level, i) => lookAtRung(level, `levels[${i}]`))
   return files
 }
 
@@ -61,11 +66,21 @@ export const ownFilesOf = (game: unknown): OwnFile[] => [...imagesOf(game), ...s
 export function withOwnFiles(game: Game, change: (src: string) => string): Game {
   const face = <F extends Face | undefined>(one: F): F =>
     one?.kind === 'image' ? { ...one, src: change(one.src) } : one
+  const changeBack = <B extends Back | null | undefined>(back: B): B => {
+    const { image, emblem } = back ?? {}
+    if (image === undefined && emblem?.kind !== 'image') return back
+    return {
+      ...back,
+      ...(image !== undefined ? { image: change(image) } : {}),
+      ...(emblem?.kind === 'image' ? { emblem: { ...emblem, src: change(emblem.src) } } : {}),
+    }
+  }
   const look = <O extends Own>(rung: O): O => {
-    const behind = rung.look?.behind
-    return behind?.kind === 'image'
-      ? { ...rung, look: { ...rung.look, behind: { ...behind, src: change(behind.src) } } }
-      : rung
+    const { behind, back } = rung.look ?? {}
+    const ownBack = changeBack(back)
+    if (behind?.kind !== 'image' && ownBack === back) return rung
+    const ownBehind = behind?.kind === 'image' ? { behind: { ...behind, src: change(behind.src) } } : {}
+    return { ...rung, look: { ...rung.look, ...ownBehind, ...(back ? { back: ownBack } : {}) } }
   }
   const listen = <O extends Own>(rung: O): O => {
     const own = MOMENTS.filter((moment) => typeof rung.sound?.[moment] === 'object')
@@ -83,15 +98,7 @@ export function withOwnFiles(game: Game, change: (src: string) => string): Game 
       ? { ...pair, a: face(pair.a), ...(pair.b ? { b: face(pair.b) } : {}) }
       : pair,
   )
-  const { image, emblem } = game.deck.back
-  const back =
-    image !== undefined || emblem?.kind === 'image'
-      ? {
-          ...game.deck.back,
-          ...(image !== undefined ? { image: change(image) } : {}),
-          ...(emblem?.kind === 'image' ? { emblem: { ...emblem, src: change(emblem.src) } } : {}),
-        }
-      : game.deck.back
+  const back = changeBack(game.deck.back)
   const house = rung(game.house)
   const levels = mapped(game.levels, rung)
   const same = pairs === game.deck.pairs && back === game.deck.back

@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { quoted } from '../result.ts'
-import { PATTERNS } from '../deck/back.ts'
+import { PATTERNS } from '../settings/back.ts'
 import { CELL_NAME } from '../board/cells.ts'
 import {
   boundedInt,
@@ -228,6 +228,7 @@ const settingsShape = {
     missTime: boundedInt(BOUNDS.motion),
     missMoves: boundedInt(BOUNDS.moves),
     marks: z.enum(MARKS),
+    back: backSchema.nullable(),
   }),
   sound: z.strictObject({
     on: z.boolean(),

@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { settingsSchema } from '../game/schema.ts'
 import { gameWith, settingsWith } from '../testing/games.ts'
 import { resolveLevel, writeSettings } from './levels.ts'
+import { DEFAULT_BACK } from './back.ts'
 import { isOff, keysOfRule, ruleOf, type RuleKey } from './off.ts'
 import { DEFAULTS, SECTIONS, type Section } from './settings.ts'
 
@@ -36,6 +37,7 @@ const ON: Record<RuleKey, unknown> = {
   'look.celebration': 'fan',
   'look.behind': { kind: 'picture', name: 'gear' },
   'look.marks': 'cells',
+  'look.back': DEFAULT_BACK,
 }
 /** What each rule is when it is off, found by its kind. */
 const offOf = (rule: RuleKey): unknown => {

@@ -31,6 +31,7 @@ const RULES_OFF = {
   'look.celebration': { off: 'none' },
   'look.behind': { off: null },
   'look.marks': { off: 'none' },
+  'look.back': { off: null },
 } as const satisfies Record<string, Off>
 export type RuleKey = keyof typeof RULES_OFF
 

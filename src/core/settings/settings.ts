@@ -1,3 +1,5 @@
+import type { Back } from './back.ts'
+
 /**
  * The settings of a game: their closed sets and the defaults of a new game. Their bounds: bounds.ts. Every number that
  * the schema, the studio and the docs mention is defined in these two files and nowhere else.
@@ -185,6 +187,8 @@ export type Settings = {
     missTime: number
     missMoves: number
     marks: Marks
+    /** another back than the deck's */
+    back: Back | null
   }
   /** `volume` in percent; then the sound of each moment */
   sound: { on: boolean; family: Family; volume: number } & Record<Moment, SoundChoice>
@@ -218,7 +222,7 @@ export const LATER_DEFAULTS = {
   turn: { onOpen: 'stay' },
   finish: { rounds: 'any', flips: false, slips: false },
   head: { buttons: ['levels', 'sound', 'pause'], size: 'usual' },
-  look: { flipTime: 270, missTime: 300, missMoves: 1, marks: 'none' },
+  look: { flipTime: 270, missTime: 300, missMoves: 1, marks: 'none', back: null },
 } satisfies { [S in Section]?: Partial<Settings[S]> }
 
 /** The settings of a new game. */

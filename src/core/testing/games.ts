@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { DEFAULT_BACK } from '../deck/back.ts'
+import { DEFAULT_BACK } from '../settings/back.ts'
 import { prepareDeal, type Cells } from '../deal/deal.ts'
 import type { Game } from '../game/game.ts'
 import { type Own, resolveLevel } from '../settings/levels.ts'

@@ -1,5 +1,5 @@
 import { BACK_EDGE, EMBLEM, tileSide, tintColour } from '../../core/deck/back-look.ts'
-import type { Back } from '../../core/deck/pair.ts'
+import type { Back } from '../../core/settings/back.ts'
 
 /**
  * A back with everything needed to draw it at once: its own image, or one tile of its pattern, with the emblem on it.

@@ -1,7 +1,10 @@
 import { ratioOf } from '../../core/board/geometry.ts'
 import { CORNER } from '../../core/deck/back-look.ts'
+import type { Back } from '../../core/settings/back.ts'
 import type { Face } from '../../core/deck/pair.ts'
+import { backOf } from '../../core/game/backs.ts'
 import type { Game } from '../../core/game/game.ts'
+import { resolveLevel } from '../../core/settings/levels.ts'
 import { bad, good, type Result } from '../../core/result.ts'
 
 /**
@@ -18,19 +21,40 @@ export type KitScale = (typeof KIT_SCALES)[number]
 /** A card's front: how deals name it ("cog/a"), the name of its files, and what is on it. */
 export type KitCard = { card: string; file: string; pair: string; name: string; face: Face }
 
-/** The name of the files of the back, and of its frame in the atlas. */
-export const BACK = 'back'
+/** The name of the files of the deck's back, and of its frame in the atlas. */
+const BACK = 'back'
 
-/** All fronts of a deck, in its order. Names of files differ in more than capital letters. */
-export function kitCards({ deck }: Pick<Game, 'deck'>): KitCard[] {
-  const names = new Set([BACK])
-  const freeName = (stem: string): string => {
+/** A back of a game, the name of its files and of its frame in the atlas, and the levels, by id, that have it. */
+export type KitBack = { file: string; back: Back; levels: string[] }
+
+/** Gives names that differ in more than capital letters from each other and from those that are taken. */
+function namer(taken: readonly string[]): (stem: string) => string {
+  const names = new Set(taken.map((name) => name.toLowerCase()))
+  return (stem) => {
     let name = stem
     for (let n = 2; names.has(name.toLowerCase()); n++) name = `${stem}-${n}`
     names.add(name.toLowerCase())
     return name
   }
-  return deck.pairs.flatMap(({ id, name, a, b }) =>
+}
+
+/** All backs of a game: that of the deck first, then those that levels have of their own, each once. */
+export function kitBacks(game: Game): KitBack[] {
+  const freeName = namer([BACK])
+  const backs: KitBack[] = [{ file: BACK, back: game.deck.back, levels: [] }]
+  for (const level of game.levels) {
+    const back = backOf(game, resolveLevel(game, level))
+    const same = backs.find((one) => JSON.stringify(one.back) === JSON.stringify(back))
+    if (same) same.levels.push(level.id)
+    else backs.push({ file: freeName(`${BACK}-${level.id}`), back, levels: [level.id] })
+  }
+  return backs
+}
+
+/** All fronts of a deck, in its order. */
+export function kitCards(game: Game): KitCard[] {
+  const freeName = namer(kitBacks(game).map(({ file }) => file))
+  return game.deck.pairs.flatMap(({ id, name, a, b }) =>
     [['a', a] as const, ...(b ? [['b', b] as const] : [])].map(([side, face]) => ({
       card: `${id}/${side}`,
       file: freeName(`${id}-${side}`),

@@ -14,7 +14,7 @@ import { bad, good, type Result } from '../../core/result.ts'
 import { resolveLevel, type Level } from '../../core/settings/levels.ts'
 import { MOMENTS, type Settings } from '../../core/settings/settings.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
-import { BACK, type Atlas, type KitCard, type KitOptions } from './cards.ts'
+import { kitBacks, type Atlas, type KitBack, type KitCard, type KitOptions } from './cards.ts'
 import { testGame } from './test-games.ts'
 
 /** The pages that go into every kit: docs/kit.md and docs/shuffle.md. */
@@ -33,7 +33,11 @@ const SEEDS = { deals: 'kit', games: 'test' } as const
 const jsonLines = (all: readonly unknown[]): string => all.map((one) => `${JSON.stringify(one)}\n`).join('')
 
 /** `cards` and `atlas` as tables, for the images that lie beside them. */
-function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, string> {
+function cardFiles(
+  cards: readonly KitCard[],
+  backs: readonly KitBack[],
+  atlas: Atlas,
+): Record<string, string> {
   const rows = cards.map(({ card, file, pair, name, face }) => ({
     card,
     file,
@@ -41,7 +45,7 @@ function cardFiles(cards: readonly KitCard[], atlas: Atlas): Record<string, stri
     name,
     says: faceWords(face, name),
   }))
-  const names = [...cards.map(({ card }) => card), BACK]
+  const names = [...cards.map(({ card }) => card), ...backs.map(({ file }) => file)]
   const { scale, width, height, frames } = atlas
   const byName = Object.fromEntries(names.map((name, i) => [name, frames[i]]))
   return {
@@ -155,15 +159,17 @@ export function kitFiles(
   const own = gameFiles(game)
   // with the names of its files in the place of images and sounds
   const plain = JSON.parse(new TextDecoder().decode(own['game.json'])) as Game
+  const backs = kitBacks(game)
   const levels = plain.levels.map((level) => {
     const settings = resolveLevel(plain, level)
-    return { id: level.id, name: level.name, behind: behindOf(settings), settings }
+    const back = backs.find((one) => one.levels.includes(level.id))!.file
+    return { id: level.id, name: level.name, back, behind: behindOf(settings), settings }
   })
   const texts: Record<string, string> = {
     'README.md': docs.readme,
     'SHUFFLE.md': docs.shuffle,
     'LICENSES.txt': licensesText(game, worksIn.kit(game, credits)),
-    ...cardFiles(cards, atlas),
+    ...cardFiles(cards, backs, atlas),
     ...tableFiles('texts', textRows(game, words)),
     ...tableFiles(
       'screens',

@@ -7,6 +7,9 @@ import { writeWav } from '../../core/files/wav.ts'
 import { STANDS, type Settings } from '../../core/settings/settings.ts'
 import { de } from '../../core/texts/words/de.ts'
 import { en } from '../../core/texts/words/en.ts'
+import { DEFAULT_BACK } from '../../core/settings/back.ts'
+import type { Back } from '../../core/settings/back.ts'
+import type { Level } from '../../core/settings/levels.ts'
 import { readAnyGame } from '../../core/files/any-game.ts'
 import { readDeals } from '../../core/files/deal-file.ts'
 import { gameWith, pairsNamed } from '../../core/testing/games.ts'
@@ -14,7 +17,7 @@ import { pngOf } from '../../core/testing/images.ts'
 import { fromUint8Array } from 'js-base64'
 import { credits } from '../testing.ts'
 import { zipOf } from '../zip.ts'
-import { atlasOf, BACK, kitCards, kitCardSize, KIT_BOUNDS, type AtlasFrame } from './cards.ts'
+import { atlasOf, kitBacks, kitCards, kitCardSize, KIT_BOUNDS, type AtlasFrame } from './cards.ts'
 import { kitFiles } from './files.ts'
 
 const docs = { readme: '# How', shuffle: '# From a seed' }
@@ -32,7 +35,24 @@ describe('the cards of a kit', () => {
     Object.assign(large!, { id: 'Cog' })
     const two = kitCards(gameWith({}, [small!, large!])).map(({ file }) => file)
     expect(two).toEqual(['cog-a', 'Cog-a-2'])
-    expect(new Set([BACK, ...files].map((file) => file.toLowerCase())).size).toBe(files.length + 1)
+    expect(new Set(['back', ...files].map((file) => file.toLowerCase())).size).toBe(files.length + 1)
+  })
+  test('have each back of the game once, with the levels that bear it', () => {
+    const game = gameWith({}, pairsNamed(2))
+    const own = { ...DEFAULT_BACK, ink: '#1f7f80' }
+    const level = (id: string, back?: Back): Level => ({ id, name: id, ...(back ? { look: { back } } : {}) })
+    game.deck.pairs[0]!.id = 'back'
+    game.levels = [level('one'), level('b', own), level('B', { ...own, ink: '#222222' }), level('four', own)]
+    expect(kitBacks(game).map(({ file, levels }) => [file, levels])).toEqual([
+      ['back', ['one']],
+      ['back-b', ['b', 'four']],
+      ['back-B-2', ['B']],
+    ])
+    // the deck's own back is in every kit
+    game.house = { ...game.house, look: { ...game.house.look, back: own } }
+    game.levels = [level('one')]
+    expect(kitBacks(game).map(({ levels }) => levels)).toEqual([[], ['one']])
+    expect(kitCards(game)[0]!.file).toBe('back-a')
   })
   test('have the shape of the house rules', () => {
     const game = gameWith()
@@ -152,7 +172,7 @@ describe('the files of a kit', () => {
     own: { de: { pairs: { p0: { name: 'Paar 0' } }, says: { won: 'Fertig!' } } },
   }
   const cards = kitCards(game)
-  const atlas = atlasOf(cards.length + 1, kitCardSize(game, 50))
+  const atlas = atlasOf(cards.length + kitBacks(game).length, kitCardSize(game, 50))
   const made = kitFiles(
     game,
     { cards, atlas: atlas.ok ? atlas.value : (null as never) },
@@ -172,7 +192,7 @@ describe('the files of a kit', () => {
     ])
     expect(text('cards.csv')).toContain('p2/a,p2-a,p2,Pair 2,"A ""red"" one"')
     expect(json('cards.json')).toHaveLength(cards.length)
-    expect(Object.keys(json('atlas.json').frames)).toEqual([...cards.map(({ card }) => card), BACK])
+    expect(Object.keys(json('atlas.json').frames)).toEqual([...cards.map(({ card }) => card), 'back'])
   })
   test('have a place for each cell that holds a card, on each screen', () => {
     const places = json('places/first.json') as { screen: string; cell: string; index: number }[]

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals'
 import fc from 'fast-check'
+import { DEFAULT_BACK } from '../../core/settings/back.ts'
 import { LANGUAGES } from '../../core/texts/languages.ts'
 import { readyMessages } from '../../core/texts/ready.ts'
 import { newSpeech } from '../../core/texts/speech.ts'
@@ -57,6 +58,13 @@ describe('a sheet', () => {
 })
 
 describe('what is printed', () => {
+  test('has the back of its level, or of the deck where all of that is printed', () => {
+    const back = { ...DEFAULT_BACK, ink: '#8c2f4b' }
+    const own = { ...game, levels: [{ ...game.levels[0]!, look: { back } }] }
+    expect(printed(own).html).toContain('8c2f4b')
+    expect(printed(own, { level: null }).html).not.toContain('8c2f4b')
+    expect(printed().html).not.toContain('8c2f4b')
+  })
   test('is what a level needs, pair by pair, or two cards of every pair', () => {
     const names = (level: string | null): string[] => {
       const cards = cardsToPrint(game, level)

@@ -1,8 +1,11 @@
 import { BACK_EDGE, EMBLEM, patternSvg, tileSide, tintColour } from '../../core/deck/back-look.ts'
 import { ART_SHARE, FACE_INK, FACE_PAPER, faceWords } from '../../core/deck/face.ts'
 import { LINE_HEIGHT, textSize } from '../../core/deck/fit-text.ts'
-import type { Back, Face } from '../../core/deck/pair.ts'
+import type { Back } from '../../core/settings/back.ts'
+import type { Face } from '../../core/deck/pair.ts'
+import { backOf } from '../../core/game/backs.ts'
 import type { Game } from '../../core/game/game.ts'
+import { resolveLevel } from '../../core/settings/levels.ts'
 import { good, type Result } from '../../core/result.ts'
 import type { Speech } from '../../core/texts/speech.ts'
 import { creditsOf, hasWordsOnCards } from '../credits.ts'
@@ -54,7 +57,7 @@ function front({ game, art, layout }: Drawing, { pair: at, side }: PrintedCard):
 }
 
 /** The back, the colour of its edge printed beyond the cut. */
-function backOf(back: Back, art: Record<string, string>, { card }: SheetLayout): string {
+function backBox(back: Back, art: Record<string, string>, { card }: SheetLayout): string {
   const { width, height } = card
   const { image, tint, emblem, ink, paper } = back
   if (image) {
@@ -156,7 +159,9 @@ export function shipPaper(
   const cards = cardsToPrint(game, options.level)
   if (!cards.ok) return cards
   const drawing: Drawing = { game, art, layout: layout.value }
-  const back = backOf(game.deck.back, art, layout.value)
+  const level = game.levels.find(({ id }) => id === options.level)
+  // of the whole deck, the backs are the deck's
+  const back = backBox(level ? backOf(game, resolveLevel(game, level)) : game.deck.back, art, layout.value)
   const each = layout.value.columns * layout.value.rows
   const sheets = Array.from({ length: sheetCount(cards.value.length, layout.value) }, (_, i) => {
     const some = cards.value.slice(i * each, (i + 1) * each)

@@ -2,8 +2,9 @@ import { strToU8 } from 'fflate'
 import { writeGame } from '../../core/files/game-file.ts'
 import { IN_PROJECT } from '../../core/files/game-zip.ts'
 import { backBackground } from '../../core/deck/back-look.ts'
-import type { Back } from '../../core/deck/pair.ts'
+import type { Back } from '../../core/settings/back.ts'
 import type { Game } from '../../core/game/game.ts'
+import { resolveLevel } from '../../core/settings/levels.ts'
 import { fileStem } from '../../core/game/names.ts'
 import { licensesText, worksIn, type PlayerCredits } from '../credits.ts'
 import { picturesOf } from '../pictures.ts'
@@ -40,9 +41,16 @@ function lockFile(game: Game, text: string): string {
   return `${JSON.stringify(lock, null, 2)}\n`
 }
 
-/** The look of a game's backs, for the cards of a project. */
-const backStyle = (back: Back): string =>
-  `.card {\n  background: ${backBackground(back, (name) => `pictures/${name}.svg`)};\n}\n`
+/** The look of a game's backs, for the cards of a project: the deck's, and those that levels have of their own. */
+function backStyle(game: Game): string {
+  const style = (selector: string, back: Back): string =>
+    `${selector} {\n  background: ${backBackground(back, (name) => `pictures/${name}.svg`)};\n}\n`
+  const ofLevels = game.levels.flatMap((level) => {
+    const { back } = resolveLevel(game, level).look
+    return back ? [style(`[data-level='${level.id}'] .card`, back)] : []
+  })
+  return style('.card', game.deck.back) + ofLevels.join('')
+}
 
 /**
  * A project to go on with: the engine's source, a table of its own, the game with its kept checks, its pictures and its
@@ -62,7 +70,7 @@ export function projectFiles(
     'package.json': manifest(game, packages),
     'package-lock.json': lockFile(game, files['package-lock.json']!),
     'LICENSES.txt': licensesText(game, worksIn.project(game, credits)),
-    'public/back.css': backStyle(game.deck.back),
+    'public/back.css': backStyle(game),
     [IN_PROJECT]: writeGame(game),
     ...Object.fromEntries(picturesOf(game).map((name) => [`public/pictures/${name}.svg`, svgs[name]!])),
   }

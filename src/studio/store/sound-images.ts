@@ -1,8 +1,9 @@
 import { shallowRef } from 'vue'
-import type { Back, Face } from '../../core/deck/pair.ts'
+import type { Back } from '../../core/settings/back.ts'
+import type { Face } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
 import { imagesOf } from '../../core/game/own-files.ts'
-import type { Behind } from '../../core/settings/settings.ts'
+import type { Behind, Settings } from '../../core/settings/settings.ts'
 import { nextTask } from './next-task.ts'
 
 /**
@@ -87,6 +88,13 @@ export function drawnBack(back: Back): Back {
   return { ...pattern, ...(withImage ? { image } : {}), ...(withEmblem ? { emblem } : {}) }
 }
 
+/** What a rung says of its look, as it is drawn: without a back or a picture behind that may not be. */
+function drawnLook<L extends Partial<Settings['look']>>(look: L): L {
+  const behind = drawnBehind(look.behind)
+  const back = look.back && drawnBack(look.back)
+  return behind === look.behind && back === look.back ? look : { ...look, behind, back }
+}
+
 const drawnBehind = (behind: Behind | null | undefined): Behind | null | undefined =>
   behind?.kind === 'image' && !mayDraw(behind.src) ? null : behind
 
@@ -103,14 +111,11 @@ export function drawnGame(game: Game): Game {
     return a === pair.a && b === pair.b ? pair : { ...pair, a, ...(b ? { b } : {}) }
   })
   const back = note(game.deck.back, drawnBack(game.deck.back))
-  const { behind } = game.house.look
-  const houseBehind = note(behind, drawnBehind(behind) ?? null)
+  const look = note(game.house.look, drawnLook(game.house.look))
   const levels = game.levels.map((level) => {
-    const own = level.look?.behind
-    const image = note(own, drawnBehind(own))
-    return image === own ? level : { ...level, look: { ...level.look, behind: image ?? null } }
+    const own = level.look && note(level.look, drawnLook(level.look))
+    return own === level.look ? level : { ...level, look: own }
   })
   if (!hasChanged) return game
-  const look = { ...game.house.look, behind: houseBehind }
   return { ...game, deck: { back, pairs }, house: { ...game.house, look }, levels }
 }

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Face } from '../../../core/deck/pair.ts'
+import { backOf } from '../../../core/game/backs.ts'
 import type { Game } from '../../../core/game/game.ts'
 import { resolveLevel } from '../../../core/settings/levels.ts'
 import BackView from '../../parts/cards/BackView.vue'
@@ -43,7 +44,7 @@ const cells = computed((): ({ face: Face | null; name: string } | null)[] => {
       <template v-for="(cell, i) in cells" :key="i">
         <span v-if="cell" class="card">
           <FaceView v-if="cell.face" :face="cell.face" :name="cell.name" :ratio="ratio" />
-          <BackView v-else :back="game.deck.back" />
+          <BackView v-else :back="backOf(game, settings)" />
         </span>
         <span v-else />
       </template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Back } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
 import { backBackground } from '../../../core/deck/back-look.ts'
 import { drawnBack, soundness } from '../../store/sound-images.ts'
 import { pictureUrl } from '../../store/pictures.ts'

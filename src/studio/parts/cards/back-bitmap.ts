@@ -1,4 +1,4 @@
-import type { Back } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
 import { drawBack } from '../../../ship/drawing/draw-back.ts'
 import { loadBack } from '../../workers/painting/load.ts'
 import { backForWorker } from '../../workers/painting/for-workers.ts'

@@ -187,6 +187,7 @@ export const SETTING_WORDS: Record<SettingPath, SettingWords> = {
     ['sparks', 'sparks'],
     ['picture', 'the picture behind'],
   ),
+  'look.back': { label: 'The back' },
   'look.marks': choice(
     'Marks on the backs',
     ['none', 'no marks'],

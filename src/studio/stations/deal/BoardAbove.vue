@@ -2,6 +2,7 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, nextTick, ref } from 'vue'
 import { NO_CARD, pairOf } from '../../../core/deck/card.ts'
+import { backOf } from '../../../core/game/backs.ts'
 import { faceOnCard, faceWords } from '../../../core/deck/face.ts'
 import { cellName } from '../../../core/board/cells.ts'
 import type { Cells } from '../../../core/deal/deal.ts'
@@ -149,7 +150,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :cells="peeks"
         :away="drag?.from"
         :faces="faces"
-        :back="bench.game!.deck.back"
+        :back="backOf(bench.game!, settings)"
         :surface="surface"
         @pointermove="hovered = cellUnder($event.clientX, $event.clientY)"
         @pointerdown="down($event, cellUnder($event.clientX, $event.clientY))"
@@ -161,7 +162,7 @@ async function arrow(event: KeyboardEvent): Promise<void> {
         :seen="one"
         :place="places[one.cell]!"
         :scale="surface.scale"
-        :back="bench.game!.deck.back"
+        :back="backOf(bench.game!, settings)"
         :faces="faces"
         :small="small"
         :dim="view.lens === 'threads' || view.lens === 'measures'"

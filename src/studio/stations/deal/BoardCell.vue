@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Place } from '../../../core/board/geometry.ts'
-import type { Back, Face } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
+import type { Face } from '../../../core/deck/pair.ts'
 import BackView from '../../parts/cards/BackView.vue'
 import FaceView from '../../parts/cards/FaceView.vue'
 import SmallFace from '../../parts/cards/SmallFace.vue'

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { watch, shallowRef } from 'vue'
-import type { Back, Face } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
+import type { Face } from '../../../core/deck/pair.ts'
 import { backBitmap } from '../../parts/cards/back-bitmap.ts'
 import { faceBitmap } from '../../workers/painting/face-picture.ts'
 import type { SeenCell } from './BoardCell.vue'

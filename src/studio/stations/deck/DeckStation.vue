@@ -12,7 +12,7 @@ import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { useBench } from '../../store/bench.ts'
 import { sameMembers } from '../../store/same.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
-import BackDesigner from './BackDesigner.vue'
+import BackDesigner from '../../parts/cards/BackDesigner.vue'
 import DeckFindings from './DeckFindings.vue'
 import DeckWays from './DeckWays.vue'
 import { droppedFiles } from './dialogs/dropped-files.ts'
@@ -20,7 +20,8 @@ import LightTable from './light-table/LightTable.vue'
 import LikenessAside from './LikenessAside.vue'
 import ManySlip from './ManySlip.vue'
 import PairSlip from './PairSlip.vue'
-import { smallestCard } from './light-table/smallest-card.ts'
+import type { Back } from '../../../core/settings/back.ts'
+import { smallestCard } from '../../parts/cards/smallest-card.ts'
 import { useDeckEdits } from './edits/useDeckEdits.ts'
 import { useLookAlikes } from './light-table/useLookAlikes.ts'
 import { usePairClipboard } from './usePairClipboard.ts'
@@ -68,6 +69,9 @@ const seenTies = computed(() =>
     .sort((a, b) => b.likeness[vision.value] - a.likeness[vision.value]),
 )
 const pairTies = computed(() => seenTies.value.filter(({ one }) => one !== null))
+
+const changeBack = (back: Back, about: string | null): void =>
+  bench.edit('change the back', (game) => void (game.deck.back = back), about)
 
 const deck = useDeckEdits(selection, visible, () => (query.value = tag.value = ''))
 async function remove(label?: string): Promise<void> {
@@ -167,7 +171,7 @@ async function drop(event: DragEvent): Promise<void> {
         @copy="clipboard.copy"
         @cut="clipboard.cut"
       />
-      <BackDesigner v-else />
+      <BackDesigner v-else :back="bench.game!.deck.back" @change="changeBack" />
       <LikenessAside
         v-model:threshold="threshold"
         :ties="seenTies"

@@ -2,6 +2,7 @@
 import InTurn from '../../parts/timing/InTurn.vue'
 import { useBench } from '../../store/bench.ts'
 import AndMenu from './AndMenu.vue'
+import BackSentence from './BackSentence.vue'
 import BehindSentence from './BehindSentence.vue'
 import HeadEditor from './HeadEditor.vue'
 import HeardEditor from './HeardEditor.vue'
@@ -34,6 +35,7 @@ const bench = useBench()
         <InTurn><LookSentence />{{ ' ' }}</InTurn>
         <InTurn>
           <MotionSentence />
+          <RuleClause name="back"><BackSentence /></RuleClause>
           <RuleClause name="behind"><BehindSentence /></RuleClause>
           <AndMenu :paragraph="7" about="how it looks" />
         </InTurn>

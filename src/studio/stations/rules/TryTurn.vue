@@ -3,6 +3,7 @@ import { ElButton } from 'element-plus'
 import IconPlay from '~icons/ph/play'
 import IconStop from '~icons/ph/stop'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { backOf } from '../../../core/game/backs.ts'
 import { playTurns } from '../../../player/one-turn.ts'
 import BackView from '../../parts/cards/BackView.vue'
 import { pictureUrl } from '../../store/pictures.ts'
@@ -61,7 +62,9 @@ onBeforeUnmount(stop)
       <div ref="host" class="cards" aria-hidden="true" />
       <p v-if="turn < 0" class="rest">
         <template v-if="turns.length">
-          <span v-for="card in 2" :key="card" class="back"><BackView :back="bench.game!.deck.back" /></span>
+          <span v-for="card in 2" :key="card" class="back"
+            ><BackView :back="backOf(bench.game!, bench.settings!)"
+          /></span>
         </template>
         <template v-else>The deck has no pair to try it with yet.</template>
       </p>

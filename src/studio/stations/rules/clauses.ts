@@ -1,4 +1,5 @@
 import { openCells } from '../../../core/board/cells.ts'
+import { BACK_COLOURS, DEFAULT_BACK } from '../../../core/settings/back.ts'
 import { par } from '../../../core/odds/par.ts'
 import { isOwn, type Level } from '../../../core/settings/levels.ts'
 import { isOff, keysOfRule, type RuleKey } from '../../../core/settings/off.ts'
@@ -152,6 +153,12 @@ export const CLAUSES = {
     adds: 'marks on the backs',
     rule: 'look.marks',
     first: () => ({ marks: 'numbers' }),
+  },
+  back: {
+    paragraph: 7,
+    adds: 'another back than the deck’s',
+    rule: 'look.back',
+    first: () => ({ back: { ...DEFAULT_BACK, ...BACK_COLOURS.lagoon } }),
   },
   behind: {
     paragraph: 7,

@@ -66,6 +66,7 @@ const EVERYDAY: Partial<Record<SettingPath, string>> = {
   'head.size': 'big font text numbers legible',
   'finish.flips': 'statistics summary moves',
   'finish.slips': 'statistics summary mistakes forgotten',
+  'look.back': 'pattern colours emblem reverse cover',
   'look.flipTime': 'duration speed animation turn over slow fast',
   'look.missTime': 'duration speed animation',
   'look.missMoves': 'repeat animation count',

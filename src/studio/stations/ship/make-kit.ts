@@ -2,7 +2,7 @@ import type { Game } from '../../../core/game/game.ts'
 import { languagesOf } from '../../../core/game/in-language.ts'
 import { problemLine } from '../../../core/result.ts'
 import { messagesIn } from '../../../core/texts/ready.ts'
-import { atlasOf, kitCards, kitCardSize, type KitOptions } from '../../../ship/kit/cards.ts'
+import { atlasOf, kitBacks, kitCards, kitCardSize, type KitOptions } from '../../../ship/kit/cards.ts'
 import { svgsOf } from '../../../ship/pictures.ts'
 import { Cancelled, startJob, type Job } from '../../workers/jobs/job.ts'
 import { drawKitImages } from '../../workers/painting/kit-images.ts'
@@ -29,7 +29,7 @@ export function makeKit(game: Game, options: KitOptions, progress: (share: numbe
   }
   async function make(): Promise<MadeKit> {
     const cards = kitCards(game)
-    const atlas = atlasOf(cards.length + 1, kitCardSize(game, options.width))
+    const atlas = atlasOf(cards.length + kitBacks(game).length, kitCardSize(game, options.width))
     if (!atlas.ok) throw new Error(problemLine(atlas.problem))
     const layout = { cards, atlas: atlas.value }
     const [credits, art, words] = await Promise.all([

@@ -1,4 +1,5 @@
-import type { Back, Face } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
+import type { Face } from '../../../core/deck/pair.ts'
 import { patternSvg } from '../../../core/deck/back-look.ts'
 import { drawnBack, drawnFace, giveUp } from '../../store/sound-images.ts'
 import { pictureUrl } from '../../store/pictures.ts'

@@ -1,6 +1,6 @@
 import type { Game } from '../../../core/game/game.ts'
 import {
-  BACK,
+  kitBacks,
   imageFile,
   KIT_SCALES,
   kitCardSize,
@@ -35,7 +35,8 @@ export function drawKitImages(
   const images: Record<string, Uint8Array> = {}
   const failures: string[] = []
   const sheet = atlas && new OffscreenCanvas(atlas.width, atlas.height).getContext('2d')!
-  const count = cards.length + 1
+  const backs = kitBacks(game)
+  const count = cards.length + backs.length
   let next = 0
   let drawnCount = 0
   let stop: (error: Error) => void = () => undefined
@@ -50,13 +51,17 @@ export function drawKitImages(
       const face = await faceForWorker(card.face, card.name, longest)
       return [{ ...head, face }, imagesOf([face])]
     }
-    const back = await backForWorker(game.deck.back, DETAIL)
-    const emblem = await emblemOf(game.deck.back, longest)
+    const own = backs[number - cards.length]!.back
+    const back = await backForWorker(own, DETAIL)
+    const emblem = await emblemOf(own, longest)
     return [{ ...head, back, emblem }, [...imagesOf([back]), ...(emblem ? [emblem] : [])]]
   }
   function take({ number, files, pixels, drawn }: KitOutput): void {
     const card = cards[number]
-    files.forEach((file, i) => (images[imageFile(card?.file ?? BACK, scales[i]!)] = new Uint8Array(file)))
+    files.forEach(
+      (file, i) =>
+        (images[imageFile((card ?? backs[number - cards.length]!).file, scales[i]!)] = new Uint8Array(file)),
+    )
     if (pixels) {
       const { x, y } = atlas!.frames[number]!
       sheet!.drawImage(pixels, x, y)

@@ -1,5 +1,6 @@
 import { toUint8Array } from 'js-base64'
-import type { Back, Face } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
+import type { Face } from '../../../core/deck/pair.ts'
 import type { LoadedBack } from '../../../ship/drawing/draw-back.ts'
 import { FACE_TYPE, type LoadedFace } from '../../../ship/drawing/draw-face.ts'
 import { smallPictureUrl } from '../../store/pictures.ts'

@@ -14,7 +14,7 @@ import type {
 import { imagesOf } from '../../../workers/painting/load.ts'
 import { workerError } from '../../../store/faults.ts'
 import { nextTask } from '../../../store/next-task.ts'
-import { smallestCard } from './smallest-card.ts'
+import { smallestCard } from '../../../parts/cards/smallest-card.ts'
 
 /** Two pairs of the deck, by id, that have faces alike; null stands for the back. */
 export type Tie = { one: Owner; other: string; likeness: Record<Vision, number> }

@@ -1,6 +1,6 @@
-import { cardIn, frameOf } from '../../../../core/board/frames.ts'
-import type { Game } from '../../../../core/game/game.ts'
-import { resolveLevel } from '../../../../core/settings/levels.ts'
+import { cardIn, frameOf } from '../../../core/board/frames.ts'
+import type { Game } from '../../../core/game/game.ts'
+import { resolveLevel } from '../../../core/settings/levels.ts'
 
 /** Faces are never compared at a smaller width, in px. */
 const LEAST = 16

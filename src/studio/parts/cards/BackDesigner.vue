@@ -1,36 +1,37 @@
 <script setup lang="ts">
 import { ElButton, ElColorPicker } from 'element-plus'
 import { computed, ref } from 'vue'
-import { BACK_COLOURS, PATTERNS } from '../../../core/deck/back.ts'
-import type { Back, Pair } from '../../../core/deck/pair.ts'
+import { BACK_COLOURS, PATTERNS } from '../../../core/settings/back.ts'
+import type { Back } from '../../../core/settings/back.ts'
+import type { Pair } from '../../../core/deck/pair.ts'
 import { problemLine } from '../../../core/result.ts'
-import BackView from '../../parts/cards/BackView.vue'
-import FilePicker from '../../parts/files/FilePicker.vue'
+import FilePicker from '../files/FilePicker.vue'
 import { useBench } from '../../store/bench.ts'
-import { useToasts } from '../../parts/toast/useToasts.ts'
-import { imageSource } from '../../parts/cards/image-files.ts'
-import PicturePicker from '../../parts/cards/PicturePicker.vue'
+import { useToasts } from '../toast/useToasts.ts'
+import BackView from './BackView.vue'
+import { imageSource } from './image-files.ts'
+import PicturePicker from './PicturePicker.vue'
 import BackImage from './BackImage.vue'
-import { smallestCard } from './light-table/smallest-card.ts'
+import { smallestCard } from './smallest-card.ts'
 
-/** The back of every card, shown on one large card. */
+/** A back, shown on one large card. Changes of one `about` in a row are one step to undo. */
+const props = defineProps<{ back: Back }>()
+const emit = defineEmits<{ change: [back: Back, about: string | null] }>()
 const bench = useBench()
 const { say } = useToasts()
 const size = computed(() => smallestCard(bench.game!))
-const back = computed(() => bench.game!.deck.back)
 const picking = ref(false)
 const picker = ref<InstanceType<typeof FilePicker>>()
 const picture = ref<'emblem' | 'image'>('emblem')
 
-function change(next: Partial<Back>, about: string | null = null): void {
-  bench.edit('change the back', (game) => void Object.assign(game.deck.back, next), about)
-}
+const change = (next: Partial<Back>, about: string | null = null): void =>
+  emit('change', { ...props.back, ...next }, about)
 /** An own image is removed together with its tint. */
-const without = (key: 'emblem' | 'image'): void =>
-  bench.edit('change the back', ({ deck }) => {
-    delete deck.back[key]
-    if (key === 'image') delete deck.back.tint
-  })
+function without(key: 'emblem' | 'image'): void {
+  const { [key]: _, ...rest } = props.back
+  if (key === 'image') delete rest.tint
+  emit('change', rest, null)
+}
 const setTint = (tint: NonNullable<Back['tint']>): void => change({ tint }, 'tint')
 function choose(kind: typeof picture.value): void {
   picture.value = kind

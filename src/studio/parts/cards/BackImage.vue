@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ElButton, ElColorPicker, ElSlider } from 'element-plus'
 import { computed } from 'vue'
-import type { Back } from '../../../core/deck/pair.ts'
+import type { Back } from '../../../core/settings/back.ts'
 import { BOUNDS } from '../../../core/settings/bounds.ts'
 
 /** An own image over the whole back, and the colour that it is tinted with. */
