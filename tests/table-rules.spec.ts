@@ -283,7 +283,7 @@ test('a back of its own for a level: made in the studio, shipped, and seen on th
     await choose(page, 'The back', 'that of the deck')
     await page.getByRole('button', { name: /^Undo/ }).click()
     await page.getByRole('button', { name: 'Change the back' }).click()
-    const dialog = page.getByRole('dialog', { name: 'The back' })
+    const dialog = page.getByRole('dialog', { name: 'The back on Bench' })
     await dialog.getByRole('button', { name: 'rivets' }).click()
     await expect(dialog.getByRole('button', { name: 'rivets' })).toHaveAttribute('aria-pressed', 'true')
     await dialog.getByRole('button', { name: 'wine' }).press('Enter')

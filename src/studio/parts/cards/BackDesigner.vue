@@ -49,75 +49,87 @@ function usePicture([pair]: Pair[]): void {
 </script>
 
 <template>
-  <section aria-labelledby="back-title">
-    <h2 id="back-title">The back</h2>
-    <p class="soft">What every card shows while it is face down.</p>
-    <div class="large"><BackView :back="back" /></div>
-    <p class="soft real">
-      <span class="real-size" :style="{ width: `${size.width}px`, height: `${size.height}px` }"
-        ><BackView :back="back" /></span
-      >as large as the smallest card on a phone, {{ size.width }} × {{ size.height }} px
-    </p>
-    <div class="row">
-      <span>Emblem</span>
-      <ElButton v-if="back.emblem" class="btn" :disabled="!!back.image" @click="without('emblem')"
-        >None</ElButton
-      >
-      <ElButton class="btn" :disabled="!!back.image" @click="picking = true">A picture</ElButton>
-      <ElButton class="btn" :disabled="!!back.image" @click="choose('emblem')">An image</ElButton>
+  <div class="designer">
+    <div class="sides">
+      <div>
+        <div class="large"><BackView :back="back" /></div>
+        <p class="soft real">
+          <span class="real-size" :style="{ width: `${size.width}px`, height: `${size.height}px` }"
+            ><BackView :back="back" /></span
+          >as large as the smallest card on a phone, {{ size.width }} × {{ size.height }} px
+        </p>
+      </div>
+      <div>
+        <div class="row">
+          <span>Emblem</span>
+          <ElButton v-if="back.emblem" class="btn" :disabled="!!back.image" @click="without('emblem')"
+            >None</ElButton
+          >
+          <ElButton class="btn" :disabled="!!back.image" @click="picking = true">A picture</ElButton>
+          <ElButton class="btn" :disabled="!!back.image" @click="choose('emblem')">An image</ElButton>
+        </div>
+        <BackImage :back="back" @choose="choose('image')" @remove="without('image')" @tint="setTint" />
+        <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
+        <PicturePicker v-model="picking" one @add="usePicture" />
+        <h3 id="patterns">Pattern</h3>
+        <div class="patterns" role="group" aria-labelledby="patterns">
+          <ElButton
+            v-for="pattern in PATTERNS"
+            :key="pattern"
+            class="pattern"
+            :aria-pressed="back.pattern === pattern"
+            :disabled="!!back.image"
+            @click="change({ pattern })"
+          >
+            <span class="small"><BackView :back="{ ...back, pattern, image: undefined }" /></span
+            >{{ pattern }}
+          </ElButton>
+        </div>
+        <h3 id="inks">Two colours</h3>
+        <div class="inks" role="group" aria-labelledby="inks">
+          <ElButton
+            v-for="({ ink, paper }, name) in BACK_COLOURS"
+            :key="ink"
+            class="ink keeps-colours"
+            :aria-label="name"
+            :data-tip="name"
+            :aria-pressed="back.ink === ink && back.paper === paper"
+            :disabled="!!back.image"
+            :style="{ background: ink, borderColor: paper }"
+            @click="change({ ink, paper })"
+          />
+        </div>
+        <div class="row">
+          <span>Own colours</span>
+          <ElColorPicker
+            :model-value="back.ink"
+            color-format="hex"
+            aria-label="Ground of the back"
+            :disabled="!!back.image"
+            @change="(ink) => ink && change({ ink }, 'ink')"
+          />
+          <ElColorPicker
+            :model-value="back.paper"
+            color-format="hex"
+            aria-label="Lines and edge of the back"
+            @change="(paper) => paper && change({ paper }, 'paper')"
+          />
+        </div>
+      </div>
     </div>
-    <BackImage :back="back" @choose="choose('image')" @remove="without('image')" @tint="setTint" />
-    <FilePicker ref="picker" label="Image for the back" accept="image/*" @take="useImage" />
-    <PicturePicker v-model="picking" one @add="usePicture" />
-    <h3 id="patterns">Pattern</h3>
-    <div class="patterns" role="group" aria-labelledby="patterns">
-      <ElButton
-        v-for="pattern in PATTERNS"
-        :key="pattern"
-        class="pattern"
-        :aria-pressed="back.pattern === pattern"
-        :disabled="!!back.image"
-        @click="change({ pattern })"
-      >
-        <span class="small"><BackView :back="{ ...back, pattern, image: undefined }" /></span>{{ pattern }}
-      </ElButton>
-    </div>
-    <h3 id="inks">Two colours</h3>
-    <div class="inks" role="group" aria-labelledby="inks">
-      <ElButton
-        v-for="({ ink, paper }, name) in BACK_COLOURS"
-        :key="ink"
-        class="ink keeps-colours"
-        :aria-label="name"
-        :data-tip="name"
-        :aria-pressed="back.ink === ink && back.paper === paper"
-        :disabled="!!back.image"
-        :style="{ background: ink, borderColor: paper }"
-        @click="change({ ink, paper })"
-      />
-    </div>
-    <div class="row">
-      <span>Own colours</span>
-      <ElColorPicker
-        :model-value="back.ink"
-        color-format="hex"
-        aria-label="Ground of the back"
-        :disabled="!!back.image"
-        @change="(ink) => ink && change({ ink }, 'ink')"
-      />
-      <ElColorPicker
-        :model-value="back.paper"
-        color-format="hex"
-        aria-label="Lines and edge of the back"
-        @change="(paper) => paper && change({ paper }, 'paper')"
-      />
-    </div>
-  </section>
+  </div>
 </template>
 
 <style scoped>
-h2 {
-  font-size: 20px;
+.designer {
+  container-type: inline-size;
+}
+@container (min-width: 500px) {
+  .sides {
+    display: grid;
+    grid-template-columns: 190px minmax(0, 1fr);
+    gap: 24px;
+  }
 }
 h3 {
   margin: 16px 0 8px;

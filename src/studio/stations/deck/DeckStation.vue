@@ -171,7 +171,11 @@ async function drop(event: DragEvent): Promise<void> {
         @copy="clipboard.copy"
         @cut="clipboard.cut"
       />
-      <BackDesigner v-else :back="bench.game!.deck.back" @change="changeBack" />
+      <section v-else class="back" aria-labelledby="back-title">
+        <h2 id="back-title">The back</h2>
+        <p class="soft">What every card shows while it is face down.</p>
+        <BackDesigner :back="bench.game!.deck.back" @change="changeBack" />
+      </section>
       <LikenessAside
         v-model:threshold="threshold"
         :ties="seenTies"
@@ -190,6 +194,9 @@ async function drop(event: DragEvent): Promise<void> {
 </template>
 
 <style scoped>
+.back h2 {
+  font-size: 20px;
+}
 .deck {
   display: grid;
   grid-template-columns: minmax(0, 1fr) 300px;

@@ -19,6 +19,7 @@ const CHOICES: [Whose, string][] = [
 const bench = useBench()
 const back = computed(() => backOf(bench.game!, bench.settings!))
 const isOwn = computed(() => bench.settings!.look.back !== null)
+const title = computed(() => (bench.level ? `The back on ${bench.level.name}` : 'The back'))
 const isOpen = ref(false)
 
 /** Another back begins as the deck's, ready to be changed. */
@@ -48,7 +49,7 @@ const change = (next: Back, about: string | null): void =>
     <ElButton class="sample" aria-label="Change the back" data-tip="Change the back" @click="isOpen = true">
       <BackView :back="back" /> </ElButton></template
   ><OwnTab section="look" :names="['back']" />.
-  <ModalDialog v-model="isOpen" title="The back" :width="420">
+  <ModalDialog v-model="isOpen" :title="title" :width="640">
     <BackDesigner v-if="isOwn" :back="back" @change="change" />
   </ModalDialog>
 </template>
