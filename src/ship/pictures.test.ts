@@ -1,10 +1,11 @@
 import { expect, test } from '@jest/globals'
 import { readFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
-import { PATTERNS } from '../core/settings/back.ts'
+import { DEFAULT_BACK, PATTERNS } from '../core/settings/back.ts'
 import { checkSvg } from '../core/files/image.ts'
 import { backBackground } from '../core/deck/back-look.ts'
-import { pictureSvg } from './pictures.ts'
+import { gameWith, pairsNamed } from '../core/testing/games.ts'
+import { gatherArt, picturesOf, pictureSvg } from './pictures.ts'
 
 const complaint = (markup: string): string => {
   const checked = checkSvg(markup)
@@ -29,4 +30,21 @@ test('every picture of the library, and all that the app itself draws, stays wit
       expect(complaint(text)).toBe('fine')
     }
   }
+})
+
+test('the pictures of a game are those on faces, on every back, and behind cards; one that is missing is named by its place', async () => {
+  const picture = (name: string) => ({ kind: 'picture' as const, name })
+  const back = (name: string) => ({ ...DEFAULT_BACK, emblem: picture(name) })
+  const game = gameWith({ look: { back: back('anchor'), behind: picture('bridge') } }, pairsNamed(2))
+  game.deck.pairs[0]!.a = picture('cog')
+  game.deck.back = back('key')
+  expect(picturesOf(game).sort()).toEqual(['anchor', 'bridge', 'cog', 'key'])
+  const missing = async (name: string): Promise<string> => {
+    const made = await gatherArt(game, (one) => Promise.resolve(one === name ? null : '<svg/>'))
+    return made.ok ? '' : made.problem.at
+  }
+  expect(await missing('anchor')).toBe('levels[0].look.back.emblem')
+  expect(await missing('bridge')).toBe('levels[0].look.behind')
+  expect(await missing('key')).toBe('deck.back.emblem')
+  expect(await missing('cog')).toBe('deck.pairs[0]')
 })

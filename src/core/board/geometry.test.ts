@@ -226,3 +226,13 @@ test('a frame grows until cards of one size keep it, and not for others', () => 
   expect(keepsSize(less, large[1]!)).toBe(false)
   expect(frameFor(usual, [fits])).toEqual(usual)
 })
+
+test('large figures take more of the screen, and fewer of them stand in a line', () => {
+  const figures = FIGURES.filter((name) => name !== 'lives')
+  const room = (width: number, height: number, size: 'usual' | 'large') =>
+    roomAround(width, height, settingsWith({ head: { figures, size }, clock: { mode: 'down' } }))
+  // 8 figures: two lines of four, three of three; on a wide screen all in one line
+  expect([room(360, 640, 'usual').head, room(360, 640, 'large').head]).toEqual([56 + 2 * 48, 56 + 3 * 62])
+  expect([room(1920, 1080, 'usual').head, room(1920, 1080, 'large').head]).toEqual([58, 70])
+  expect(room(780, 360, 'large')).toEqual(room(780, 360, 'usual'))
+})

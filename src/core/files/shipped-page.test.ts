@@ -2,6 +2,8 @@ import { expect, test } from '@jest/globals'
 import fc from 'fast-check'
 import { utf8ToBytes } from '@noble/hashes/utils.js'
 import type { Game } from '../game/game.ts'
+import type { Own } from '../settings/levels.ts'
+import { en } from '../texts/words/en.ts'
 import { anyPairs, gameWith, nothingBeside } from '../testing/games.ts'
 import { problemLine } from '../result.ts'
 import { readAnyGame } from './any-game.ts'
@@ -52,4 +54,19 @@ test.each([
   ],
 ])('a page %s is told for what it is', (_what, bytes, message) => {
   expect(complaint(bytes)).toContain(message)
+})
+
+test('what came later is in a page only where a level has it, and so are its words', () => {
+  const shipped = (own: Own): string => gameElement(gameWith(own), { ...nothingBeside, words: { en } })
+  const later = ['"buttons"', '"flipTime"', '"marks"', 'How to play', '"slips":true', 'No card has the mark']
+  const told = (own: Own): string[] => later.filter((one) => shipped(own).includes(one))
+  expect(told({})).toEqual([])
+  expect(told({ head: { buttons: ['how-to'] } })).toEqual(['"buttons"', 'How to play'])
+  expect(told({ head: { buttons: ['pause'] } })).toEqual(['"buttons"'])
+  expect(told({ finish: { slips: true } })).toEqual(['"slips":true'])
+  expect(told({ look: { marks: 'cells', flipTime: 10 } })).toEqual([
+    '"flipTime"',
+    '"marks"',
+    'No card has the mark',
+  ])
 })

@@ -3,7 +3,8 @@ import { settingsSchema } from '../game/schema.ts'
 import { gameWith, settingsWith } from '../testing/games.ts'
 import { resolveLevel, writeSettings } from './levels.ts'
 import { DEFAULT_BACK } from './back.ts'
-import { isOff, keysOfRule, ruleOf, type RuleKey } from './off.ts'
+import type { Own } from './levels.ts'
+import { isInUse, isOff, keysOfRule, ruleOf, type RuleKey } from './off.ts'
 import { DEFAULTS, SECTIONS, type Section } from './settings.ts'
 
 const RULES: RuleKey[] = SECTIONS.flatMap((section) =>
@@ -85,4 +86,16 @@ describe.each(RULES)('%s', (rule) => {
     expect(ownOf(game)).toHaveProperty(key, offOf(rule))
     expect(isOff(resolveLevel(game, game.levels[0]), rule)).toBe(true)
   })
+})
+
+test('a key is in use where its rule is on, and where the way of filling and dealing asks for it', () => {
+  const isUsed = (own: Own, section: Section, key: string): boolean =>
+    isInUse(settingsWith(own), section, key)
+  expect(isUsed({}, 'fill', 'pick')).toBe(true)
+  for (const repeat of ['counts', 'with-replacement'] as const)
+    expect(isUsed({ fill: { repeat } }, 'fill', 'pick')).toBe(false)
+  expect(isUsed({ fill: { repeat: 'counts' } }, 'fill', 'use')).toBe(false)
+  expect(isUsed({ fill: { repeat: 'with-replacement' } }, 'fill', 'use')).toBe(true)
+  expect(isUsed({ look: { missMotion: 'none' } }, 'look', 'missMoves')).toBe(false)
+  expect(isUsed({}, 'look', 'missMoves')).toBe(true)
 })

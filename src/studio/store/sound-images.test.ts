@@ -2,6 +2,7 @@ import { describe, expect, test } from '@jest/globals'
 import { fromUint8Array } from 'js-base64'
 import type { Face } from '../../core/deck/pair.ts'
 import type { Game } from '../../core/game/game.ts'
+import { DEFAULT_BACK } from '../../core/settings/back.ts'
 import { gameWith, pairsNamed } from '../../core/testing/games.ts'
 import { pngOf } from '../../core/testing/images.ts'
 import {
@@ -23,7 +24,8 @@ function gameOf(src: string): Game {
   const game = gameWith({}, pairsNamed(3))
   game.deck.pairs[1] = { ...game.deck.pairs[1]!, a: face(src) }
   game.deck.back = { ...game.deck.back, image: src, emblem: { kind: 'image', src } }
-  game.levels[0]!.look = { behind: { kind: 'image', src } }
+  game.levels[0]!.look = { behind: { kind: 'image', src }, back: { ...DEFAULT_BACK, image: src } }
+  game.levels[1] = { id: 'second', name: 'Second', look: { behind: { kind: 'image', src } } }
   return game
 }
 
@@ -56,7 +58,8 @@ describe('own images', () => {
       ink: kept.deck.back.ink,
       paper: kept.deck.back.paper,
     })
-    expect(drawn.levels[0]!.look).toEqual({ behind: null })
+    expect(drawn.levels[0]!.look).toStrictEqual({ behind: null, back: DEFAULT_BACK })
+    expect(drawn.levels[1]!.look).toStrictEqual({ behind: null })
     expect(JSON.stringify(drawn)).not.toContain(src)
     expect(game).toEqual(kept)
   })

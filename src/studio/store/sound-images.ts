@@ -92,7 +92,11 @@ export function drawnBack(back: Back): Back {
 function drawnLook<L extends Partial<Settings['look']>>(look: L): L {
   const behind = drawnBehind(look.behind)
   const back = look.back && drawnBack(look.back)
-  return behind === look.behind && back === look.back ? look : { ...look, behind, back }
+  const changes = {
+    ...(behind === look.behind ? {} : { behind }),
+    ...(back === look.back ? {} : { back }),
+  }
+  return Object.keys(changes).length ? { ...look, ...changes } : look
 }
 
 const drawnBehind = (behind: Behind | null | undefined): Behind | null | undefined =>
