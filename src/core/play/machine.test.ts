@@ -161,7 +161,8 @@ describe('for any level, deal and inputs', () => {
             expect(up.has(event.cell)).toBe(false)
             expect(pairOf(cells[event.cell]!)).toBeGreaterThanOrEqual(0)
             up.add(event.cell)
-          } else if (event.kind === 'settled' && event.to === 'down') {
+          } else if (event.kind === 'turned-back') up.delete(event.cell)
+          else if (event.kind === 'settled' && event.to === 'down') {
             up.delete(event.first)
             up.delete(event.second)
           }
