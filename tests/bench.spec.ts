@@ -6,6 +6,7 @@ import {
   choose,
   downloadOf,
   expectNoViolations,
+  gameOf,
   openRung,
   openStation,
   phase,
@@ -283,6 +284,40 @@ test.describe('a new game', () => {
       await page.getByRole('link', { name: 'Play', exact: true }).click()
       await expect(cards(page)).toHaveCount(14)
     })
+  test('of a theme has pictures of it that look as little alike as can be found', async ({ page }) => {
+    await page.goto('/')
+    const themes = page.getByRole('radiogroup', { name: 'Theme' })
+    const make = page.getByRole('button', { name: 'Make it' })
+    // a theme has only so many
+    await themes.getByText('Flags').click()
+    await page.getByLabel('How many pairs?').fill('100')
+    await page.getByLabel('How many pairs?').press('Tab')
+    await expect(page.getByLabel('How many pairs?')).toHaveValue('8')
+    // by keys; what is under way can be cancelled
+    await themes.getByRole('radio', { name: 'Flags' }).press('ArrowLeft')
+    await expect(themes.getByRole('radio', { name: 'People' })).toBeChecked()
+    await page.getByLabel('How many pairs?').fill('6')
+    await page.getByLabel('How many pairs?').press('Enter')
+    await expect(page.getByRole('status').filter({ hasText: 'Choosing pictures' })).toBeVisible()
+    await page.getByRole('button', { name: 'Cancel' }).click()
+    await expect(make).toBeVisible()
+    await themes.getByText('Signs').click()
+    await page.getByLabel('How many pairs?').fill('10')
+    await expectNoViolations(page)
+    await make.click()
+    await expect(tiles(page)).toHaveCount(10)
+    await expect(page.getByLabel('Title of the game')).toHaveValue('Signs')
+    const told = page.getByText(/The two most alike, .+ and .+, are \d+ % alike/)
+    const share = Number(/(\d+) %/.exec((await told.textContent())!)![1])
+    // far below what Deck marks as look-alikes
+    expect(share).toBeLessThan(50)
+    const { deck } = await gameOf(page)
+    const library = (await (await page.request.get('/pictures/index.json')).json()) as [string, string][]
+    const signs = new Set(library.flatMap(([name, kind]) => (kind === 'Symbols' ? [name] : [])))
+    const names = deck.pairs.map(({ a }: { a: { name: string } }) => a.name)
+    expect(new Set(names).size).toBe(10)
+    expect(names.filter((name: string) => !signs.has(name))).toEqual([])
+  })
   test('of words begins with its own words, and no others', async ({ page }) => {
     await page.goto('/')
     await kindOf(page, 'Words and meanings').click()

@@ -98,3 +98,7 @@ export function likeness(one: Appearance, other: Appearance): number {
   }
   return sum / weight
 }
+
+/** How much alike two faces look to the vision that tells them apart least, 0 to 1. */
+export const mostLikeness = (one: Record<Vision, Appearance>, other: Record<Vision, Appearance>): number =>
+  Math.max(...VISIONS.map((vision) => likeness(one[vision], other[vision])))

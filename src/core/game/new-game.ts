@@ -17,14 +17,24 @@ const PICTURES =
     ' ',
   )
 
+/** Pairs of library pictures, named for what they show. In: the names of the pictures, and the ids that are in use. */
+export function picturePairs(names: readonly string[], usedIds: Iterable<string> = []): Pair[] {
+  const ids = [...usedIds]
+  return names.map((picture) => {
+    const name = pictureTitle(picture)
+    const id = newId(name, ids, 'pair')
+    ids.push(id)
+    return { id, name, a: { kind: 'picture', name: picture } }
+  })
+}
+
 /** "The n-th letter or number": A to Z, then 1, 2, 3, … */
 const letterOrNumber = (i: number): string => (i < 26 ? String.fromCharCode(65 + i) : String(i - 25))
 
 /** The pairs of a new game of this kind. In: how many, 1 to 200; no more than there are pictures. */
 export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[] {
+  if (kind === 'pictures') return picturePairs(PICTURES.slice(0, count))
   const pairAt = (i: number): { name: string; a: Face; b?: Face } => {
-    if (kind === 'pictures')
-      return { name: pictureTitle(PICTURES[i]!), a: { kind: 'picture', name: PICTURES[i]! } }
     if (kind === 'letters') {
       const text = letterOrNumber(i)
       return { name: text, a: { kind: 'text', text } }
@@ -37,7 +47,7 @@ export function startPairs(kind: Exclude<Start, 'images'>, count: number): Pair[
     }
   }
   const ids: string[] = []
-  return Array.from({ length: kind === 'pictures' ? Math.min(count, PICTURES.length) : count }, (_, i) => {
+  return Array.from({ length: count }, (_, i) => {
     const { name, a, b } = pairAt(i)
     const id = newId(name, ids, 'pair')
     ids.push(id)

@@ -4,13 +4,28 @@ import IconImages from '~icons/ph/image'
 import IconLetters from '~icons/ph/text-aa'
 import IconPictures from '~icons/ph/compass'
 import IconWords from '~icons/ph/translate'
-import { computed, ref } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { PICTURE_THEMES, picturesOfTheme, type PictureTheme } from '../../../core/deck/picture-themes.ts'
+import { pictureTitle } from '../../../core/deck/picture-words.ts'
 import type { Game } from '../../../core/game/game.ts'
-import { MOST_START_PICTURES, newGame, startPairs, type Start } from '../../../core/game/new-game.ts'
+import {
+  MOST_START_PICTURES,
+  newGame,
+  picturePairs,
+  startPairs,
+  type Start,
+} from '../../../core/game/new-game.ts'
+import { BOUNDS } from '../../../core/settings/bounds.ts'
+import { pictureIndex, type Picture } from '../../store/pictures.ts'
+import { useJob } from '../../workers/jobs/useJob.ts'
+import { chooseUnlike } from '../../workers/painting/theme.ts'
 import type { ReadImage } from '../../parts/cards/image-files.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
+import { percent } from '../../parts/settings/numbers.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
+/** a full board */
+const MOST_PAIRS = BOUNDS.cards[1] / 2
 const emit = defineEmits<{ make: [game: Game]; words: [] }>()
 const { say } = useToasts()
 
@@ -21,15 +36,58 @@ const KINDS: { kind: Start; label: string; icon: typeof IconImages; title: strin
   { kind: 'letters', label: 'Letters, numbers', icon: IconLetters, title: 'New letter game' },
 ]
 const kind = ref<Start>('pictures')
+/** of pictures; ours are those of a workshop */
+const theme = ref<PictureTheme | 'ours'>('ours')
+const THEMES: [typeof theme.value, string][] = [
+  ['ours', 'A workshop'],
+  ...PICTURE_THEMES.map(({ kind, words }): [PictureTheme, string] => [kind, words]),
+]
 const pairs = ref(8)
 const picker = ref<InstanceType<typeof FilePicker>>()
-const most = computed(() => (kind.value === 'pictures' ? MOST_START_PICTURES : 200))
+/** the pictures of the library, once a theme is chosen */
+const library = shallowRef<Picture[]>([])
+const themePictures = computed(() =>
+  theme.value === 'ours' ? [] : picturesOfTheme(library.value, theme.value),
+)
+const most = computed(() => {
+  if (kind.value !== 'pictures') return MOST_PAIRS
+  if (theme.value === 'ours') return MOST_START_PICTURES
+  return Math.min(MOST_PAIRS, themePictures.value.length || MOST_PAIRS)
+})
+watch(theme, async () => {
+  if (theme.value === 'ours' || library.value.length) return
+  try {
+    library.value = await pictureIndex()
+  } catch (error) {
+    say(`The picture library could not be loaded: ${(error as Error).message}`, { tone: 'wrong' })
+  }
+})
+watch(most, () => (pairs.value = Math.min(pairs.value, most.value)))
+const { share, run, cancel } = useJob((message) =>
+  say(`The pictures could not be chosen: ${message}`, { tone: 'wrong' }),
+)
 
-function make(): void {
+async function make(): Promise<void> {
   if (kind.value === 'images') return picker.value?.choose()
   if (kind.value === 'words') return emit('words')
+  if (kind.value === 'pictures' && theme.value !== 'ours') return makeByTheme(theme.value)
   const { title } = KINDS.find((one) => one.kind === kind.value)!
   emit('make', newGame(title, startPairs(kind.value, pairs.value)))
+}
+
+/** A game of a theme's pictures that look as little alike as can be found, to everyone. */
+async function makeByTheme(chosen: PictureTheme): Promise<void> {
+  if (!themePictures.value.length) return
+  const input = { names: themePictures.value, count: pairs.value }
+  const choice = await run((progress) => chooseUnlike(input, progress))
+  if (!choice) return
+  const { words } = PICTURE_THEMES.find((one) => one.kind === chosen)!
+  emit('make', newGame(words, picturePairs(choice.names)))
+  if (!choice.two) return
+  const [one, other] = choice.two.map((name) => pictureTitle(name))
+  say(
+    `The two most alike, ${one} and ${other}, are ${percent(choice.most)} alike, also to those who see colours differently; no choice that was found has less.`,
+  )
 }
 
 async function fromImages(files: readonly File[]): Promise<void> {
@@ -53,13 +111,22 @@ async function fromImages(files: readonly File[]): Promise<void> {
         <component :is="one.icon" aria-hidden="true" />{{ one.label }}
       </ElRadio>
     </ElRadioGroup>
+    <ElRadioGroup v-if="kind === 'pictures'" v-model="theme" class="themes" aria-label="Theme">
+      <ElRadio v-for="[value, words] in THEMES" :key="value" class="theme" :value="value">{{
+        words
+      }}</ElRadio>
+    </ElRadioGroup>
     <p v-if="kind === 'words'" class="pairs soft">Your own words, typed or from a file.</p>
     <p v-else-if="kind !== 'images'" class="pairs">
       How many pairs?
       <ElInputNumber v-model="pairs" :min="2" :max="most" step-strictly aria-label="How many pairs?" />
     </p>
     <p v-else class="pairs soft">One pair for each image you choose.</p>
-    <ElButton class="btn main" native-type="submit">{{
+    <p v-if="share !== null" class="pairs">
+      <span role="status">Choosing pictures: {{ percent(share) }}</span>
+      <ElButton class="btn" @click="cancel">Cancel</ElButton>
+    </p>
+    <ElButton v-else class="btn main" native-type="submit">{{
       kind === 'images' ? 'Choose images…' : kind === 'words' ? 'Write the words…' : 'Make it'
     }}</ElButton>
     <FilePicker ref="picker" label="Images for a new game" accept="image/*" multiple @take="fromImages" />
@@ -123,6 +190,40 @@ h2 {
   color: var(--lagoon);
 }
 .kind:focus-within {
+  outline: 2px solid var(--lagoon);
+  outline-offset: 2px;
+}
+.themes {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+}
+.theme {
+  height: auto;
+  min-height: 30px;
+  margin: 0;
+  padding: 0 12px;
+  border: 1px solid var(--line);
+  border-radius: 15px;
+  background: var(--card);
+}
+.theme:hover {
+  border-color: #b9ad95;
+}
+.theme :deep(.el-radio__input) {
+  position: absolute;
+  opacity: 0;
+}
+.theme :deep(.el-radio__label) {
+  padding: 0;
+  color: var(--ink);
+  font: 500 14px var(--body);
+}
+.theme.is-checked {
+  border-color: var(--lagoon);
+  box-shadow: 0 0 0 2px #1f7f8040;
+}
+.theme:focus-within {
   outline: 2px solid var(--lagoon);
   outline-offset: 2px;
 }

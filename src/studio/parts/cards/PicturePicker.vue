@@ -3,8 +3,7 @@ import { ElButton } from 'element-plus'
 import { computed, ref, watch } from 'vue'
 import { countWords } from '../../../core/count-words.ts'
 import type { Pair } from '../../../core/deck/pair.ts'
-import { pictureTitle } from '../../../core/deck/picture-words.ts'
-import { newId } from '../../../core/settings/new-id.ts'
+import { picturePairs } from '../../../core/game/new-game.ts'
 import { pictureIndex, searchPictures, smallPictureUrl, type Picture } from '../../store/pictures.ts'
 import { useBench } from '../../store/bench.ts'
 import SearchField from '../look/SearchField.vue'
@@ -55,15 +54,7 @@ function choose(name: string): void {
 }
 function add(): void {
   const ids = bench.game!.deck.pairs.map(({ id }) => id)
-  emit(
-    'add',
-    picks.value.map((name) => {
-      const title = pictureTitle(name)
-      const id = newId(title, ids, 'pair')
-      ids.push(id)
-      return { id, name: title, a: { kind: 'picture', name } }
-    }),
-  )
+  emit('add', picturePairs(picks.value, ids))
   open.value = false
 }
 </script>
