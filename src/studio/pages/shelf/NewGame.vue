@@ -21,6 +21,7 @@ import { useJob } from '../../workers/jobs/useJob.ts'
 import { chooseUnlike } from '../../workers/painting/theme.ts'
 import type { ReadImage } from '../../parts/cards/image-files.ts'
 import FilePicker from '../../parts/files/FilePicker.vue'
+import ChoiceWord from '../../parts/settings/ChoiceWord.vue'
 import { percent } from '../../parts/settings/numbers.ts'
 import { useToasts } from '../../parts/toast/useToasts.ts'
 
@@ -111,11 +112,10 @@ async function fromImages(files: readonly File[]): Promise<void> {
         <component :is="one.icon" aria-hidden="true" />{{ one.label }}
       </ElRadio>
     </ElRadioGroup>
-    <ElRadioGroup v-if="kind === 'pictures'" v-model="theme" class="themes" aria-label="Theme">
-      <ElRadio v-for="[value, words] in THEMES" :key="value" class="theme" :value="value">{{
-        words
-      }}</ElRadio>
-    </ElRadioGroup>
+    <p v-if="kind === 'pictures'" class="pairs">
+      Theme
+      <ChoiceWord v-model="theme" label="Theme" :choices="THEMES" />
+    </p>
     <p v-if="kind === 'words'" class="pairs soft">Your own words, typed or from a file.</p>
     <p v-else-if="kind !== 'images'" class="pairs">
       How many pairs?
@@ -190,40 +190,6 @@ h2 {
   color: var(--lagoon);
 }
 .kind:focus-within {
-  outline: 2px solid var(--lagoon);
-  outline-offset: 2px;
-}
-.themes {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 6px;
-}
-.theme {
-  height: auto;
-  min-height: 30px;
-  margin: 0;
-  padding: 0 12px;
-  border: 1px solid var(--line);
-  border-radius: 15px;
-  background: var(--card);
-}
-.theme:hover {
-  border-color: #b9ad95;
-}
-.theme :deep(.el-radio__input) {
-  position: absolute;
-  opacity: 0;
-}
-.theme :deep(.el-radio__label) {
-  padding: 0;
-  color: var(--ink);
-  font: 500 14px var(--body);
-}
-.theme.is-checked {
-  border-color: var(--lagoon);
-  box-shadow: 0 0 0 2px #1f7f8040;
-}
-.theme:focus-within {
   outline: 2px solid var(--lagoon);
   outline-offset: 2px;
 }
