@@ -56,6 +56,7 @@ test('the story of a level is changed on its strip, by search, by a ready look, 
     const lives = page.getByRole('spinbutton', { name: 'Lives', exact: true })
     await expect(lives).toBeFocused()
     await expect(lives).toHaveValue('4')
+    await expect(page.getByRole('main')).toContainText(/The player has\s+lives\s*(own)?\s+and loses one/)
     await search.fill('music')
     await search.press('Enter')
     await expect(choice(page, 'Sounds', 'are on')).toBeFocused()

@@ -56,7 +56,7 @@ export function newHost(hostOrigin: string | null) {
       origin ?? '*',
     )
   }
-  const recordOf = ({ game, level, seed, inputs, round: round }: Readonly<Table>) => ({
+  const recordOf = ({ game, level, seed, inputs, round }: Readonly<Table>) => ({
     ...recordHead,
     game: game.id,
     level: level.id,

@@ -10,11 +10,11 @@ import { useSetting } from './useSetting.ts'
  * removed.
  */
 const props = defineProps<{ name: 'lives' | 'turns'; none: string; words: string }>()
-const { words: words, value } = useSetting(
+const { words: setting, value } = useSetting(
   () => 'limits',
   () => props.name,
 )
-const least = computed(() => words.value.bounds![0])
+const least = computed(() => setting.value.bounds![0])
 const count = computed({
   get: () => value.value ?? 0,
   set: (next) => (value.value = next < least.value ? null : next),
@@ -24,7 +24,7 @@ const count = computed({
 <template>
   <span class="limit" :data-setting="`limits.${name}`">
     <template v-if="value !== null">
-      <NumberWord v-model="count" :label="words.label" :bounds="[0, words.bounds![1]]" />
+      <NumberWord v-model="count" :label="setting.label" :bounds="[0, setting.bounds![1]]" />
       {{ words }}
     </template>
     <ElButton v-else class="none" :data-tip="`Set a limit: ${least} or more`" @click="value = least">
