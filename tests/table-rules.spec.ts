@@ -43,8 +43,9 @@ test('marks to type, an open card turned back, and one round: made in the studio
   const at = game.levels.findIndex(({ id }: { id: string }) => id === 'bench')
   const [level] = game.levels.splice(at, 1)
   expect([level.turn.onOpen, level.finish.rounds, level.look.marks]).toEqual(['turn-back', 'one', 'numbers'])
-  // this level alone, without what would hold its first press up
-  Object.assign(level.turn, { firstLook: 0, matchLook: 100, missLook: 100, onMiss: 'timed' })
+  // this level alone, without what would hold a press up
+  const turn = { firstLook: 0, matchLook: 100, missLook: 100, onMiss: 'timed', duringLook: 'skip-and-flip' }
+  Object.assign(level.turn, turn)
   Object.assign(level, { limits: { lives: null, turns: null }, clock: { mode: 'off' } })
   const folder = mkdtempSync(join(tmpdir(), 'table-'))
   const file = join(folder, 'one.game.json')
