@@ -220,7 +220,8 @@ test('times of motion, pairs drawn from all, buttons and how to play: made in th
   bench.board = { rows: 2, columns: 3 }
   const folder = mkdtempSync(join(tmpdir(), 'table-'))
   const file = join(folder, 'game.json')
-  writeFileSync(file, JSON.stringify({ ...game, levels: [first, bench], checks: [] }))
+  const texts = { languages: ['en', 'de', 'ar', 'ja'], own: {} }
+  writeFileSync(file, JSON.stringify({ ...game, texts, levels: [first, bench], checks: [] }))
   const html = join(folder, 'game.html')
   await luckyTwin('ship', file, '--to', html)
   const url = pathToFileURL(html).href
@@ -260,17 +261,32 @@ test('times of motion, pairs drawn from all, buttons and how to play: made in th
     await expect(panel.getByRole('term')).toHaveText(['score', 'turns', 'time used', 'flips', 'slips'])
     await expect(panel.getByRole('definition').nth(3)).toHaveText(/^\d+$/)
   })
-  await test.step('by touch, in other languages', async () => {
+  await test.step('by touch, in four languages', async () => {
     const { defaultBrowserType: _browser, ...phone } = devices['Pixel 5']
-    const context = await browser.newContext({ ...phone, locale: 'de' })
-    const player = await context.newPage()
-    await player.goto(url)
-    await player.getByRole('button', { name: 'Los geht’s' }).tap()
-    await player.getByRole('button', { name: 'Level wählen' }).tap()
-    await player.getByRole('button', { name: /^Werkbank|^Bench/ }).tap()
-    await expect(player.getByRole('dialog')).toContainText('1:10')
-    await expectNoViolations(player)
-    await context.close()
+    const languages = { en: 'How to play', de: 'So wird gespielt', ar: 'طريقة اللعب', ja: '遊び方' }
+    for (const [language, how] of Object.entries(languages)) {
+      const context = await browser.newContext(phone)
+      const player = await context.newPage()
+      const open = player.getByRole('dialog')
+      const head = player.locator('.lt-head').getByRole('button')
+      await player.goto(`${url}?lang=${language}`)
+      await open.getByRole('button').first().tap()
+      await expect(open).toBeHidden()
+      await head.first().tap()
+      await open.getByRole('button', { name: /Bench/ }).tap()
+      await expect(open).toContainText('1:10')
+      await expectNoViolations(player)
+      await open.getByRole('button').tap()
+      await expect(open).toBeHidden()
+      await head.and(player.getByRole('button', { name: how, exact: true })).tap()
+      await expect(open).toContainText('1:10')
+      await open.getByRole('button').tap()
+      await expect(open).toBeHidden()
+      await head.nth(2).tap()
+      await expect(open).toContainText('1:10')
+      await expectNoViolations(player)
+      await context.close()
+    }
   })
 })
 
