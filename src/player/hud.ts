@@ -3,7 +3,7 @@ import { isWaitingForButton, isWaitingForPress } from '../core/play/machine.ts'
 import { isOver, type Round } from '../core/play/round.ts'
 import { button, element, icon, type IconName } from './element.ts'
 import { figuresOf } from '../core/settings/figures.ts'
-import type { Figure, TableButton } from '../core/settings/settings.ts'
+import type { Figure, Settings, TableButton } from '../core/settings/settings.ts'
 import type { MessageKey } from '../core/texts/messages.ts'
 import type { Best } from './best.ts'
 import { MINDS_PLAY } from './minds-play.ts'
@@ -31,6 +31,8 @@ export class Hud {
   readonly #fill = element('div', 'lt-limit-fill')
   readonly #buttonRow = element('div', 'lt-buttons')
   #shownButtons = ''
+  /** the settings whose buttons are shown */
+  #buttonsFor: Settings | null = null
   /** those that were shown so far */
   readonly #buttons: Partial<Record<TableButton, HTMLButtonElement>> = {}
   readonly #turnBackButton: HTMLButtonElement
@@ -101,16 +103,20 @@ export class Hud {
   #drawButtons(): void {
     const { table } = this
     const { settings, round } = table
-    const names = settings.head.buttons.filter(
-      (name) =>
-        this.acts[name] &&
-        !(name === 'sound' && !settings.sound.on) &&
-        !((name === 'levels' || name === 'restart') && isOnlyRound(table)),
-    )
-    // only when it changes: what is replaced under a finger would swallow the press
-    if (this.#shownButtons !== names.join()) {
-      this.#shownButtons = names.join()
-      this.#buttonRow.replaceChildren(...names.map((name) => this.#button(name)))
+    // this runs once a frame, and only a deal brings other settings
+    if (this.#buttonsFor !== settings) {
+      this.#buttonsFor = settings
+      const names = settings.head.buttons.filter(
+        (name) =>
+          this.acts[name] &&
+          !(name === 'sound' && !settings.sound.on) &&
+          !((name === 'levels' || name === 'restart') && isOnlyRound(table)),
+      )
+      // what is replaced under a finger would swallow the press
+      if (this.#shownButtons !== names.join()) {
+        this.#shownButtons = names.join()
+        this.#buttonRow.replaceChildren(...names.map((name) => this.#button(name)))
+      }
     }
     const { sound, pause } = this.#buttons
     if (sound && sound.ariaPressed !== String(table.sound)) {

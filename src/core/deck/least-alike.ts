@@ -4,7 +4,7 @@
  */
 export type LeastAlike = { chosen: number[]; most: number; two: [number, number] | null }
 
-/** From how many of them a choice is begun; the best choice is taken. */
+/** From so many of them at least, or all, a choice is begun, and from fewer than twice as many; the best is taken. */
 const STARTS = 60
 
 /**
